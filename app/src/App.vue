@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { onMounted, watchEffect } from 'vue';
+import { useRoute } from 'vue-router';
+import AppHeader from './components/shell/AppHeader.vue';
+import KeySheet from './components/shell/KeySheet.vue';
+import NoticeBar from './components/shell/NoticeBar.vue';
+import { useDroppedFile } from './composables/useDroppedFile.ts';
+import { useGlobalKeys } from './composables/useGlobalKeys.ts';
+import { useLibrary } from './stores/library.ts';
+import { useSettings } from './stores/settings.ts';
+import { offerDemo } from './demo/offer-demo.ts';
+
+const settings = useSettings();
+const library = useLibrary();
+const route = useRoute();
+watchEffect(() => document.documentElement.setAttribute('data-bs-theme', settings.dim ? 'dim' : 'light'));
+onMounted(() => offerDemo(library.load()));
+useGlobalKeys();
+const { message, dismiss } = useDroppedFile();
+</script>
+
+<template>
+  <BApp>
+    <a href="#main" class="visually-hidden-focusable">Skip to the work</a>
+    <div class="frame">
+      <AppHeader />
+      <NoticeBar :dropped="message" @dismiss="dismiss" />
+      <main id="main" tabindex="-1" :class="{ inside: route.name === 'project' }">
+        <RouterView />
+      </main>
+    </div>
+    <KeySheet />
+  </BApp>
+</template>
+
+<style scoped>
+.frame {
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+}
+main {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  outline: none;
+}
+main.inside {
+  overflow: hidden;
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { MOTIF_IDS, MOTIFS, motifViewBox, type MotifId } from '@mivet/core';
+import { computed, ref } from 'vue';
+import { useItems } from '../../composables/useItems.ts';
+import { useProject } from '../../stores/project.ts';
+import { usePicture } from '../../stores/picture.ts';
+import { useView } from '../../stores/view.ts';
+import ItemEditor from './ItemEditor.vue';
+import ItemList from './ItemList.vue';
+
+const project = useProject();
+const picture = usePicture();
+const view = useView();
+const items = useItems();
+const words = ref('');
+const selected = computed(() => project.doc!.items.find((i) => i.id === view.selectedId) ?? null);
+const motifs = MOTIF_IDS.map((id) => ({
+  id,
+  label: MOTIFS[id].label,
+  view: motifViewBox(id),
+  data: MOTIFS[id].pathData,
+}));
+
+function place(): void {
+  const text = words.value.trim();
+  if (!text) return;
+  items.addText(text);
+  words.value = '';
+}
+function placeMotif(id: MotifId): void {
+  items.addMotif(id);
+}
+</script>
+
+<template>
+  <ItemEditor v-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
+  <div v-else>
+    <h2>What goes on it</h2>
+    <p v-if="!picture.good" class="quiet">
+      Artwork is placed on the measured side.
+      <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'measure' } }"
+        >Take the readings</RouterLink
+      >
+      first.
+    </p>
+    <template v-else>
+      <form class="mt-3" @submit.prevent="place">
+        <label class="quiet" for="new-words">Words or a name</label>
+        <div class="d-flex gap-2 mt-1">
+          <input id="new-words" v-model="words" class="form-control" maxlength="500" autocomplete="off" />
+          <button type="submit" class="btn btn-primary text-nowrap" :disabled="!words.trim()">Place it</button>
+        </div>
+      </form>
+      <p class="quiet mt-3 mb-1">A motif</p>
+      <div class="motifs">
+        <button v-for="m in motifs" :key="m.id" type="button" @click="placeMotif(m.id)">
+          <svg class="picture" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
+          {{ m.label }}
+        </button>
+      </div>
+      <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
+      <p v-else class="quiet mt-4">
+        Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on
+        the flat, or say where they sit.
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.motifs {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0.5rem;
+}
+.motifs button {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 0.25rem;
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  background: none;
+  color: var(--ink);
+  padding: 0.5rem 0.2rem 0.35rem;
+  font-size: 0.875rem;
+}
+.motifs button:hover {
+  border-color: var(--teal);
+}
+.picture {
+  height: 40px;
+  width: 100%;
+}
+</style>

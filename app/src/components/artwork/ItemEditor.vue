@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import {
+  FONT_CHOICES,
+  formatLength,
+  MOTIFS,
+  type ArtworkItem,
+  type FontId,
+  type MotifItem,
+  type Running,
+  type TextItem,
+} from '@mivet/core';
+import { computed, useId } from 'vue';
+import { useItems } from '../../composables/useItems.ts';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import LengthField from '../fields/LengthField.vue';
+import FilmChoice from './FilmChoice.vue';
+import PlacementFields from './PlacementFields.vue';
+import RoundFields from './RoundFields.vue';
+
+const props = defineProps<{ item: ArtworkItem }>();
+const emit = defineEmits<{ done: [] }>();
+const project = useProject();
+const picture = usePicture();
+const settings = useSettings();
+const items = useItems();
+const id = useId();
+
+const placed = computed(() => picture.good?.items.find((i) => i.itemId === props.item.id) ?? null);
+const pieces = computed(() => picture.good?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
+const title = computed(() =>
+  props.item.type === 'text' ? props.item.text.replace(/\s+/g, ' ') || 'Empty words' : MOTIFS[props.item.motif].label,
+);
+const findings = computed(() => picture.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
+const joined = computed(() => props.item.repeat.mode === 'joined');
+
+const RUNNING: { value: Running; label: string; title: string }[] = [
+  { value: 'round', label: 'Round', title: 'Follows the rim and closes at the seam; widths shrink with the girth' },
+  { value: 'level', label: 'Level', title: 'Follows the rim; letters keep their size' },
+  { value: 'rigid', label: 'Rigid', title: 'Laid down unbent, for small decals' },
+];
+const FONTS = FONT_CHOICES.map((f) => ({ value: f.id, label: f.label }));
+const runningSays = computed(() => {
+  if (props.item.running === 'round') return 'Follows the rim and closes at the seam.';
+  if (props.item.running === 'level') return 'Follows the rim; letters keep their size.';
+  const sag = placed.value?.rigidSag ?? 0;
+  return sag > 0.3
+    ? `Unbent: its ends leave the level by ${formatLength(sag, settings.unit)}.`
+    : 'Unbent, as it was drawn.';
+});
+
+const text = (change: Partial<TextItem>, label: string, kind = ''): void =>
+  items.change(label, (i) => ({ ...(i as TextItem), ...change }), kind);
+const motif = (change: Partial<MotifItem>, label: string): void =>
+  items.change(label, (i) => ({ ...(i as MotifItem), ...change }));
+function setWidth(mm: number): void {
+  if (props.item.type === 'text') text({ size: { by: 'width', mm } }, 'Change the width');
+  else motif({ widthMm: mm }, 'Change the width');
+}
+function setHeight(mm: number): void {
+  if (props.item.type === 'text') text({ size: { by: 'cap', mm } }, 'Change the height');
+  else if (joined.value) motif({ heightMm: mm }, 'Change the height');
+  else
+    motif({ widthMm: (props.item.widthMm * mm) / (placed.value?.heightMm ?? mm), heightMm: null }, 'Change the height');
+}
+</script>
+
+<template>
+  <div>
+    <div class="d-flex align-items-start justify-content-between gap-2">
+      <h2 class="title">{{ title }}</h2>
+      <button type="button" class="btn btn-link" @click="emit('done')">Done</button>
+    </div>
+    <p class="quiet mb-2">
+      {{ pieces.length }} {{ pieces.length === 1 ? 'piece' : 'pieces'
+      }}<template v-if="placed"
+        >, {{ formatLength(placed.widthMm, settings.unit) }} ×
+        {{ formatLength(placed.heightMm, settings.unit) }}</template
+      >
+      <RouterLink
+        v-if="findings > 0"
+        class="ms-2"
+        :to="{ name: 'project', params: { id: project.doc!.id, stop: 'proof' } }"
+        >{{ findings }} to look at</RouterLink
+      >
+    </p>
+    <template v-if="item.type === 'text'">
+      <label class="quiet" :for="`${id}-w`">Words</label>
+      <textarea
+        :id="`${id}-w`"
+        class="form-control mb-2"
+        :rows="Math.min(4, item.text.split('\n').length)"
+        maxlength="500"
+        :value="item.text"
+        @input="text({ text: ($event.target as HTMLTextAreaElement).value }, 'Change the words', 'words')"
+      />
+      <div class="row-line">
+        <label :for="`${id}-f`">Letters</label>
+        <select
+          :id="`${id}-f`"
+          class="form-select form-select-sm w-auto"
+          :value="item.font"
+          @change="text({ font: ($event.target as HTMLSelectElement).value as FontId }, 'Change the letters')"
+        >
+          <option v-for="f in FONTS" :key="f.value" :value="f.value">{{ f.label }}</option>
+        </select>
+      </div>
+      <LengthField
+        label="Capitals are high"
+        :mm="placed?.capHeight ?? item.size.mm"
+        :unit="settings.unit"
+        :least="1"
+        :most="400"
+        @change="setHeight"
+      />
+      <LengthField
+        label="Wide"
+        :mm="placed?.widthMm ?? item.size.mm"
+        :unit="settings.unit"
+        :least="2"
+        :most="2000"
+        @change="setWidth"
+      />
+      <LengthField
+        label="Between letters"
+        :mm="item.letterGapMm"
+        :unit="settings.unit"
+        :least="-20"
+        :most="60"
+        hint="Below nothing closes them up"
+        @change="text({ letterGapMm: $event }, 'Change the letter gaps')"
+      />
+    </template>
+    <template v-else>
+      <LengthField
+        v-if="!joined"
+        label="Wide"
+        :mm="placed?.widthMm ?? item.widthMm"
+        :unit="settings.unit"
+        :least="1"
+        @change="motif({ widthMm: (item.widthMm * $event) / (placed?.widthMm ?? $event) }, 'Change the width')"
+      />
+      <LengthField
+        label="High"
+        :mm="placed?.heightMm ?? 10"
+        :unit="settings.unit"
+        :least="1"
+        :most="600"
+        @change="setHeight"
+      />
+    </template>
+    <FilmChoice
+      :films="project.doc!.films"
+      :value="item.film"
+      @choose="items.change('Change the film', (i) => ({ ...i, film: $event }))"
+    />
+    <div v-if="!joined" class="row-line">
+      <span>Runs</span>
+      <ChoiceButtons
+        :value="item.running"
+        :options="RUNNING"
+        label="How it runs"
+        @choose="items.change('Change how it runs', (i) => ({ ...i, running: $event }))"
+      />
+    </div>
+    <p v-if="!joined" class="quiet small mb-1 mt-1">{{ runningSays }}</p>
+    <PlacementFields
+      :item="item"
+      :has-handle="project.doc!.blank.handleWidthMm > 0"
+      :hand="project.doc!.hand"
+      :unit="settings.unit"
+    />
+    <RoundFields :item="item" :placed="placed" :picture="picture.good" :unit="settings.unit" />
+    <div class="form-check mt-3">
+      <input
+        :id="`${id}-u`"
+        class="form-check-input"
+        type="checkbox"
+        :checked="item.fuse"
+        @change="items.change('Fuse overlaps', (i) => ({ ...i, fuse: ($event.target as HTMLInputElement).checked }))"
+      />
+      <label class="form-check-label" :for="`${id}-u`">Fuse overlaps <span class="quiet">into one piece</span></label>
+    </div>
+    <div class="form-check">
+      <input
+        :id="`${id}-m`"
+        class="form-check-input"
+        type="checkbox"
+        :checked="item.mirrored"
+        @change="items.change('Mirror', (i) => ({ ...i, mirrored: ($event.target as HTMLInputElement).checked }))"
+      />
+      <label class="form-check-label" :for="`${id}-m`">Mirror</label>
+    </div>
+    <div class="d-flex flex-wrap gap-3 mt-3">
+      <button type="button" class="btn btn-link" @click="items.duplicate()">Make a second one</button>
+      <button type="button" class="btn btn-link text-brick" @click="items.removeSelected()">Take away</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.title {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.text-brick {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { MOTIFS, type ArtworkItem } from '@mivet/core';
+import { computed } from 'vue';
+import { useItems } from '../../composables/useItems.ts';
+import { useProject } from '../../stores/project.ts';
+import { useView } from '../../stores/view.ts';
+
+/** The film stack as a list: what is listed first lies next to the blank. */
+const project = useProject();
+const view = useView();
+const items = useItems();
+const films = computed(() => new Map(project.doc!.films.map((f) => [f.id, f])));
+const listed = computed(() => [...project.doc!.items].reverse());
+
+function nameOf(item: ArtworkItem): string {
+  return item.type === 'text' ? item.text.replace(/\s+/g, ' ') || 'Empty words' : MOTIFS[item.motif].label;
+}
+function howOften(item: ArtworkItem): string {
+  if (item.repeat.mode === 'once') return '';
+  return item.repeat.mode === 'joined' ? `, ${item.repeat.count} joined` : `, ${item.repeat.count} times`;
+}
+</script>
+
+<template>
+  <div>
+    <h3>Film stack, topmost first</h3>
+    <ul>
+      <li v-for="item in listed" :key="item.id">
+        <button type="button" class="pick" @click="view.selectedId = item.id">
+          <span class="chip" :style="{ background: films.get(item.film)?.colour }" />
+          <span class="name"
+            >{{ nameOf(item) }}<span class="quiet">{{ howOften(item) }}</span></span
+          >
+        </button>
+        <button
+          type="button"
+          class="order"
+          aria-label="Nearer to you"
+          title="Nearer to you"
+          @click="items.reorder(item.id, 1)"
+        >
+          <IBiChevronUp />
+        </button>
+        <button
+          type="button"
+          class="order"
+          aria-label="Nearer to the blank"
+          title="Nearer to the blank"
+          @click="items.reorder(item.id, -1)"
+        >
+          <IBiChevronDown />
+        </button>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0.4rem 0 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  align-items: center;
+  border-bottom: 1px solid var(--hairline);
+}
+.pick {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  text-align: left;
+  padding: 0.55rem 0;
+}
+.pick:hover .name {
+  color: var(--teal);
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.chip {
+  flex: none;
+  width: 14px;
+  height: 14px;
+  border: 1px solid color-mix(in srgb, var(--ink) 30%, transparent);
+}
+.order {
+  border: 0;
+  background: none;
+  color: var(--ink-2);
+  padding: 0.4rem 0.3rem;
+  display: flex;
+}
+.order:hover {
+  color: var(--teal);
+}
+</style>

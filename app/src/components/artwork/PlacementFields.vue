@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { azimuthOfFacing, type ArtworkItem, type Facing, type Hand, type Placement } from '@mivet/core';
+import { computed, useId } from 'vue';
+import { useItems } from '../../composables/useItems.ts';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import LengthField from '../fields/LengthField.vue';
+
+/** Where the item sits, in words. */
+const props = defineProps<{ item: ArtworkItem; hasHandle: boolean; hand: Hand; unit: 'mm' | 'in' }>();
+const items = useItems();
+const picture = usePicture();
+const project = useProject();
+const id = useId();
+
+const facings = computed((): { value: Facing; label: string }[] =>
+  props.hasHandle
+    ? [
+        { value: 'front', label: 'Opposite the handle' },
+        { value: 'drinker', label: 'Facing the drinker' },
+        { value: 'room', label: 'Facing the room' },
+        { value: 'angle', label: 'At an angle' },
+      ]
+    : [
+        { value: 'front', label: 'In front' },
+        { value: 'angle', label: 'At an angle' },
+      ],
+);
+// Without a handle nobody knows where the drinker is: such a facing shows as the angle that it comes to.
+const facing = computed(() =>
+  facings.value.some((f) => f.value === props.item.placement.facing) ? props.item.placement.facing : 'angle',
+);
+const angle = computed(
+  () => (azimuthOfFacing(props.item.placement.facing, props.item.placement.angleDeg, props.hand) * 180) / Math.PI,
+);
+const byHand = computed(() => props.item.placement.facing === 'drinker' || props.item.placement.facing === 'room');
+
+const FROM: { value: Placement['from']; label: string }[] = [
+  { value: 'rim', label: 'rim' },
+  { value: 'middle', label: 'middle' },
+  { value: 'base', label: 'base' },
+];
+const FROM_LABEL = {
+  rim: 'Top below the rim line',
+  middle: 'Below the middle',
+  base: 'Bottom above the base line',
+} as const;
+const HANDS: { value: Hand; label: string }[] = [
+  { value: 'right', label: 'Right' },
+  { value: 'left', label: 'Left' },
+];
+
+function place(change: Partial<Placement>, label: string): void {
+  items.change(label, (i) => ({ ...i, placement: { ...i.placement, ...change } }));
+}
+function setFacing(event: Event): void {
+  const value = (event.target as HTMLSelectElement).value as Facing;
+  place({ facing: value, angleDeg: value === 'angle' ? angle.value : 0 }, 'Face another way');
+}
+function setNumber(key: 'angleDeg' | 'turnDeg', event: Event): void {
+  const value = Number((event.target as HTMLInputElement).value.replace(',', '.').replace('°', ''));
+  if (Number.isFinite(value))
+    place(
+      key === 'angleDeg'
+        ? { facing: 'angle', angleDeg: Math.max(-180, Math.min(180, value)) }
+        : { turnDeg: Math.max(-180, Math.min(180, value)) },
+      'Turn',
+    );
+  else (event.target as HTMLInputElement).value = `${props.item.placement[key].toFixed(0)}°`;
+}
+/** Counts from another edge without moving the item. */
+function countFrom(from: Placement['from']): void {
+  const placed = picture.good?.items.find((i) => i.itemId === props.item.id);
+  const side = picture.good?.size.side ?? 0;
+  if (!placed) return;
+  const half = placed.heightMm / 2;
+  const mm =
+    from === 'rim' ? placed.slant - half : from === 'base' ? side - placed.slant - half : placed.slant - side / 2;
+  place({ from, mm }, 'Count from elsewhere');
+}
+</script>
+
+<template>
+  <div class="row-line">
+    <label :for="`${id}-f`">Centred</label>
+    <select :id="`${id}-f`" class="form-select form-select-sm w-auto" :value="facing" @change="setFacing">
+      <option v-for="f in facings" :key="f.value" :value="f.value">{{ f.label }}</option>
+    </select>
+  </div>
+  <div v-if="facing === 'angle'" class="row-line">
+    <label :for="`${id}-a`">Right of the front by</label>
+    <input
+      :id="`${id}-a`"
+      class="form-control form-control-sm dims number-field"
+      :value="`${angle.toFixed(0)}°`"
+      @change="setNumber('angleDeg', $event)"
+    />
+  </div>
+  <div v-if="byHand" class="row-line">
+    <span>Held in the</span>
+    <ChoiceButtons
+      :value="hand"
+      :options="HANDS"
+      label="Hand that holds it"
+      @choose="project.edit('Change the hand', (p) => ({ ...p, hand: $event }))"
+    />
+  </div>
+  <div class="row-line">
+    <span>From the</span>
+    <ChoiceButtons :value="item.placement.from" :options="FROM" label="Counted from" @choose="countFrom" />
+  </div>
+  <LengthField
+    :label="FROM_LABEL[item.placement.from]"
+    :mm="item.placement.mm"
+    :unit="unit"
+    :least="-1000"
+    :most="1000"
+    @change="place({ mm: $event }, 'Move')"
+  />
+  <div v-if="item.repeat.mode !== 'joined'" class="row-line">
+    <label :for="`${id}-t`">Turned</label>
+    <input
+      :id="`${id}-t`"
+      class="form-control form-control-sm dims number-field"
+      :value="`${item.placement.turnDeg.toFixed(0)}°`"
+      @change="setNumber('turnDeg', $event)"
+    />
+  </div>
+</template>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
+import LoadPicture from './LoadPicture.vue';
+import WallSection from './WallSection.vue';
+
+const picture = usePicture();
+const project = useProject();
+const settings = useSettings();
+const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
+</script>
+
+<template>
+  <div class="cut">
+    <div class="loads">
+      <template v-if="picture.good && loads.length > 0">
+        <LoadPicture
+          v-for="load in loads"
+          :key="load.number"
+          :load="load"
+          :loads="loads.length"
+          :board="picture.good.sheet.plan.board"
+          :strips="picture.good.strips.filter((s) => s.load === load.number)"
+          :films="project.doc!.films"
+          :unit="settings.unit"
+        />
+      </template>
+      <p v-else class="nothing quiet">
+        Nothing to cut yet.
+        <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"
+          >Place some artwork</RouterLink
+        >
+        and it is laid on the board here.
+      </p>
+    </div>
+    <WallSection
+      v-if="picture.good && picture.good.sheet.needs.length > 0"
+      :needs="picture.good.sheet.needs"
+      :surface="project.doc!.blank.surface"
+    />
+  </div>
+</template>
+
+<style scoped>
+.cut {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.loads {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
+}
+.nothing {
+  margin: auto;
+  max-width: 20rem;
+  text-align: center;
+}
+</style>

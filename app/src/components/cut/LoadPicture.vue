@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { formatLength, type Film, type Load, type Strip } from '@mivet/core';
+import { computed } from 'vue';
+import type { Board, StripPicture } from '../../workers/protocol.ts';
+
+/** One load as it lies in the cutter: the board, strips of film on it, and from where to where each will be cut. */
+const props = defineProps<{
+  load: Load;
+  loads: number;
+  board: Board;
+  strips: readonly StripPicture[];
+  films: readonly Film[];
+  unit: 'mm' | 'in';
+}>();
+
+const film = (id: string): Film | undefined => props.films.find((f) => f.id === id);
+/** Long boards are shown as far as they are used. */
+const shownLength = computed(() =>
+  props.board.lengthMm <= 700
+    ? props.board.lengthMm
+    : Math.min(props.board.lengthMm, Math.max(...props.load.strips.map((s) => s.to)) + 60),
+);
+const cropped = computed(() => shownLength.value < props.board.lengthMm - 1);
+const view = computed(
+  () => `-8 -26 ${shownLength.value + 16} ${props.board.widthMm + 34 + 13 * props.load.strips.length}`,
+);
+const big = computed(() => (props.unit === 'mm' ? 20 : 25.4));
+const small = computed(() => (props.unit === 'mm' ? 2 : 25.4 / 8));
+const ticks = computed(() => {
+  let data = '';
+  for (let i = 0; i * small.value <= shownLength.value + 1e-6; i++) {
+    const at = i * small.value;
+    const isBig = Math.abs(at / big.value - Math.round(at / big.value)) < 1e-6;
+    const isMiddle = Math.abs((2 * at) / big.value - Math.round((2 * at) / big.value)) < 1e-6;
+    data += `M${at.toFixed(3)} -6v${isBig ? -7 : isMiddle ? -5 : -3}`;
+  }
+  return data;
+});
+const labels = computed(() => {
+  const out: { x: number; text: string }[] = [];
+  for (let n = 1; n * big.value < shownLength.value - 4; n++)
+    out.push({ x: n * big.value, text: String(Math.round((n * big.value) / (props.unit === 'mm' ? 1 : 25.4))) });
+  return out;
+});
+/** A label that would run off the board is set from its right end. */
+const late = (s: Strip): boolean => s.from > shownLength.value * 0.62;
+function fromTo(s: Strip): string {
+  if (props.unit === 'mm') return `from ${s.from} to ${s.to} mm, ${s.across} mm across`;
+  return `from ${formatLength(s.from, 'in')} to ${formatLength(s.to, 'in')}, ${formatLength(s.across, 'in')} across`;
+}
+function light(colour: string): boolean {
+  const n = parseInt(colour.slice(1), 16);
+  return 0.3 * ((n >> 16) & 255) + 0.59 * ((n >> 8) & 255) + 0.11 * (n & 255) > 150;
+}
+</script>
+
+<template>
+  <section class="load">
+    <h2 class="dims">
+      Load {{ load.number }} of {{ loads }}
+      <span
+        >{{ board.label }},
+        {{ load.strips.length === 1 ? 'one strip of film' : `${load.strips.length} strips of film side by side` }}</span
+      >
+    </h2>
+    <svg
+      :viewBox="view"
+      preserveAspectRatio="xMidYMid meet"
+      role="img"
+      :aria-label="`Load ${load.number} with ${load.strips.length} strips of film`"
+    >
+      <g class="dims">
+        <rect x="0" y="-20" :width="shownLength" height="14" class="tape" />
+        <path :d="ticks" class="tick" />
+        <text v-for="l in labels" :key="l.x" :x="l.x" y="-14.5" font-size="6" text-anchor="middle" class="tape-word">
+          {{ l.text }}
+        </text>
+      </g>
+      <rect x="0" y="0" :width="shownLength" :height="board.widthMm" rx="2" class="board" />
+      <path
+        v-if="cropped"
+        :d="`M${shownLength} -2l-3 12 5 14 -6 16 5 18 -5 20 6 22 -5 24 V${board.widthMm + 2}`"
+        class="torn"
+      />
+      <g v-for="(s, i) in load.strips" :key="s.film">
+        <rect
+          :x="s.from"
+          :y="board.widthMm - board.marginMm - s.across"
+          :width="s.to - s.from"
+          :height="s.across"
+          :fill="film(s.film)?.colour"
+        />
+        <path
+          :d="strips.find((p) => p.film === s.film)?.data"
+          class="cut-line"
+          :class="{ dark: light(film(s.film)?.colour ?? '#000000') }"
+        />
+        <path
+          :d="`M${s.from} -6V${board.widthMm + 3 + 13 * (i + 1)}M${s.to} -6V${board.widthMm + 5}`"
+          class="from-to"
+        />
+      </g>
+      <!-- Over all the lines, so that none runs through a word. -->
+      <g v-for="(s, i) in load.strips" :key="`says-${s.film}`">
+        <text
+          :x="late(s) ? s.to : s.from + 2"
+          :y="board.widthMm + 13 * (i + 1)"
+          font-size="9"
+          class="dims word"
+          :text-anchor="late(s) ? 'end' : 'start'"
+        >
+          {{ film(s.film)?.name }}
+          <tspan class="quiet-word">{{ fromTo(s) }}</tspan>
+        </text>
+      </g>
+    </svg>
+  </section>
+</template>
+
+<style scoped>
+.load {
+  flex: 1 0 auto;
+  min-height: min(100%, 380px);
+  height: 100%;
+  padding: 0.8rem 1.1rem;
+  display: flex;
+  flex-direction: column;
+}
+h2 {
+  font-size: 1rem;
+  color: var(--ink-2);
+}
+h2 span {
+  margin-left: 0.6rem;
+  font-weight: 500;
+}
+svg {
+  flex: 1;
+  min-height: 0;
+  width: 100%;
+}
+.tape {
+  fill: var(--tape);
+}
+.tick {
+  stroke: var(--tape-ink);
+  stroke-width: 0.5;
+}
+.tape-word {
+  fill: var(--tape-ink);
+}
+.board {
+  fill: color-mix(in srgb, var(--paper-deep) 92%, var(--ink));
+  stroke: var(--ink-2);
+  stroke-width: 0.5;
+}
+.torn {
+  fill: none;
+  stroke: var(--paper);
+  stroke-width: 3;
+}
+.cut-line {
+  fill: rgb(255 255 255 / 0.18);
+  stroke: #fff;
+  stroke-width: 1.2;
+  vector-effect: non-scaling-stroke;
+}
+.cut-line.dark {
+  fill: rgb(0 0 0 / 0.1);
+  stroke: #1c2430;
+}
+.from-to {
+  stroke: var(--ink-2);
+  stroke-width: 0.9;
+  stroke-dasharray: 3 3;
+  vector-effect: non-scaling-stroke;
+}
+.word {
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3;
+}
+.quiet-word {
+  fill: var(--ink-2);
+}
+</style>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { describeLengthProblem, formatLength, parseLength } from '@mivet/core';
+import { computed, ref, useId } from 'vue';
+
+/** A length on the slip: shown in the person's unit, taken in any. */
+const props = withDefaults(
+  defineProps<{ label: string; mm: number; unit: 'mm' | 'in'; least?: number; most?: number; hint?: string }>(),
+  {
+    least: 0,
+    most: 2000,
+    hint: '',
+  },
+);
+const emit = defineEmits<{ change: [mm: number] }>();
+const id = useId();
+const problem = ref<string | null>(null);
+const shown = computed(() => formatLength(props.mm, props.unit));
+
+function take(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const typed = input.value.trim();
+  if (typed === shown.value) return;
+  const minus = /^[-−–]/.test(typed);
+  const parsed = parseLength(minus ? typed.slice(1) : typed, props.unit);
+  const zero = !parsed.ok && parsed.code === 'zero';
+  if (!parsed.ok && !zero) {
+    problem.value = describeLengthProblem(parsed.code, typed);
+    return;
+  }
+  const mm = parsed.ok ? (minus ? -parsed.mm : parsed.mm) : 0;
+  if (mm < props.least || mm > props.most) {
+    problem.value = `Between ${formatLength(props.least, props.unit)} and ${formatLength(props.most, props.unit)}, please.`;
+    return;
+  }
+  problem.value = null;
+  emit('change', mm);
+  input.value = formatLength(mm, props.unit);
+}
+</script>
+
+<template>
+  <div class="row-line field">
+    <label :for="id">{{ label }}</label>
+    <input
+      :id="id"
+      class="form-control form-control-sm dims number-field"
+      :class="{ 'is-invalid': problem }"
+      :value="shown"
+      :title="hint"
+      autocomplete="off"
+      :aria-invalid="problem !== null"
+      :aria-describedby="problem ? `${id}-problem` : undefined"
+      @change="take"
+      @focus="($event.target as HTMLInputElement).select()"
+      @keydown.enter="take"
+    />
+  </div>
+  <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
+</template>
+
+<style scoped>
+.problem {
+  color: var(--brick);
+  margin: 0.3rem 0 0.5rem;
+  font-size: 0.9rem;
+}
+label {
+  cursor: text;
+}
+</style>

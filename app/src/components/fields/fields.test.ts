@@ -1,0 +1,69 @@
+import { mount } from '@vue/test-utils';
+import { describe, expect, it } from 'vitest';
+import ChoiceButtons from './ChoiceButtons.vue';
+import LengthField from './LengthField.vue';
+
+async function typed(
+  value: string,
+  props: Partial<{ mm: number; unit: 'mm' | 'in'; least: number; most: number }> = {},
+) {
+  const field = mount(LengthField, { props: { label: 'High', mm: 20, unit: 'mm', ...props } });
+  const input = field.get('input');
+  await input.setValue(value);
+  await input.trigger('change');
+  return {
+    field,
+    sent: field.emitted('change')?.at(-1)?.[0] as number | undefined,
+    problem: field.find('[role=alert]'),
+  };
+}
+
+describe('LengthField', () => {
+  it('shows the length in the person’s unit', () => {
+    const show = (unit: 'mm' | 'in'): string =>
+      mount(LengthField, { props: { label: 'High', mm: 276.225, unit } }).get('input').element.value;
+    expect(show('mm')).toBe('276.2 mm');
+    expect(show('in')).toBe('10 7/8 in');
+  });
+
+  it('takes any unit and sends millimetres', async () => {
+    expect((await typed('2.5 cm')).sent).toBe(25);
+    expect((await typed('1 1/2', { unit: 'in' })).sent).toBeCloseTo(38.1, 9);
+    expect((await typed('0')).sent).toBe(0);
+    expect((await typed('-3', { least: -20 })).sent).toBe(-3);
+  });
+
+  it('keeps the last good length and says why another was not taken', async () => {
+    for (const [value, says] of [
+      ['tall', 'is not a length'],
+      ['', 'Nothing typed yet'],
+      ['3000', 'Between 0.0 mm and 2000.0 mm'],
+      ['-3', 'Between'],
+    ] as const) {
+      const { sent, problem, field } = await typed(value);
+      expect(sent).toBeUndefined();
+      expect(problem.text()).toContain(says);
+      expect(field.get('input').attributes('aria-invalid')).toBe('true');
+    }
+  });
+
+  it('takes its words back once the length is good', async () => {
+    const { field } = await typed('tall');
+    await field.get('input').setValue('30');
+    await field.get('input').trigger('change');
+    expect(field.find('[role=alert]').exists()).toBe(false);
+  });
+});
+
+describe('ChoiceButtons', () => {
+  it('says which one is chosen and sends the other', async () => {
+    const options = [
+      { value: 'a', label: 'First' },
+      { value: 'b', label: 'Second' },
+    ];
+    const choice = mount(ChoiceButtons, { props: { value: 'a', options, label: 'Which' } });
+    expect(choice.findAll('button').map((b) => b.attributes('aria-pressed'))).toEqual(['true', 'false']);
+    await choice.findAll('button')[1]!.trigger('click');
+    expect(choice.emitted('choose')).toEqual([['b']]);
+  });
+});

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import type { Outcome } from '@mivet/core';
+import { format, isValid, parseISO } from 'date-fns';
+import { computed, ref } from 'vue';
+import { fileNameOf, saveFile } from '../../data/save-file.ts';
+import { readSnapshots } from '../../data/database.ts';
+import type { Project } from '@mivet/core';
+import { useProject } from '../../stores/project.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+
+const project = useProject();
+const text = ref('');
+const outcome = ref<Outcome>('good');
+const OUTCOMES: { value: Outcome; label: string }[] = [
+  { value: 'good', label: 'Good' },
+  { value: 'so-so', label: 'So-so' },
+  { value: 'failed', label: 'Failed' },
+  { value: 'note', label: 'Note' },
+];
+const BAR: Record<Outcome, string> = { good: 'fine', 'so-so': 'look', failed: 'fails', note: '' };
+const entries = computed(() => [...project.doc!.log].reverse());
+const when = (iso: string): string => (isValid(parseISO(iso)) ? format(parseISO(iso), 'd MMM yyyy, HH:mm') : iso);
+const label = (o: Outcome): string => OUTCOMES.find((x) => x.value === o)!.label;
+
+function add(): void {
+  if (!text.value.trim()) return;
+  const entry = {
+    id: crypto.randomUUID(),
+    at: new Date().toISOString(),
+    outcome: outcome.value,
+    text: text.value.trim(),
+  };
+  project.edit('Write in the log', (p) => ({ ...p, log: [...p.log, entry] }));
+  text.value = '';
+}
+function drop(id: string): void {
+  project.edit('Take a note out', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
+}
+function toFile(): void {
+  saveFile(`${fileNameOf(project.doc!.name)}.json`, JSON.stringify(project.doc, null, 2));
+}
+const copies = ref<{ at: string; document: Project }[] | null>(null);
+async function showCopies(): Promise<void> {
+  copies.value = await readSnapshots(project.doc!.id);
+}
+</script>
+
+<template>
+  <div>
+    <h2>How it turned out</h2>
+    <form class="mt-2" @submit.prevent="add">
+      <ChoiceButtons :value="outcome" :options="OUTCOMES" label="Outcome" @choose="outcome = $event" />
+      <label class="quiet mt-3" for="log-text">What you want to remember</label>
+      <textarea
+        id="log-text"
+        v-model="text"
+        class="form-control"
+        rows="3"
+        maxlength="5000"
+        placeholder="Film, tape, settings, what went wrong"
+      />
+      <button type="submit" class="btn btn-primary mt-2" :disabled="!text.trim()">Write it down</button>
+    </form>
+    <p v-if="entries.length === 0" class="quiet mt-3">Nothing written yet. A line now saves a cup later.</p>
+    <article v-for="e in entries" :key="e.id" class="note-bar" :class="BAR[e.outcome]">
+      <p class="dims quiet">{{ when(e.at) }} · {{ label(e.outcome) }}</p>
+      <p class="text">{{ e.text }}</p>
+      <button type="button" class="btn btn-link btn-sm" @click="drop(e.id)">Take out</button>
+    </article>
+    <h3 class="mt-4 mb-2">This project</h3>
+    <div class="d-flex flex-wrap gap-2">
+      <button type="button" class="btn btn-outline-primary" @click="toFile">Save to a file</button>
+      <button type="button" class="btn btn-outline-primary" @click="showCopies">Kept copies</button>
+    </div>
+    <template v-if="copies">
+      <p v-if="copies.length === 0" class="quiet mt-2">No copies yet. One is kept every ten minutes of work.</p>
+      <div v-for="c in copies" :key="c.at" class="row-line">
+        <span>{{ when(c.at) }}</span>
+        <button type="button" class="btn btn-link btn-sm" @click="project.restore(c.document)">Go back to it</button>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.text {
+  white-space: pre-wrap;
+  overflow-wrap: anywhere;
+}
+</style>

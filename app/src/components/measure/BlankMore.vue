@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading, type SurfaceKind } from '@mivet/core';
+import { computed, useId } from 'vue';
+import LengthField from '../fields/LengthField.vue';
+
+/** The rest of what is asked about a blank: most people change none of it. */
+const props = defineProps<{ blank: Blank; unit: 'mm' | 'in' }>();
+const emit = defineEmits<{ change: [change: Partial<Blank>] }>();
+const id = useId();
+const girths = computed(() =>
+  [props.blank.readings.girthRim, props.blank.readings.girthBase].filter((reading) => reading !== undefined),
+);
+const tape = computed(
+  () => girths.value.find((reading) => reading.how === 'tape')?.thicknessMm ?? USUAL_THICKNESS_MM.tape,
+);
+
+function setTape(thicknessMm: number): void {
+  const { girthRim, girthBase } = props.blank.readings;
+  const thick = (reading: Reading): Reading => (reading.how === 'tape' ? { ...reading, thicknessMm } : reading);
+  emit('change', {
+    readings: {
+      ...props.blank.readings,
+      ...(girthRim ? { girthRim: thick(girthRim) } : {}),
+      ...(girthBase ? { girthBase: thick(girthBase) } : {}),
+    },
+  });
+}
+function setName(event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim().slice(0, 200);
+  if (name) emit('change', { name });
+}
+</script>
+
+<template>
+  <LengthField
+    label="Handle is wide by"
+    :mm="blank.handleWidthMm"
+    :unit="unit"
+    :most="200"
+    hint="Where it meets the side; 0 for none"
+    @change="emit('change', { handleWidthMm: $event })"
+  />
+  <details>
+    <summary>More about this blank</summary>
+    <div class="row-line">
+      <label :for="`${id}-n`">Name</label>
+      <input
+        :id="`${id}-n`"
+        class="form-control form-control-sm w-50"
+        :value="blank.name"
+        maxlength="200"
+        @change="setName"
+      />
+    </div>
+    <div class="row-line">
+      <label :for="`${id}-s`">Surface</label>
+      <select
+        :id="`${id}-s`"
+        class="form-select form-select-sm w-auto"
+        :value="blank.surface"
+        @change="emit('change', { surface: ($event.target as HTMLSelectElement).value as SurfaceKind })"
+      >
+        <option v-for="s in SURFACES" :key="s" :value="s">{{ s }}</option>
+      </select>
+    </div>
+    <div class="row-line">
+      <label :for="`${id}-c`">Colour</label>
+      <input
+        :id="`${id}-c`"
+        type="color"
+        class="form-control form-control-color"
+        :value="blank.colour"
+        @change="emit('change', { colour: ($event.target as HTMLInputElement).value })"
+      />
+    </div>
+    <LengthField
+      label="Your tape is thick by"
+      :mm="tape"
+      :unit="unit"
+      :most="5"
+      hint="Each turn reads π times this too much"
+      @change="setTape"
+    />
+    <LengthField
+      label="Band starts below the rim by"
+      :mm="blank.bandBelowRimMm"
+      :unit="unit"
+      :most="200"
+      @change="emit('change', { bandBelowRimMm: $event })"
+    />
+    <LengthField
+      label="Film keeps off the rim by"
+      :mm="blank.rimClearanceMm"
+      :unit="unit"
+      :most="200"
+      hint="From the drinking edge, where lips touch"
+      @change="emit('change', { rimClearanceMm: $event })"
+    />
+    <LengthField
+      label="Film keeps off the base by"
+      :mm="blank.baseClearanceMm"
+      :unit="unit"
+      :most="200"
+      @change="emit('change', { baseClearanceMm: $event })"
+    />
+    <LengthField
+      v-if="blank.handleWidthMm > 0"
+      label="Film keeps off the handle by"
+      :mm="blank.handleClearanceMm"
+      :unit="unit"
+      :most="100"
+      @change="emit('change', { handleClearanceMm: $event })"
+    />
+  </details>
+</template>
+
+<style scoped>
+details {
+  margin-top: 0.25rem;
+}
+summary {
+  padding: 0.6rem 0;
+  color: var(--teal);
+  font-weight: 600;
+}
+</style>

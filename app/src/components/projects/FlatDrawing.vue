@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { coneDevelopment, type Film } from '@mivet/core';
+import { computed } from 'vue';
+import type { GoodPicture, PiecePicture } from '../../workers/protocol.ts';
+
+/** A still picture of the flat with its pieces. */
+const props = defineProps<{
+  picture: GoodPicture;
+  films: readonly Film[];
+  pieces?: readonly PiecePicture[];
+  marks?: boolean;
+}>();
+const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
+const view = computed(() => {
+  const b = props.picture.template.bounds;
+  const pad = (b.maxX - b.minX) * 0.03;
+  return `${b.minX - pad} ${-b.maxY - pad} ${b.maxX - b.minX + 2 * pad} ${b.maxY - b.minY + 2 * pad}`;
+});
+const markData = computed(() => {
+  const s = coneDevelopment(props.picture.template.cone);
+  const side = props.picture.size.side;
+  const line = (from: number, to: number): string =>
+    `M${s.forward(0, from).x} ${-s.forward(0, from).y}L${s.forward(0, to).x} ${-s.forward(0, to).y}`;
+  return line(0, side * 0.07) + line(side, side * 0.93);
+});
+</script>
+
+<template>
+  <svg :viewBox="view" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
+    <path :d="picture.outlineData" class="sheet" />
+    <path
+      v-for="p in pieces ?? picture.pieces"
+      :key="p.id"
+      :d="p.data"
+      :fill="colours.get(p.film)"
+      fill-rule="evenodd"
+    />
+    <path :d="picture.outlineData" class="edge" />
+    <path v-if="marks" :d="markData" class="edge" />
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  width: 100%;
+  height: 100%;
+}
+.sheet {
+  fill: #fff;
+}
+.edge {
+  fill: none;
+  stroke: #5b6471;
+  stroke-width: 1.1;
+  vector-effect: non-scaling-stroke;
+}
+</style>

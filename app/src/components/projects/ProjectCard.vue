@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import type { Project } from '@mivet/core';
+import { useIntersectionObserver } from '@vueuse/core';
+import { formatDistanceToNow, parseISO, isValid } from 'date-fns';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { pictureForList } from '../../composables/usePreviews.ts';
+import type { ProjectPicture } from '../../workers/protocol.ts';
+import CupDrawing from './CupDrawing.vue';
+import FlatDrawing from './FlatDrawing.vue';
+
+const props = defineProps<{ project: Project }>();
+const emit = defineEmits<{ remove: []; duplicate: [] }>();
+const card = ref<HTMLElement | null>(null);
+const picture = shallowRef<ProjectPicture | null>(null);
+const seen = ref(false);
+const sure = ref(false);
+
+useIntersectionObserver(card, ([entry]) => {
+  if (entry?.isIntersecting) seen.value = true;
+});
+watch(
+  [seen, () => props.project.changedAt],
+  async () => {
+    if (seen.value) picture.value = await pictureForList(props.project).catch(() => null);
+  },
+  { immediate: true },
+);
+const good = computed(() => (picture.value?.ok ? picture.value : null));
+const when = computed(() => {
+  const at = parseISO(props.project.changedAt);
+  return isValid(at) ? formatDistanceToNow(at, { addSuffix: true }) : '';
+});
+const state = computed(() => {
+  if (!picture.value) return '';
+  if (!picture.value.ok) return 'To be measured';
+  if (props.project.items.length === 0) return 'Measured, no artwork yet';
+  const open = picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null).length;
+  return open === 0 ? 'Ready to cut' : `${open} to look at`;
+});
+const link = computed(() => ({
+  name: 'project',
+  params: { id: props.project.id, stop: good.value ? 'artwork' : 'measure' },
+}));
+</script>
+
+<template>
+  <article ref="card">
+    <RouterLink :to="link" class="open">
+      <div class="pictures">
+        <div class="cup"><CupDrawing :blank="project.blank" :picture="good" :films="project.films" /></div>
+        <div class="flat"><FlatDrawing v-if="good" :picture="good" :films="project.films" /></div>
+      </div>
+      <h2>{{ project.name }}</h2>
+      <p class="quiet">{{ project.blank.name }} · {{ state }}</p>
+    </RouterLink>
+    <div class="foot">
+      <span class="quiet small">{{ when }}</span>
+      <span v-if="sure" class="d-flex gap-2 align-items-center">
+        <span class="small">Delete it?</span>
+        <button type="button" class="btn btn-link btn-sm brick" @click="emit('remove')">Delete</button>
+        <button type="button" class="btn btn-link btn-sm" @click="sure = false">Keep</button>
+      </span>
+      <span v-else class="d-flex gap-2">
+        <button type="button" class="btn btn-link btn-sm" @click="emit('duplicate')">Copy</button>
+        <button type="button" class="btn btn-link btn-sm" @click="sure = true">Delete</button>
+      </span>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+article {
+  background: var(--slip);
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  display: flex;
+  flex-direction: column;
+}
+article:hover {
+  border-color: var(--ink-2);
+}
+.open {
+  color: inherit;
+  text-decoration: none;
+  padding: 1rem 1.1rem 0.25rem;
+  flex: 1;
+}
+.pictures {
+  display: grid;
+  grid-template-columns: 2fr 3fr;
+  gap: 1rem;
+  height: 150px;
+  margin-bottom: 0.9rem;
+}
+.cup,
+.flat {
+  min-width: 0;
+  min-height: 0;
+}
+h2 {
+  font-size: 1.15rem;
+}
+p {
+  margin: 0.1rem 0 0.4rem;
+}
+.foot {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 0.35rem 1.1rem 0.5rem;
+  border-top: 1px solid var(--hairline);
+}
+.brick {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { describeFinding, type Command, type Finding } from '@mivet/core';
+import { computed, ref, useId } from 'vue';
+
+const props = defineProps<{ finding: Finding; acceptedFor: string | null; unit: 'mm' | 'in'; opened: boolean }>();
+const emit = defineEmits<{ toggle: []; fix: [command: Command]; accept: [reason: string]; withdraw: [] }>();
+const id = useId();
+const words = computed(() => describeFinding(props.finding, props.unit));
+const SEVERITY = { fails: 'Will fail', look: 'Look at this', fine: 'Fine' } as const;
+const asking = ref(false);
+const reason = ref('');
+
+function accept(): void {
+  if (!reason.value.trim()) return;
+  emit('accept', reason.value.trim().slice(0, 200));
+  asking.value = false;
+  reason.value = '';
+}
+</script>
+
+<template>
+  <article class="note-bar" :class="acceptedFor !== null ? 'accepted' : finding.severity">
+    <button type="button" class="head" :aria-expanded="opened" :aria-controls="`${id}-b`" @click="emit('toggle')">
+      <span class="tag dims">{{ acceptedFor !== null ? 'Accepted' : SEVERITY[finding.severity] }}</span>
+      <span class="fw-bold">{{ words.title }}</span>
+    </button>
+    <div :id="`${id}-b`">
+      <p v-if="opened || (finding.severity !== 'fine' && acceptedFor === null)">{{ words.why }}</p>
+      <p v-if="acceptedFor !== null" class="quiet">
+        You accepted it: “{{ acceptedFor }}”.
+        <button type="button" class="btn btn-link btn-sm" @click="emit('withdraw')">Look at it again</button>
+      </p>
+      <div v-else-if="finding.severity !== 'fine'" class="acts">
+        <button
+          v-for="(fix, i) in finding.fixes"
+          :key="i"
+          type="button"
+          class="btn btn-sm btn-outline-primary"
+          @click="emit('fix', fix)"
+        >
+          {{ words.fixes[i] }}
+        </button>
+        <button v-if="!asking" type="button" class="btn btn-link btn-sm" @click="asking = true">Accept it</button>
+      </div>
+      <form v-if="asking && acceptedFor === null" class="mt-2" @submit.prevent="accept">
+        <label :for="`${id}-r`" class="quiet small">Why it is all right</label>
+        <div class="d-flex gap-2">
+          <input
+            :id="`${id}-r`"
+            v-model="reason"
+            class="form-control form-control-sm"
+            maxlength="200"
+            autocomplete="off"
+          />
+          <button type="submit" class="btn btn-sm btn-outline-primary" :disabled="!reason.trim()">Accept</button>
+        </div>
+      </form>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.head {
+  display: block;
+  border: 0;
+  background: none;
+  color: inherit;
+  text-align: left;
+  padding: 0;
+  width: 100%;
+}
+.tag {
+  display: block;
+  font-size: 0.95rem;
+  line-height: 1.2;
+}
+.fails .tag {
+  color: var(--brick);
+}
+.look .tag {
+  color: var(--ochre);
+}
+.fine .tag {
+  color: var(--moss);
+}
+.accepted .tag {
+  color: var(--ink-2);
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+  margin-top: 0.5rem;
+}
+</style>

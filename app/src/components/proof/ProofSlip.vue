@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { applyCommand, describeCommand, signatureOf, type Command, type Finding } from '@mivet/core';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useView } from '../../stores/view.ts';
+import FindingCard from './FindingCard.vue';
+
+const picture = usePicture();
+const project = useProject();
+const settings = useSettings();
+const view = useView();
+const openedId = ref<string | null>(null);
+
+const findings = computed(() => (picture.picture?.ok ? picture.picture.findings : []));
+const opened = computed(() => findings.value.find((f) => f.finding.id === openedId.value)?.finding ?? null);
+const verdict = computed(() => {
+  const fails = picture.open.filter((f) => f.finding.severity === 'fails').length;
+  const looks = picture.open.length - fails;
+  if (!picture.picture?.ok) return { title: 'Nothing to judge yet', why: 'The readings come first.' };
+  if (project.doc!.items.length === 0)
+    return { title: 'Nothing to judge yet', why: 'Place some artwork; it is judged as you go.' };
+  if (fails > 0)
+    return {
+      title: fails === 1 ? 'One thing will fail' : `${fails} things will fail`,
+      why: 'Put them right before film is cut.',
+    };
+  if (looks > 0)
+    return {
+      title: looks === 1 ? 'One thing to look at' : `${looks} things to look at`,
+      why: 'Nothing here will fail; these are judgement calls.',
+    };
+  return {
+    title: 'Ready to cut',
+    why: 'Readings, seam, zones, sizes and the load were looked at; nothing is in the way.',
+  };
+});
+
+const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean }[] = [
+  { code: ['reading-implausible'], words: 'The readings agree' },
+  { code: ['rim-zone'], words: 'Film keeps off the rim' },
+  { code: ['base-zone'], words: 'Film keeps off the base' },
+  { code: ['handle-zone'], words: 'Film keeps off the handle', when: () => project.doc!.blank.handleWidthMm > 0 },
+  {
+    code: ['seam-cut', 'seam-gap'],
+    words: 'Nothing is cut at the seam',
+    when: () => project.doc!.blank.handleWidthMm === 0,
+  },
+  { code: ['glance'], words: 'Each part reads in one glance' },
+  { code: ['unfused'], words: 'No outlines overlap' },
+  { code: ['load-fit'], words: 'Every film fits the board' },
+];
+/** What was looked at and gave nothing to say. */
+const quiet = computed(() => {
+  if (!picture.picture?.ok || project.doc!.items.length === 0) return [];
+  const found = new Set(findings.value.map((f) => f.finding.code));
+  return LOOKED_AT.filter((l) => (l.when?.() ?? true) && !l.code.some((c) => found.has(c))).map((l) => l.words);
+});
+
+watch(opened, (finding) => {
+  view.ringed = finding?.place ?? null;
+});
+onBeforeUnmount(() => (view.ringed = null));
+
+function toggle(finding: Finding): void {
+  openedId.value = openedId.value === finding.id ? null : finding.id;
+  const place = opened.value?.place;
+  if (place) view.facing = (place.azimuths[0] + place.azimuths[1]) / 2;
+}
+function fix(command: Command): void {
+  project.edit(describeCommand(command, settings.unit), (p) => applyCommand(p, command));
+}
+function accept(finding: Finding, reason: string): void {
+  project.edit('Accept a finding', (p) => ({
+    ...p,
+    accepted: [
+      ...p.accepted.filter((a) => a.findingId !== finding.id),
+      { findingId: finding.id, reason, signature: signatureOf(finding) },
+    ],
+  }));
+}
+function withdraw(finding: Finding): void {
+  project.edit('Look at it again', (p) => ({ ...p, accepted: p.accepted.filter((a) => a.findingId !== finding.id) }));
+}
+</script>
+
+<template>
+  <div>
+    <h2>{{ verdict.title }}</h2>
+    <p class="quiet">{{ verdict.why }}</p>
+    <FindingCard
+      v-for="f in findings"
+      :key="f.finding.id"
+      :finding="f.finding"
+      :accepted-for="f.acceptedFor"
+      :unit="settings.unit"
+      :opened="f.finding.id === openedId"
+      @toggle="toggle(f.finding)"
+      @fix="fix"
+      @accept="accept(f.finding, $event)"
+      @withdraw="withdraw(f.finding)"
+    />
+    <ul v-if="quiet.length > 0" class="quiet-list">
+      <li v-for="words in quiet" :key="words"><IBiCheckLg aria-hidden="true" /> {{ words }}</li>
+    </ul>
+    <RouterLink
+      v-if="picture.picture?.ok && project.doc!.items.length > 0"
+      class="btn mt-2"
+      :class="picture.open.some((f) => f.finding.severity === 'fails') ? 'btn-outline-primary' : 'btn-primary'"
+      :to="{ name: 'project', params: { id: project.doc!.id, stop: 'cut' } }"
+      >Go on to Cut</RouterLink
+    >
+  </div>
+</template>
+
+<style scoped>
+.quiet-list {
+  list-style: none;
+  padding: 0;
+  margin: 0.75rem 0 1rem;
+}
+.quiet-list li {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  padding: 0.4rem 0;
+  border-bottom: 1px solid var(--hairline);
+}
+.quiet-list svg {
+  color: var(--moss);
+  flex: none;
+}
+</style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { useView } from '../../stores/view.ts';
+
+const view = useView();
+const keys = [
+  ['1 – 7', 'Go to a stop'],
+  ['B', 'Turn the blank so that the selection faces you'],
+  ['[  ]', 'Turn the blank 15°'],
+  ['S', 'Seam on or off'],
+  ['G', 'One-glance zone on or off'],
+  ['H', 'Rim, base and handle zones on or off'],
+  ['Arrows', 'Nudge 1 mm · with Shift 10 · with Alt 0.1'],
+  ['D', 'Another one round the blank'],
+  ['Delete', 'Take the selection away'],
+  ['Esc', 'Select nothing'],
+  ['Ctrl Z', 'Undo · with Shift redo'],
+  ['?', 'This list'],
+];
+</script>
+
+<template>
+  <BModal v-model="view.showKeys" title="Keys" no-footer centered>
+    <dl>
+      <template v-for="[key, what] in keys" :key="key">
+        <dt class="dims">{{ key }}</dt>
+        <dd>{{ what }}</dd>
+      </template>
+    </dl>
+  </BModal>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 6rem 1fr;
+  gap: 0.35rem 1rem;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import { saveFile, fileNameOf } from '../../data/save-file.ts';
+import { useLibrary } from '../../stores/library.ts';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+
+defineProps<{ dropped: string | null }>();
+const emit = defineEmits<{ dismiss: [] }>();
+const library = useLibrary();
+const project = useProject();
+const picture = usePicture();
+const route = useRoute();
+const inside = computed(() => route.name === 'project' && project.doc !== null);
+
+function saveToFile(): void {
+  const doc = project.doc;
+  if (doc) saveFile(`${fileNameOf(doc.name)}.json`, JSON.stringify(doc, null, 2));
+}
+</script>
+
+<template>
+  <div v-if="library.refused || (inside && project.saveState === 'refused')" class="notice fails" role="alert">
+    <span>{{
+      library.refused ??
+      'The last change could not be kept in this browser; the disk may be full. It is still here on the page.'
+    }}</span>
+    <button v-if="inside" type="button" class="btn btn-sm btn-outline-primary" @click="saveToFile">
+      Save to a file
+    </button>
+  </div>
+  <div v-if="inside && project.saveState === 'conflict'" class="notice look" role="alert">
+    <span>This project was changed in another tab as well. Nothing was overwritten.</span>
+    <button type="button" class="btn btn-sm btn-outline-primary" @click="project.takeTheirs()">
+      Show the other tab’s version
+    </button>
+    <button type="button" class="btn btn-sm btn-outline-primary" @click="project.keepMine()">Keep what is here</button>
+  </div>
+  <div v-if="inside && picture.failure" class="notice fails" role="alert">
+    <span>The picture could not be worked out: {{ picture.failure }} Your work is saved.</span>
+  </div>
+  <div v-if="dropped" class="notice" role="status">
+    <span>{{ dropped }}</span>
+    <button type="button" class="btn btn-sm btn-link" @click="emit('dismiss')">Close</button>
+  </div>
+</template>
+
+<style scoped>
+.notice {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.5rem 1.25rem;
+  background: var(--slip);
+  border-block: 1px solid var(--hairline);
+  border-left: 4px solid var(--teal);
+}
+.fails {
+  border-left-color: var(--brick);
+}
+.look {
+  border-left-color: var(--ochre-bar);
+}
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { STOPS, type Stop } from '../../router/index.ts';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import TapeTicks from './TapeTicks.vue';
+
+defineProps<{ current: Stop }>();
+const project = useProject();
+const store = usePicture();
+const LABELS: Record<Stop, string> = {
+  measure: 'Measure',
+  flat: 'Flat',
+  artwork: 'Artwork',
+  proof: 'Proof',
+  cut: 'Cut',
+  bench: 'Bench',
+  log: 'Log',
+};
+
+interface StopState {
+  readonly stop: Stop;
+  readonly label: string;
+  readonly ready: boolean;
+  readonly count: number;
+  readonly words: string;
+}
+
+const stops = computed((): StopState[] => {
+  const doc = project.doc;
+  const picture = store.picture;
+  const fine = picture?.ok === true;
+  const doubts = picture?.doubts.length ?? 0;
+  const steps = fine ? picture.steps.length : 0;
+  const done = doc?.bench.doneSteps.length ?? 0;
+  const open = store.open.length;
+  const state = (stop: Stop): Pick<StopState, 'ready' | 'count'> => {
+    switch (stop) {
+      case 'measure':
+        return { ready: fine && doubts === 0, count: doubts };
+      case 'flat':
+        return { ready: fine, count: 0 };
+      case 'artwork':
+        return { ready: (doc?.items.length ?? 0) > 0, count: 0 };
+      case 'proof':
+        return { ready: fine && (doc?.items.length ?? 0) > 0 && open === 0, count: open };
+      case 'cut':
+        return { ready: false, count: fine ? picture.sheet.plan.tooLarge.length : 0 };
+      case 'bench':
+        return { ready: steps > 0 && done >= steps, count: 0 };
+      case 'log':
+        return { ready: (doc?.log.length ?? 0) > 0, count: 0 };
+    }
+  };
+  return STOPS.map((stop) => {
+    const s = state(stop);
+    const words = s.count > 0 ? `${s.count} to look at` : s.ready ? 'ready' : 'not done yet';
+    return { stop, label: LABELS[stop], ...s, words };
+  });
+});
+</script>
+
+<template>
+  <nav class="strip" aria-label="Stops of the project">
+    <TapeTicks class="ticks" />
+    <RouterLink
+      v-for="(s, i) in stops"
+      :key="s.stop"
+      :to="{ name: 'project', params: { id: project.doc!.id, stop: s.stop } }"
+      class="stop"
+      :class="{ here: s.stop === current }"
+      :aria-current="s.stop === current ? 'step' : undefined"
+      :title="`${s.label}: ${s.words}`"
+    >
+      <span class="number" aria-hidden="true">{{ i + 1 }}</span>
+      <span class="label">{{ s.label }}</span>
+      <span v-if="s.count > 0" class="count"><span class="visually-hidden">to look at: </span>{{ s.count }}</span>
+      <IBiCheckLg v-else-if="s.ready" class="check" role="img" aria-label="ready" />
+    </RouterLink>
+  </nav>
+</template>
+
+<style scoped>
+.strip {
+  position: relative;
+  display: grid;
+  grid-template-columns: repeat(7, 1fr);
+  height: 48px;
+  background: var(--tape);
+  color: var(--tape-ink);
+  flex: none;
+}
+.ticks {
+  position: absolute;
+  left: 0;
+  right: 0;
+  bottom: 0;
+  width: 100%;
+  height: 12px;
+  pointer-events: none;
+}
+.stop {
+  position: relative;
+  display: flex;
+  align-items: center;
+  gap: 0.7rem;
+  padding: 0 1rem 4px;
+  color: inherit;
+  text-decoration: none;
+  font-family: var(--dims);
+  font-weight: 600;
+  font-size: 1.25rem;
+  min-width: 0;
+}
+.stop:hover:not(.here) {
+  background: color-mix(in srgb, var(--tape) 84%, white);
+}
+.number {
+  font-size: 1.6rem;
+}
+.label {
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.here {
+  background: var(--paper);
+  color: var(--ink);
+  box-shadow:
+    inset 0 5px 0 var(--teal),
+    inset 1px 0 0 var(--tape-ink),
+    inset -1px 0 0 var(--tape-ink);
+  z-index: 1;
+}
+.here .number {
+  color: var(--teal);
+}
+.count {
+  background: var(--tape-ink);
+  color: var(--tape);
+  border-radius: 2px;
+  min-width: 1.35rem;
+  text-align: center;
+  font-size: 1rem;
+  line-height: 1.35rem;
+}
+.check {
+  flex: none;
+  font-size: 1.05rem;
+}
+.here .check {
+  color: var(--moss);
+}
+@media (max-width: 760px) {
+  .stop {
+    justify-content: center;
+    padding: 0 0.1rem 4px;
+    gap: 0.2rem;
+  }
+  .label {
+    display: none;
+  }
+  .number {
+    font-size: 1.3rem;
+  }
+}
+</style>

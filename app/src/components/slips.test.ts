@@ -1,0 +1,193 @@
+import { newText, type ArtworkItem, type Project } from '@mivet/core';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { openWorkbench, press, type Workbench } from '../../test/workbench.ts';
+import { demoProjects } from '../demo/demo.ts';
+
+vi.mock('../workers/core-client.ts', () => import('../../test/core-here.ts'));
+const kept = vi.hoisted(() => ({ files: [] as { name: string; content: unknown }[] }));
+vi.mock('../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+}));
+vi.mock('../data/save-file.ts', async (original) => ({
+  ...(await original<typeof import('../data/save-file.ts')>()),
+  saveFile: (name: string, content: unknown) => kept.files.push({ name, content }),
+  saveZip: (name: string, files: unknown) => kept.files.push({ name, content: files }),
+}));
+
+import PlacementFields from './artwork/PlacementFields.vue';
+import BenchStage from './bench/BenchStage.vue';
+import CutSlip from './cut/CutSlip.vue';
+import ProofSlip from './proof/ProofSlip.vue';
+import StopStrip from './shell/StopStrip.vue';
+
+const [tumbler, mug] = demoProjects('2026-05-04T10:00:00.000Z') as [Project, Project];
+const words = (mm: number, from: 'rim' | 'base' = 'rim'): ArtworkItem => ({
+  ...newText('words', 'COX', 'ensign'),
+  placement: { facing: 'front', angleDeg: 0, from, mm, turnDeg: 0 },
+});
+const withItems = (...items: Project['items']): Project => ({ ...tumbler, items });
+
+beforeEach(() => {
+  kept.files = [];
+  document.body.innerHTML = '';
+});
+
+describe('Proof', () => {
+  it('counts what fails before what wants a look, and fixes it', async () => {
+    const bench = await openWorkbench(withItems(words(-4)));
+    const slip = bench.mount(ProofSlip);
+    expect(slip.get('h2').text()).toBe('One thing will fail');
+    await press(slip, /^Move down/);
+    await bench.settled();
+    expect(slip.get('h2').text()).toBe('Ready to cut');
+    expect(bench.project.past.map((s) => s.label)[0]).toMatch(/^Move down \d/);
+    // 15 mm from the drinking edge, of which 6 mm lie above the band.
+    expect(bench.project.doc!.items[0]!.placement.mm).toBeCloseTo(9, 1);
+  });
+
+  it('keeps an acceptance with its reason, and takes it back', async () => {
+    const bench = await openWorkbench(withItems(words(3)));
+    const slip = bench.mount(ProofSlip);
+    expect(slip.get('h2').text()).toBe('One thing to look at');
+    await press(slip, 'Accept it');
+    await slip.get('form input').setValue('A vase');
+    await slip.get('form').trigger('submit');
+    await bench.settled();
+    expect(slip.get('h2').text()).toBe('Ready to cut');
+    expect(bench.project.doc!.accepted).toMatchObject([{ reason: 'A vase' }]);
+    bench.project.undo();
+    await bench.settled();
+    expect(slip.get('h2').text()).toBe('One thing to look at');
+  });
+
+  it('says that there is nothing to judge before there is anything', async () => {
+    const bare = await openWorkbench(withItems());
+    expect(bare.mount(ProofSlip).text()).toContain('Place some artwork');
+    const unread = await openWorkbench({ ...tumbler, blank: { ...tumbler.blank, readings: {} } });
+    expect(unread.mount(ProofSlip).text()).toContain('The readings come first');
+  });
+});
+
+describe('Cut', () => {
+  it('adds up the job and writes one file a film', async () => {
+    const bench = await openWorkbench({ ...tumbler, boardId: 'long' });
+    const slip = bench.mount(CutSlip);
+    expect(slip.get('h2').text()).toBe('One load');
+    expect(slip.text()).toMatch(/8 pieces, 3 films, [\d.]+ m of cutting/);
+    await press(slip, 'Write cut files');
+    await vi.waitUntil(() => kept.files.length > 0);
+    const [zip] = kept.files as [{ name: string; content: { name: string }[] }];
+    expect(zip.name).toBe('stroke-seats-tumbler.zip');
+    expect(zip.content.map((f) => f.name)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg', 'cut-1-ensign.svg']);
+    expect(slip.get('[role=status]').text()).toBe('Written: stroke-seats-tumbler.zip with 3 files');
+  });
+
+  it('has nothing to write without artwork, and says what is too large', async () => {
+    const bare = await openWorkbench(withItems());
+    const empty = bare.mount(CutSlip);
+    expect(empty.get('h2').text()).toBe('No load yet');
+    expect(empty.findAll('button').every((b) => b.attributes('disabled') !== undefined)).toBe(true);
+    const swell = { ...tumbler.items[0]!, heightMm: 110 } as ArtworkItem;
+    const small = await openWorkbench({ ...withItems(swell), boardId: 'small' });
+    const slip = small.mount(CutSlip);
+    expect(slip.text()).toContain('Deep water does not fit');
+    await slip.get('select').setValue('long');
+    await small.settled();
+    expect(slip.text()).not.toContain('does not fit');
+    expect(small.project.doc!.boardId).toBe('long');
+  });
+});
+
+describe('Where it sits', () => {
+  const fields = (bench: Workbench, id: string, hasHandle: boolean) =>
+    bench.mount(PlacementFields, {
+      item: bench.project.doc!.items.find((i) => i.id === id)!,
+      hasHandle,
+      hand: bench.project.doc!.hand,
+      unit: 'mm',
+    });
+  const select = async (bench: Workbench, id: string) => {
+    const { useView } = await import('../stores/view.ts');
+    useView().selectedId = id;
+    return bench;
+  };
+
+  it('counts from another edge without moving the item', async () => {
+    const bench = await select(await openWorkbench(withItems(words(42))), 'words');
+    const before = bench.picture.good!.items[0]!;
+    await press(fields(bench, 'words', false), 'base');
+    await bench.settled();
+    const after = bench.picture.good!.items[0]!;
+    expect(bench.project.doc!.items[0]!.placement.from).toBe('base');
+    expect(after.slant).toBeCloseTo(before.slant, 6);
+    expect(bench.project.doc!.items[0]!.placement.mm).toBeCloseTo(168 - 42 - before.heightMm, 1);
+  });
+
+  it('offers drinker and room only where a handle tells which is which', async () => {
+    const bench = await openWorkbench(mug);
+    const texts = (hasHandle: boolean) =>
+      fields(bench, 'demo-oar', hasHandle)
+        .findAll('option')
+        .map((o) => o.text());
+    expect(texts(true)).toEqual(['Opposite the handle', 'Facing the drinker', 'Facing the room', 'At an angle']);
+    expect(texts(false)).toEqual(['In front', 'At an angle']);
+  });
+
+  it('keeps an angle within one turn and puts nonsense back', async () => {
+    const bench = await select(await openWorkbench(mug), 'demo-oar');
+    const turned = fields(bench, 'demo-oar', true).findAll('input').at(-1)!;
+    await turned.setValue('ninety');
+    expect((turned.element as HTMLInputElement).value).toBe('35°');
+    await turned.setValue('400°');
+    expect(bench.project.doc!.items.find((i) => i.id === 'demo-oar')!.placement.turnDeg).toBe(180);
+  });
+});
+
+describe('Bench', () => {
+  it('goes step by step, remembers what is done and starts again', async () => {
+    const bench = await openWorkbench(tumbler);
+    const stage = bench.mount(BenchStage);
+    const count = bench.picture.good!.steps.length;
+    expect(stage.text()).toContain(`step 1 of ${count}`);
+    for (let i = 0; i < count; i++) await press(stage, /^Done/);
+    expect(bench.project.doc!.bench.doneSteps).toHaveLength(count);
+    expect(stage.text()).toContain('all done');
+    const later = bench.mount(BenchStage);
+    expect(later.text()).toContain('all done');
+  });
+
+  it('counts a wait down by the clock, also after coming back', async () => {
+    const bench = await openWorkbench(tumbler);
+    vi.useFakeTimers({ toFake: ['Date'] });
+    vi.setSystemTime(new Date('2030-05-04T12:00:00Z'));
+    const stage = bench.mount(BenchStage);
+    vi.setSystemTime(new Date('2030-05-04T12:00:01Z'));
+    await press(stage, 'Start the wait');
+    expect(Object.values(bench.project.doc!.bench.waitsUntil)).toEqual(['2030-05-04T12:03:01.000Z']);
+    vi.setSystemTime(new Date('2030-05-04T12:01:31Z'));
+    expect(bench.mount(BenchStage).get('[role=timer]').text()).toBe('1:30 left');
+    vi.setSystemTime(new Date('2030-05-04T12:04:00Z'));
+    expect(bench.mount(BenchStage).get('[role=timer]').text()).toBe('The wait is over.');
+    vi.useRealTimers();
+  });
+});
+
+describe('The strip of stops', () => {
+  it('shows what is ready and counts what wants a look', async () => {
+    const bench = await openWorkbench(withItems(words(3)));
+    const strip = bench.mount(StopStrip, { current: 'artwork' });
+    const titles = () => strip.findAll('a').map((a) => a.attributes('title'));
+    expect(titles()).toEqual([
+      'Measure: ready',
+      'Flat: ready',
+      'Artwork: ready',
+      'Proof: 1 to look at',
+      'Cut: not done yet',
+      'Bench: not done yet',
+      'Log: not done yet',
+    ]);
+    expect(strip.get('[aria-current=step]').attributes('title')).toBe('Artwork: ready');
+  });
+});

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import type { Film } from '@mivet/core';
+import { computed } from 'vue';
+import type { PiecePicture } from '../../workers/protocol.ts';
+
+/** The pieces of film on the flat, apart from the rest: nothing else that moves makes them be drawn again. */
+const props = defineProps<{
+  pieces: readonly PiecePicture[];
+  films: readonly Film[];
+  selectedId: string | null;
+  editable: boolean;
+}>();
+const emit = defineEmits<{ press: [event: PointerEvent, itemId: string | null] }>();
+const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
+const isSelected = (piece: PiecePicture): boolean => piece.itemIds.includes(props.selectedId ?? '');
+</script>
+
+<template>
+  <g
+    v-for="piece in pieces"
+    :key="piece.id"
+    :data-item="piece.itemIds[0]"
+    :class="{ editable }"
+    @pointerdown="emit('press', $event, piece.itemIds[0] ?? null)"
+  >
+    <path v-if="editable" :d="piece.data" class="grab" />
+    <path v-if="isSelected(piece)" :d="piece.data" class="halo" />
+    <path
+      :d="piece.data"
+      :fill="colours.get(piece.film)"
+      fill-rule="evenodd"
+      class="piece"
+      :class="{ selected: isSelected(piece) }"
+    />
+  </g>
+</template>
+
+<style scoped>
+path {
+  vector-effect: non-scaling-stroke;
+}
+.editable {
+  cursor: move;
+}
+.piece {
+  stroke: color-mix(in srgb, var(--on-sheet) 35%, transparent);
+  stroke-width: 0.6;
+}
+.piece.selected {
+  stroke: #0c6764;
+  stroke-width: 2.8;
+}
+/* A finger's width round each piece, so that thin strokes can be taken hold of. */
+.grab {
+  fill: none;
+  stroke: transparent;
+  stroke-width: 14;
+  pointer-events: stroke;
+}
+.halo {
+  fill: none;
+  stroke: #fffdf6;
+  stroke-width: 7;
+}
+</style>

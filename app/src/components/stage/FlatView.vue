@@ -1,0 +1,278 @@
+<script setup lang="ts">
+import { coneDevelopment, formatLength, type Film, type Place } from '@mivet/core';
+import { useElementSize } from '@vueuse/core';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
+import { computed, onMounted, ref } from 'vue';
+import type { DrawnZones } from '../../composables/useZones.ts';
+import type { Spot } from '../../stores/view.ts';
+import type { GoodPicture } from '../../workers/protocol.ts';
+import FlatPieces from './FlatPieces.vue';
+import FlatViewRulers from './FlatViewRulers.vue';
+import { placeData, zonePaths } from './flat-regions.ts';
+
+const props = defineProps<{
+  picture: GoodPicture;
+  films: readonly Film[];
+  zones: DrawnZones;
+  unit: 'mm' | 'in';
+  selectedId: string | null;
+  spot: Spot | null;
+  ringed: Place | null;
+  dims: boolean;
+  editable: boolean;
+}>();
+const emit = defineEmits<{
+  spot: [spot: Spot | null];
+  select: [itemId: string | null];
+  dragStart: [itemId: string, at: Spot];
+  dragMove: [at: Spot];
+  dragEnd: [];
+}>();
+
+const svg = ref<SVGSVGElement | null>(null);
+const { width, height } = useElementSize(svg);
+const userZoom = ref({ k: 1, x: 0, y: 0 });
+const surface = computed(() => coneDevelopment(props.picture.template.cone));
+
+/** px per mm and the shift that put the template in the middle, with room for the rulers. */
+const fit = computed(() => {
+  const { minX, maxX, minY, maxY } = props.picture.template.bounds;
+  const room = { left: 54, right: 30, top: 78, bottom: props.dims ? 96 : 60 };
+  const w = Math.max(60, width.value - room.left - room.right);
+  const h = Math.max(60, height.value - room.top - room.bottom);
+  const k = Math.max(0.05, Math.min(w / (maxX - minX), h / (maxY - minY), 6));
+  return {
+    k,
+    x: room.left + (w - k * (maxX - minX)) / 2 - k * minX,
+    y: room.top + (h - k * (maxY - minY)) / 2 + k * maxY,
+  };
+});
+const scale = computed(() => fit.value.k * userZoom.value.k);
+const transform = computed(() => {
+  const z = userZoom.value;
+  return `translate(${z.x + z.k * fit.value.x} ${z.y + z.k * fit.value.y}) scale(${scale.value})`;
+});
+const zoneShapes = computed(() => zonePaths(surface.value, props.picture.template.region, props.zones));
+const glanceLines = computed(() =>
+  (props.zones.glance ?? []).map((azimuth) => line(azimuth, 0, azimuth, props.picture.size.side)),
+);
+const seamLines = computed(() => {
+  const { region } = props.picture.template;
+  return [region.left, region.right].map((ends) => line(ends[0], 0, ends[1], props.picture.size.side)).join('');
+});
+const spotAt = computed(() => (props.spot ? surface.value.forward(props.spot.azimuth, props.spot.slant) : null));
+const ringData = computed(() => (props.ringed ? placeData(surface.value, props.ringed, 3 / scale.value) : null));
+const dimensions = computed(() => {
+  const { template, size } = props.picture;
+  const { region } = template;
+  const px = 1 / scale.value;
+  const at = (azimuth: number, slant: number): { x: number; y: number } => {
+    const p = surface.value.forward(azimuth, slant);
+    return { x: p.x, y: -p.y };
+  };
+  const top = at(region.right[0], 0);
+  const foot = at(region.right[1], size.side);
+  const along = Math.atan2(foot.y - top.y, foot.x - top.x);
+  return [
+    {
+      ...at(0, size.side + 26 * px),
+      text: `${formatLength(template.baseLength, props.unit)} along the base edge`,
+      rotate: 0,
+    },
+    { ...at(0, -36 * px), text: `${formatLength(template.rimLength, props.unit)} along the rim edge`, rotate: 0 },
+    {
+      // Beside the right edge, reading down along it.
+      x: (top.x + foot.x) / 2 + 12 * px * Math.sin(along),
+      y: (top.y + foot.y) / 2 - 12 * px * Math.cos(along),
+      text: `${formatLength(size.side, props.unit)} down the side`,
+      rotate: (along * 180) / Math.PI,
+    },
+  ];
+});
+
+function line(a0: number, s0: number, a1: number, s1: number): string {
+  const p = surface.value.forward(a0, s0);
+  const q = surface.value.forward(a1, s1);
+  return `M${p.x} ${-p.y}L${q.x} ${-q.y}`;
+}
+
+function spotOf(event: PointerEvent): Spot | null {
+  const area = svg.value!.getBoundingClientRect();
+  const z = userZoom.value;
+  const x = (event.clientX - area.left - z.x - z.k * fit.value.x) / scale.value;
+  const y = -(event.clientY - area.top - z.y - z.k * fit.value.y) / scale.value;
+  return surface.value.inverse(x, y, 1.4 * Math.PI);
+}
+
+let dragging = false;
+function pointerDown(event: PointerEvent, itemId: string | null): void {
+  if (event.button !== 0) return;
+  emit('select', itemId);
+  const at = spotOf(event);
+  if (!itemId || !props.editable || !at) return;
+  dragging = true;
+  svg.value!.setPointerCapture(event.pointerId);
+  emit('dragStart', itemId, at);
+}
+function pointerMove(event: PointerEvent): void {
+  const at = spotOf(event);
+  const inside =
+    at !== null && at.slant >= -2 && at.slant <= props.picture.size.side + 2 && Math.abs(at.azimuth) <= Math.PI * 1.02;
+  emit('spot', inside ? at : null);
+  if (dragging && at) emit('dragMove', at);
+}
+function pointerUp(): void {
+  if (dragging) emit('dragEnd');
+  dragging = false;
+}
+
+const zoomer = zoom<SVGSVGElement, unknown>()
+  .scaleExtent([0.5, 30])
+  // A press on a piece moves the piece, a press on the paper moves the paper.
+  .filter((event: PointerEvent) => event.type === 'wheel' || !(event.target as Element).closest('[data-item]'))
+  .on('zoom', ({ transform: t }: D3ZoomEvent<SVGSVGElement, unknown>) => (userZoom.value = { k: t.k, x: t.x, y: t.y }));
+
+function showAll(): void {
+  if (svg.value) select(svg.value).call(zoomer.transform, zoomIdentity);
+}
+onMounted(() => {
+  if (svg.value) select(svg.value).call(zoomer).on('dblclick.zoom', showAll);
+});
+const zoomed = computed(() => userZoom.value.k !== 1 || userZoom.value.x !== 0 || userZoom.value.y !== 0);
+const crossArm = computed(() => 10 / scale.value);
+defineExpose({ showAll });
+</script>
+
+<template>
+  <svg
+    ref="svg"
+    class="flat"
+    role="img"
+    :aria-label="`Flat template, ${picture.template.rimLength.toFixed(1)} mm along the rim edge, with ${picture.pieces.length} pieces of film`"
+    @pointermove="pointerMove"
+    @pointerup="pointerUp"
+    @pointercancel="pointerUp"
+    @pointerleave="emit('spot', null)"
+    @pointerdown="($event.target as Element).closest('[data-item]') ? null : emit('select', null)"
+  >
+    <defs>
+      <pattern
+        id="hatch-rim"
+        width="6"
+        height="6"
+        patternUnits="userSpaceOnUse"
+        :patternTransform="`scale(${1 / scale}) rotate(35)`"
+      >
+        <path d="M0 0V6" stroke="var(--hatch)" stroke-width="1" opacity="0.55" />
+      </pattern>
+      <pattern
+        id="hatch-handle"
+        width="6"
+        height="6"
+        patternUnits="userSpaceOnUse"
+        :patternTransform="`scale(${1 / scale}) rotate(-35)`"
+      >
+        <path d="M0 0V6" stroke="var(--on-sheet-2)" stroke-width="1" opacity="0.6" />
+      </pattern>
+    </defs>
+    <g :transform="transform">
+      <path :d="picture.outlineData" class="sheet" />
+      <path v-for="(d, i) in zoneShapes.edges" :key="`e${i}`" :d="d" fill="url(#hatch-rim)" />
+      <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
+      <FlatPieces
+        :pieces="picture.pieces"
+        :films="films"
+        :selected-id="selectedId"
+        :editable="editable"
+        @press="pointerDown"
+      />
+      <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
+      <path :d="picture.outlineData" class="edge" />
+      <path v-if="zones.seam && zones.handleWidth === 0" :d="seamLines" class="seam" />
+      <FlatViewRulers :picture="picture" :scale="scale" :unit="unit" />
+      <g v-if="dims" class="dimension dims">
+        <text
+          v-for="d in dimensions"
+          :key="d.text"
+          :x="d.x"
+          :y="d.y"
+          :font-size="15 / scale"
+          :transform="d.rotate ? `rotate(${d.rotate} ${d.x} ${d.y})` : undefined"
+          text-anchor="middle"
+        >
+          {{ d.text }}
+        </text>
+      </g>
+      <path v-if="ringData" :d="ringData" class="ring" />
+      <g v-if="spotAt" class="spot" :transform="`translate(${spotAt.x} ${-spotAt.y})`">
+        <path :d="`M${-crossArm} 0H${crossArm}M0 ${-crossArm}V${crossArm}`" />
+        <circle :r="crossArm * 0.62" />
+      </g>
+    </g>
+  </svg>
+  <button v-if="zoomed" type="button" class="btn btn-sm btn-outline-primary all" @click="showAll">Show all</button>
+</template>
+
+<style scoped>
+.flat {
+  flex: 1;
+  width: 100%;
+  min-height: 0;
+  touch-action: none;
+  cursor: grab;
+  user-select: none;
+}
+.flat path {
+  vector-effect: non-scaling-stroke;
+}
+.sheet {
+  fill: var(--sheet);
+}
+.edge {
+  fill: none;
+  stroke: var(--on-sheet);
+  stroke-width: 1.3;
+  pointer-events: none;
+}
+.seam {
+  stroke: var(--on-sheet);
+  stroke-width: 2.6;
+  pointer-events: none;
+}
+.glance {
+  stroke: #0c6764;
+  stroke-width: 1.4;
+  stroke-dasharray: 6 5;
+  pointer-events: none;
+}
+.ring {
+  fill: none;
+  stroke: var(--hatch);
+  stroke-width: 2.4;
+  stroke-dasharray: 2 3;
+  stroke-linecap: round;
+  pointer-events: none;
+}
+.spot {
+  pointer-events: none;
+}
+.spot path,
+.spot circle {
+  fill: none;
+  stroke: var(--hatch);
+  stroke-width: 1.4;
+  vector-effect: non-scaling-stroke;
+}
+.dimension text {
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 0;
+}
+.all {
+  position: absolute;
+  right: 1rem;
+  top: 0.7rem;
+}
+</style>

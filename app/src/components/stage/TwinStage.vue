@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useView } from '../../stores/view.ts';
+import { useZones } from '../../composables/useZones.ts';
+import { useItemDrag } from '../../composables/useItemDrag.ts';
+import FlatView from './FlatView.vue';
+import SeamWindow from './SeamWindow.vue';
+import StageKeys from './StageKeys.vue';
+
+const BlankView = defineAsyncComponent(() => import('./BlankView.vue'));
+
+const props = defineProps<{ dims?: boolean; editable?: boolean; seam?: boolean }>();
+const project = useProject();
+const picture = usePicture();
+const settings = useSettings();
+const view = useView();
+const zones = useZones();
+const drag = useItemDrag();
+
+const box = ref<HTMLElement | null>(null);
+const { width } = useElementSize(box);
+const stacked = computed(() => width.value > 0 && width.value < 560);
+const columns = computed(() =>
+  stacked.value ? '1fr' : `${(settings.split * 100).toFixed(2)}fr 1px ${((1 - settings.split) * 100).toFixed(2)}fr`,
+);
+const blank = computed(() => project.doc!.blank);
+const sizes = computed(() => {
+  const p = picture.good;
+  if (!p) return '';
+  const round = (mm: number): string => (settings.unit === 'mm' ? mm.toFixed(0) : (mm / 25.4).toFixed(2));
+  return `${round(p.template.rimLength)} round the rim, ${round(p.size.side)} down the side`;
+});
+const showSeamWindow = computed(
+  () => props.seam && picture.good !== null && blank.value.handleWidthMm === 0 && picture.good.pieces.length > 0,
+);
+
+function splitTo(event: PointerEvent): void {
+  const area = box.value!.getBoundingClientRect();
+  settings.split = Math.min(0.7, Math.max(0.22, (event.clientX - area.left) / area.width));
+}
+function startSplit(event: PointerEvent): void {
+  const grip = event.currentTarget as HTMLElement;
+  grip.setPointerCapture(event.pointerId);
+  grip.onpointermove = splitTo;
+  grip.onpointerup = () => (grip.onpointermove = null);
+}
+function splitByKey(event: KeyboardEvent): void {
+  const by = event.key === 'ArrowLeft' ? -0.03 : event.key === 'ArrowRight' ? 0.03 : 0;
+  if (by === 0) return;
+  event.stopPropagation();
+  settings.split = Math.min(0.7, Math.max(0.22, settings.split + by));
+}
+</script>
+
+<template>
+  <div class="stage" :class="{ 'with-seam': showSeamWindow }">
+    <div ref="box" class="twin" :class="{ stacked }" :style="{ gridTemplateColumns: columns }">
+      <section class="pane" aria-label="On the blank">
+        <h2 class="pane-title dims">On the blank</h2>
+        <BlankView
+          :blank="blank"
+          :picture="picture.good"
+          :films="project.doc!.films"
+          :zones="zones"
+          :facing="view.facing"
+          :selected-id="view.selectedId"
+          :asked="view.asked"
+          :spot="view.spot"
+          :ringed="view.ringed"
+          :dim="settings.dim"
+          @turn="view.facing = $event"
+          @spot="view.spot = $event"
+          @select="view.selectedId = $event"
+        />
+      </section>
+      <div
+        v-if="!stacked"
+        class="grip"
+        role="separator"
+        aria-orientation="vertical"
+        aria-label="Divider between the blank and its flat; double click evens it out"
+        tabindex="0"
+        :aria-valuenow="Math.round(settings.split * 100)"
+        @pointerdown="startSplit"
+        @dblclick="settings.split = 0.5"
+        @keydown="splitByKey"
+      />
+      <section class="pane" aria-label="Laid flat">
+        <h2 class="pane-title dims">
+          Laid flat <span class="sizes">{{ sizes }}</span>
+        </h2>
+        <FlatView
+          v-if="picture.good"
+          :picture="picture.good"
+          :films="project.doc!.films"
+          :zones="zones"
+          :unit="settings.unit"
+          :selected-id="view.selectedId"
+          :spot="view.spot"
+          :ringed="view.ringed"
+          :dims="dims ?? false"
+          :editable="editable ?? false"
+          @spot="view.spot = $event"
+          @select="view.selectedId = $event"
+          @drag-start="drag.start"
+          @drag-move="drag.move"
+          @drag-end="drag.end"
+        />
+        <p v-else class="nothing quiet">The flat template appears here once the readings are in.</p>
+        <slot name="under-flat" />
+      </section>
+      <StageKeys class="stage-keys" />
+    </div>
+    <SeamWindow
+      v-if="showSeamWindow"
+      :picture="picture.good!"
+      :films="project.doc!.films"
+      :unit="settings.unit"
+      :lap="project.doc!.seam.lapMm"
+    />
+  </div>
+</template>
+
+<style scoped>
+.stage {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  min-width: 0;
+  height: 100%;
+}
+.twin {
+  position: relative;
+  display: grid;
+  flex: 1;
+  min-height: 0;
+}
+.twin.stacked {
+  grid-auto-rows: minmax(300px, 1fr);
+  overflow: auto;
+}
+.pane {
+  position: relative;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+.pane-title {
+  position: absolute;
+  left: 1.1rem;
+  top: 0.8rem;
+  font-size: 1rem;
+  color: var(--ink-2);
+  z-index: 1;
+  pointer-events: none;
+}
+.sizes {
+  margin-left: 0.5rem;
+  font-weight: 500;
+}
+.grip {
+  position: relative;
+  background: var(--hairline);
+  cursor: col-resize;
+  touch-action: none;
+}
+.grip::after {
+  content: '';
+  position: absolute;
+  inset: 0 -6px;
+}
+.nothing {
+  margin: auto;
+  max-width: 18rem;
+  text-align: center;
+}
+.stage-keys {
+  position: absolute;
+  left: 1.1rem;
+  bottom: 0.7rem;
+}
+</style>

@@ -1,0 +1,143 @@
+import type { Film, Place } from '@mivet/core';
+import type { DrawnZones } from '../../composables/useZones.ts';
+import type { GoodPicture } from '../../workers/protocol.ts';
+
+/** What is painted on the side of the blank. */
+export interface BlankArt {
+  readonly picture: GoodPicture;
+  readonly films: readonly Film[];
+  readonly zones: DrawnZones;
+  readonly selectedId: string | null;
+  readonly ringed: Place | null;
+  readonly colour: string;
+  /** Straight part above and below the band, mm along the side. */
+  readonly above: number;
+  readonly below: number;
+}
+
+/** Units round the blank that everything is painted in; the height follows from the blank's proportions. */
+const WIDTH = 2048;
+
+/**
+ * Paints the unrolled side on a canvas: x runs round from −π to π, y down from the rim.
+ *
+ * @param detail canvas pixels per unit
+ */
+export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: number): void {
+  const { picture, zones, above, below } = art;
+  const round = 2 * Math.PI * picture.meanRadius;
+  const tall = picture.size.side + above + below;
+  const scale = WIDTH / round;
+  const height = Math.max(64, Math.min(2048, Math.round(tall * scale)));
+  const [wide, high] = [Math.round(WIDTH * detail), Math.round(height * detail)];
+  if (canvas.width !== wide || canvas.height !== high) {
+    canvas.width = wide;
+    canvas.height = high;
+  }
+  const pen = canvas.getContext('2d')!;
+  pen.setTransform(detail, 0, 0, detail, 0, 0);
+  const yScale = height / tall;
+  const x = (azimuth: number): number => ((azimuth + Math.PI) / (2 * Math.PI)) * WIDTH;
+  const y = (slant: number): number => (slant + above) * yScale;
+  pen.fillStyle = art.colour;
+  pen.fillRect(0, 0, WIDTH, height);
+  paintZones(pen, art, x, y);
+
+  const colours = new Map(art.films.map((f) => [f.id, f.colour]));
+  for (const piece of picture.pieces) {
+    const path = new Path2D();
+    for (const ring of piece.rings) {
+      for (let i = 0; i < ring.length; i += 2) {
+        const px = x(ring[i]! / picture.meanRadius);
+        const py = y(-ring[i + 1]!);
+        if (i === 0) path.moveTo(px, py);
+        else path.lineTo(px, py);
+      }
+      path.closePath();
+    }
+    pen.fillStyle = colours.get(piece.film) ?? '#888888';
+    pen.fill(path, 'evenodd');
+    if (piece.itemIds.includes(art.selectedId ?? '')) {
+      pen.lineWidth = 7;
+      pen.strokeStyle = '#FFFDF6';
+      pen.stroke(path);
+      pen.lineWidth = 3.5;
+      pen.strokeStyle = '#0C6764';
+      pen.stroke(path);
+    }
+  }
+  if (zones.seam && zones.handleWidth === 0) {
+    pen.strokeStyle = 'rgba(28,36,48,0.75)';
+    pen.lineWidth = 5;
+    line(pen, 0, y(0), 0, y(picture.size.side));
+    line(pen, WIDTH, y(0), WIDTH, y(picture.size.side));
+  }
+  if (zones.glance) {
+    pen.strokeStyle = '#0C6764';
+    pen.lineWidth = 4;
+    pen.setLineDash([18, 14]);
+    for (const azimuth of zones.glance) {
+      const at = ((x(azimuth) % WIDTH) + WIDTH) % WIDTH;
+      line(pen, at, y(0), at, y(picture.size.side));
+    }
+    pen.setLineDash([]);
+  }
+  if (art.ringed) paintRing(pen, art.ringed, x, y);
+}
+
+function paintZones(
+  pen: CanvasRenderingContext2D,
+  { picture, zones }: BlankArt,
+  x: (a: number) => number,
+  y: (s: number) => number,
+): void {
+  const side = picture.size.side;
+  const hatch = (px: number, py: number, width: number, high: number, colour: string): void => {
+    pen.save();
+    pen.beginPath();
+    pen.rect(px, py, width, high);
+    pen.clip();
+    pen.strokeStyle = colour;
+    pen.lineWidth = 3;
+    for (let at = px - high; at < px + width; at += 26) line(pen, at, py + high, at + high, py);
+    pen.restore();
+  };
+  if (zones.rim > 0.2) {
+    hatch(0, y(0), WIDTH, y(zones.rim) - y(0), 'rgba(165,58,41,0.42)');
+    pen.strokeStyle = 'rgba(165,58,41,0.8)';
+    pen.lineWidth = 3.5;
+    pen.setLineDash([14, 10]);
+    line(pen, 0, y(zones.rim), WIDTH, y(zones.rim));
+    pen.setLineDash([]);
+  }
+  if (zones.base > 0.2) hatch(0, y(side - zones.base), WIDTH, y(side) - y(side - zones.base), 'rgba(165,58,41,0.42)');
+  if (zones.handle > 0) {
+    const half = (zones.handleWidth / 2 + zones.handle) / picture.meanRadius;
+    hatch(x(Math.PI - half), y(0), WIDTH - x(Math.PI - half), y(side) - y(0), 'rgba(91,100,113,0.45)');
+    hatch(0, y(0), x(-Math.PI + half), y(side) - y(0), 'rgba(91,100,113,0.45)');
+  }
+}
+
+function paintRing(
+  pen: CanvasRenderingContext2D,
+  place: Place,
+  x: (a: number) => number,
+  y: (s: number) => number,
+): void {
+  pen.strokeStyle = '#A53A29';
+  pen.lineWidth = 6;
+  pen.lineCap = 'round';
+  pen.setLineDash([4, 14]);
+  const width = Math.max(30, x(place.azimuths[1]) - x(place.azimuths[0]));
+  const high = Math.max(30, y(place.slants[1]) - y(place.slants[0]));
+  for (const turn of [-WIDTH, 0, WIDTH])
+    pen.strokeRect(x(place.azimuths[0]) + turn - 10, y(place.slants[0]) - 10, width + 20, high + 20);
+  pen.setLineDash([]);
+}
+
+function line(pen: CanvasRenderingContext2D, ax: number, ay: number, bx: number, by: number): void {
+  pen.beginPath();
+  pen.moveTo(ax, ay);
+  pen.lineTo(bx, by);
+  pen.stroke();
+}

@@ -1,0 +1,144 @@
+import { FORMAT_VERSION, newShelfBlank, type Backup, type Project } from '@mivet/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { demoProjects, demoShelf } from '../demo/demo.ts';
+
+const kept = vi.hoisted(() => ({ projects: new Map<string, unknown>(), shelf: new Map<string, unknown>() }));
+vi.mock('../data/database.ts', () => ({
+  readProjects: async () => ({ projects: [...kept.projects.values()], unreadable: 0 }),
+  readShelf: async () => [...kept.shelf.values()],
+  writeProject: async (p: Project) => (kept.projects.set(p.id, p), { ok: true, revision: 1 }),
+  writeAll: async (projects: Project[], shelf: { blank: { id: string } }[]) => {
+    projects.forEach((p) => kept.projects.set(p.id, p));
+    shelf.forEach((b) => kept.shelf.set(b.blank.id, b));
+  },
+  deleteProject: async (id: string) => kept.projects.delete(id),
+  deleteShelfBlank: async (id: string) => kept.shelf.delete(id),
+}));
+
+import { useLibrary } from '../stores/library.ts';
+import { takeIn } from './useDroppedFile.ts';
+
+const at = '2026-05-04T10:00:00.000Z';
+const [tumbler, mug] = demoProjects(at) as [Project, Project];
+const file = (content: unknown, name = 'file.json'): File =>
+  new File([typeof content === 'string' ? content : JSON.stringify(content)], name);
+
+beforeEach(async () => {
+  kept.projects.clear();
+  kept.shelf.clear();
+  setActivePinia(createPinia());
+  await useLibrary().load();
+});
+
+describe('files that are dropped on the page', () => {
+  it('bring a project in, and beside its namesake a second time', async () => {
+    expect(await takeIn(file(tumbler))).toBe('“Stroke seat’s tumbler” is among your projects.');
+    expect(await takeIn(file(tumbler))).toBe('“Stroke seat’s tumbler (from file)” is among your projects.');
+    const { projects } = useLibrary();
+    expect(projects).toHaveLength(2);
+    expect(new Set(projects.map((p) => p.id)).size).toBe(2);
+    expect(kept.projects.get('demo-tumbler')).toEqual(tumbler);
+  });
+
+  it('put a blank on the shelf as it was saved, once however often', async () => {
+    const priced = demoShelf(at).map((entry) => ({ ...entry, price: 4.5 }));
+    for (const entry of [...priced, ...priced]) expect(await takeIn(file(entry))).toContain('is on the shelf');
+    expect(useLibrary().shelf).toHaveLength(4);
+    expect(kept.shelf.get('demo-crew-mug')).toEqual(priced[0]);
+  });
+
+  it('put the lines of a table on the shelf and speak of those that are left out', async () => {
+    const table = 'name,rim girth,side\nMug,258,92\nOdd,long,92\nGlass,21 cm,120\n';
+    expect(await takeIn(file(table, 'Blanks.CSV'))).toMatch(
+      /^Blanks\.CSV: 2 blanks on the shelf\. Line 3: rim girth: “long” is not a length/,
+    );
+    expect(useLibrary().shelf.map((b) => b.blank.name)).toEqual(['Mug', 'Glass']);
+    expect(await takeIn(file('a,b\n1,2', 'other.csv'))).toContain('nothing was taken in');
+  });
+
+  it('bring a whole backup back over what has the same id, and leave the rest', async () => {
+    await useLibrary().addProject({ ...mug, name: 'Changed since' });
+    await useLibrary().addProject({ ...mug, id: 'other', name: 'Another' });
+    const backup: Backup = {
+      format: 'mivet-backup',
+      version: FORMAT_VERSION,
+      writtenAt: at,
+      projects: [tumbler, mug],
+      shelf: [newShelfBlank(mug.blank, at)],
+    };
+    expect(await takeIn(file(backup))).toBe(
+      'Backup of 2026-05-04: 2 projects and 1 blank are back. Others were left as they were.',
+    );
+    const names = useLibrary()
+      .projects.map((p) => p.name)
+      .sort();
+    expect(names).toEqual(['Another', 'Crew mug, bow seat', 'Stroke seat’s tumbler']);
+  });
+
+  it('are refused in words when they are something else, and nothing changes', async () => {
+    await useLibrary().addProject(mug);
+    const cases: [File, RegExp][] = [
+      [file('<svg/>', 'art.svg'), /^art\.svg: .+Nothing was changed\.$/],
+      [file('{"format":"mivet-project","version":99}'), /newer/],
+      [file({ ...tumbler, items: 'none' }), /Nothing was changed\.$/],
+      [file(''), /Nothing was changed\.$/],
+    ];
+    for (const [dropped, words] of cases) expect(await takeIn(dropped)).toMatch(words);
+    const huge = file('x');
+    Object.defineProperty(huge, 'size', { value: 61_000_000 });
+    expect(await takeIn(huge)).toContain('too large');
+    expect(useLibrary().projects.map((p) => p.id)).toEqual(['demo-mug']);
+  });
+});
+
+describe('the shelf', () => {
+  it('keeps price and picture when a blank is measured anew', async () => {
+    const library = useLibrary();
+    const [entry] = demoShelf(at);
+    await library.keepShelf([{ ...entry!, price: 6, photo: 'data:image/png;base64,AA==' }]);
+    await library.keepBlank({ ...entry!.blank, handleWidthMm: 25 });
+    expect(library.shelf).toHaveLength(1);
+    expect(library.shelf[0]).toMatchObject({
+      price: 6,
+      photo: 'data:image/png;base64,AA==',
+      blank: { handleWidthMm: 25 },
+    });
+  });
+
+  it('shares readings among the colours of one cup, but not with a copy', async () => {
+    const library = useLibrary();
+    const entry = demoShelf(at)[1]!;
+    await library.keepShelf([entry]);
+    const red = await library.copyBlank(entry, 'colour');
+    const redder = await library.copyBlank(red, 'colour');
+    const copy = await library.copyBlank(entry, 'copy');
+    expect([red.blank.name, redder.blank.name, copy.blank.name]).toEqual([
+      'Steel tumbler, other colour',
+      'Steel tumbler, other colour 2',
+      'Steel tumbler (copy)',
+    ]);
+    const readings = {
+      ...entry.blank.readings,
+      side: { how: 'ruler', thicknessMm: 0, takes: [{ typed: '170', mm: 170 }] },
+    } as const;
+    await library.keepBlank({ ...redder.blank, readings, colour: '#AA0000' });
+    const side = (id: string) => library.shelf.find((b) => b.blank.id === id)!.blank.readings.side!.takes[0]!.mm;
+    expect([entry, red, redder, copy].map((b) => side(b.blank.id))).toEqual([170, 170, 170, 168]);
+    expect(library.shelf.find((b) => b.blank.id === entry.blank.id)!.blank.colour).toBe(entry.blank.colour);
+  });
+});
+
+describe('the library', () => {
+  it('lists the project changed last first, and forgets what is removed', async () => {
+    const library = useLibrary();
+    await library.bringIn([{ ...tumbler, changedAt: '2026-01-01T00:00:00.000Z' }, mug], demoShelf(at));
+    expect(library.projects.map((p) => p.id)).toEqual(['demo-mug', 'demo-tumbler']);
+    library.noteProject(tumbler);
+    expect(library.projects.map((p) => p.id)).toEqual(['demo-tumbler', 'demo-mug']);
+    await library.removeProject('demo-mug');
+    expect([...kept.projects.keys()]).toEqual(['demo-tumbler']);
+    await library.removeBlank('demo-crew-mug');
+    expect(library.shelf.map((b) => b.blank.id)).not.toContain('demo-crew-mug');
+  });
+});

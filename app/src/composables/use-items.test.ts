@@ -1,0 +1,121 @@
+import { newBlank, newProject } from '@mivet/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+vi.mock('../workers/core-client.ts', () => ({ askCore: () => new Promise(() => undefined) }));
+vi.mock('../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+}));
+
+import { useProject } from '../stores/project.ts';
+import { usePicture } from '../stores/picture.ts';
+import { useView } from '../stores/view.ts';
+import type { GoodPicture } from '../workers/protocol.ts';
+import { useItemDrag } from './useItemDrag.ts';
+import { useItems } from './useItems.ts';
+
+beforeEach(() => {
+  setActivePinia(createPinia());
+  useProject().doc = newProject('p', 'Test', newBlank('b', 'straight', 'Mug'), null, '');
+});
+
+const names = (): string[] => useProject().doc!.items.map((i) => (i.type === 'text' ? i.text : i.motif));
+
+describe('useItems', () => {
+  it('places words and motifs on top, selected, in the film used last', () => {
+    const items = useItems();
+    items.addText('Cox');
+    items.change('Change the film', (i) => ({ ...i, film: 'ensign' }));
+    items.addMotif('wave');
+    expect(names()).toEqual(['Cox', 'wave']);
+    expect(items.selected()).toMatchObject({ type: 'motif', film: 'ensign', repeat: { mode: 'joined' } });
+  });
+
+  it('moves things up and down the film stack, but not past its ends', () => {
+    const items = useItems();
+    items.addText('A');
+    items.addText('B');
+    const [a] = useProject().doc!.items;
+    items.reorder(a!.id, 1);
+    expect(names()).toEqual(['B', 'A']);
+    const before = useProject().past.length;
+    items.reorder(a!.id, 1);
+    expect(names()).toEqual(['B', 'A']);
+    expect(useProject().past).toHaveLength(before);
+  });
+
+  it('puts another one round the blank', () => {
+    const items = useItems();
+    items.addText('A');
+    items.anotherRound();
+    items.anotherRound();
+    expect(items.selected()!.repeat).toEqual({ mode: 'spaced', count: 3 });
+  });
+
+  it('makes a second one beside the first and takes one away', () => {
+    const items = useItems();
+    items.addText('A');
+    items.duplicate();
+    expect(useProject().doc!.items.map((i) => i.placement.angleDeg)).toEqual([0, 30]);
+    items.removeSelected();
+    expect(names()).toEqual(['A']);
+    expect(useView().selectedId).toBeNull();
+    items.removeSelected();
+    expect(names()).toEqual(['A']);
+  });
+
+  it('nudges by millimetres of the girth where the item is', () => {
+    const items = useItems();
+    expect(items.nudge(1, 0)).toBe(false);
+    items.addText('A');
+    const id = useView().selectedId!;
+    usePicture().good = {
+      meanRadius: 40,
+      template: { cone: { girthRim: 276, girthBase: 214, side: 168 } },
+      items: [{ itemId: id, slant: 84 }],
+    } as unknown as GoodPicture;
+    expect(items.nudge(2.45, 3)).toBe(true);
+    // Half way down the girth is 245 mm: 2.45 mm are 3.6°.
+    expect(items.selected()!.placement).toMatchObject({ facing: 'angle', mm: 3 });
+    expect(items.selected()!.placement.angleDeg).toBeCloseTo(3.6, 9);
+  });
+});
+
+describe('useItemDrag', () => {
+  function start(): ReturnType<typeof useItemDrag> {
+    useItems().addText('A');
+    usePicture().good = { meanRadius: 40 } as GoodPicture;
+    const drag = useItemDrag();
+    drag.start(useView().selectedId!, { azimuth: 0.1, slant: 50 });
+    return drag;
+  }
+  const placement = () => useProject().doc!.items[0]!.placement;
+
+  it('keeps to the front until it is pulled away', () => {
+    const drag = start();
+    drag.move({ azimuth: 0.13, slant: 62 });
+    expect(placement()).toMatchObject({ facing: 'front', mm: 12 });
+    drag.move({ azimuth: 0.6, slant: 62 });
+    expect(placement()).toMatchObject({ facing: 'angle' });
+    expect(placement().angleDeg).toBeCloseTo((0.5 * 180) / Math.PI, 9);
+    drag.end();
+    expect(useProject().past.map((s) => s.label)).toEqual(['Place words', 'Move']);
+  });
+
+  it('comes to rest on the front again and goes the short way over the seam', () => {
+    const drag = start();
+    drag.move({ azimuth: 0.6, slant: 50 });
+    drag.end();
+    const again = useItemDrag();
+    again.start(useView().selectedId!, { azimuth: 0.6, slant: 50 });
+    again.move({ azimuth: 0.11, slant: 50 });
+    expect(placement()).toMatchObject({ facing: 'front', angleDeg: 0 });
+    again.end();
+    const over = useItemDrag();
+    over.start(useView().selectedId!, { azimuth: 3.1, slant: 50 });
+    over.move({ azimuth: -3.1, slant: 50 });
+    expect(placement().angleDeg).toBeCloseTo(((2 * Math.PI - 6.2) * 180) / Math.PI, 6);
+  });
+});

@@ -1,0 +1,57 @@
+import { ref, type Ref } from 'vue';
+import { fileNameOf, openPdf, saveFile, saveZip } from '../data/save-file.ts';
+import { useProject } from '../stores/project.ts';
+import { useSettings } from '../stores/settings.ts';
+import type { FileKind } from '../workers/protocol.ts';
+import { askCore } from '../workers/core-client.ts';
+
+/** Writing files of the open project: worked out in the worker, handed to the browser, told in words. */
+export function useFiles(): {
+  busy: Ref<boolean>;
+  said: Ref<string | null>;
+  print: (kind: FileKind, withPieces?: boolean) => Promise<void>;
+  save: (kind: FileKind, only?: string) => Promise<void>;
+} {
+  const project = useProject();
+  const settings = useSettings();
+  const busy = ref(false);
+  const said = ref<string | null>(null);
+
+  async function make(kind: FileKind, withPieces = true): ReturnType<typeof askCore<'files'>> {
+    const { unit, paper } = settings;
+    return askCore('files', { project: project.doc!, unit, paper, kind, withPieces });
+  }
+  async function run(work: () => Promise<string>): Promise<void> {
+    busy.value = true;
+    said.value = null;
+    try {
+      said.value = await work();
+    } catch (problem) {
+      said.value = `Nothing was written: ${problem instanceof Error ? problem.message : String(problem)}`;
+    }
+    busy.value = false;
+  }
+  const base = (): string => fileNameOf(project.doc!.name);
+
+  return {
+    busy,
+    said,
+    print: (kind, withPieces = true) =>
+      run(async () => {
+        const [file] = await make(kind, withPieces);
+        openPdf(`${base()}-${file!.name}`, file!.content as Uint8Array);
+        return 'Opened for printing. Print at 100 %.';
+      }),
+    save: (kind, only) =>
+      run(async () => {
+        const made = await make(kind);
+        const files = only ? made.filter((f) => f.name === only) : made;
+        if (files.length === 0) return 'There is nothing to cut yet: place some artwork first.';
+        if (files.length === 1) saveFile(`${base()}-${files[0]!.name}`, files[0]!.content);
+        else saveZip(`${base()}.zip`, files);
+        return files.length === 1
+          ? `Written: ${base()}-${files[0]!.name}`
+          : `Written: ${base()}.zip with ${files.length} files`;
+      }),
+  };
+}

@@ -1,0 +1,24 @@
+import { newProject, type Blank, type Project } from '@mivet/core';
+import type { ProjectPicture } from '../workers/protocol.ts';
+import { askCore } from '../workers/core-client.ts';
+
+const kept = new Map<string, { stamp: string; picture: Promise<ProjectPicture> }>();
+
+function keep(key: string, stamp: string, make: () => Promise<ProjectPicture>): Promise<ProjectPicture> {
+  const have = kept.get(key);
+  if (have?.stamp === stamp) return have.picture;
+  const picture = make();
+  kept.set(key, { stamp, picture });
+  return picture;
+}
+
+/** Picture of a project for a list; worked out once for each state of it. */
+export function pictureForList(project: Project): Promise<ProjectPicture> {
+  return keep(project.id, project.changedAt, () => askCore('examine', { project, unit: 'mm' }));
+}
+
+/** Picture of a bare blank for a list. */
+export function pictureOfBlank(blank: Blank, changedAt: string): Promise<ProjectPicture> {
+  const project = newProject(`shelf:${blank.id}`, blank.name, blank, null, changedAt);
+  return keep(project.id, changedAt, () => askCore('examine', { project, unit: 'mm' }));
+}

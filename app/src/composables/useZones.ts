@@ -1,0 +1,36 @@
+import { glanceHalfAngle, zonesOfBlank } from '@mivet/core';
+import { computed, type ComputedRef } from 'vue';
+import { usePicture } from '../stores/picture.ts';
+import { useProject } from '../stores/project.ts';
+import { useView } from '../stores/view.ts';
+
+/** What is drawn over both pictures: zones in mm, lines as azimuths. */
+export interface DrawnZones {
+  readonly rim: number;
+  readonly base: number;
+  readonly handle: number;
+  readonly handleWidth: number;
+  readonly seam: boolean;
+  /** Azimuths of the edges of one glance, or null when hidden. */
+  readonly glance: readonly [number, number] | null;
+}
+
+/** Zones of the open project as the views draw them. */
+export function useZones(): ComputedRef<DrawnZones> {
+  const project = useProject();
+  const picture = usePicture();
+  const view = useView();
+  return computed(() => {
+    const blank = project.doc!.blank;
+    const zones = view.showZones ? zonesOfBlank(blank) : { rim: 0, base: 0, handle: 0 };
+    const selected = picture.good?.items.find((i) => i.itemId === view.selectedId);
+    const centre = selected?.azimuth ?? 0;
+    const half = glanceHalfAngle(picture.good?.meanRadius ?? 40);
+    return {
+      ...zones,
+      handleWidth: blank.handleWidthMm,
+      seam: view.showSeam,
+      glance: view.showGlance ? ([centre - half, centre + half] as const) : null,
+    };
+  });
+}

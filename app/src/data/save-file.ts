@@ -1,0 +1,48 @@
+import type { JobFile } from '@mivet/core';
+import { zipSync, strToU8 } from 'fflate';
+
+const TYPES: { readonly [ending: string]: string } = {
+  svg: 'image/svg+xml',
+  pdf: 'application/pdf',
+  json: 'application/json',
+  zip: 'application/zip',
+  dxf: 'image/vnd.dxf',
+  csv: 'text/csv',
+};
+
+/** Hands a file to the browser to save. */
+export function saveFile(name: string, content: string | Uint8Array): void {
+  const type = TYPES[name.split('.').at(-1) ?? ''] ?? 'application/octet-stream';
+  const url = URL.createObjectURL(new Blob([content as BlobPart], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** Hands several files over as one ZIP. */
+export function saveZip(name: string, files: readonly JobFile[]): void {
+  const entries = files.map((f) => [f.name, typeof f.content === 'string' ? strToU8(f.content) : f.content] as const);
+  saveFile(name, zipSync(Object.fromEntries(entries)));
+}
+
+/** A project's name as a file name: letters, digits and dashes. */
+export function fileNameOf(name: string): string {
+  return (
+    name
+      .normalize('NFKD')
+      .replace(/[^\w\s-]/g, '')
+      .trim()
+      .replace(/[\s_]+/g, '-')
+      .toLowerCase()
+      .slice(0, 60) || 'project'
+  );
+}
+
+/** Opens a PDF in a new tab for printing; saves it where the browser blocks that. */
+export function openPdf(name: string, content: Uint8Array): void {
+  const url = URL.createObjectURL(new Blob([content as BlobPart], { type: 'application/pdf' }));
+  if (!window.open(url, '_blank')) saveFile(name, content);
+  setTimeout(() => URL.revokeObjectURL(url), 60_000);
+}

@@ -1,0 +1,31 @@
+import { checkDocument, examineProject, openFindings } from '@mivet/core';
+import { describe, expect, it } from 'vitest';
+import { testFonts } from '../../../core/test/fonts.ts';
+import { demoProjects, demoShelf } from './demo.ts';
+
+describe('the demo', () => {
+  it('fits the format', () => {
+    for (const document of [...demoProjects('2026-09-01T09:00:00.000Z'), ...demoShelf('2026-09-01T09:00:00.000Z')])
+      expect(checkDocument(document)).toMatchObject({ ok: true });
+  });
+
+  it('is ready to cut: nothing that fails and nothing left to look at', () => {
+    for (const project of demoProjects('')) {
+      const examined = examineProject(project, testFonts);
+      if (!examined.ok) throw new Error(`${project.name}: ${examined.problem.code}`);
+      expect(
+        openFindings(examined.findings).map((f) => f.finding.id),
+        project.name,
+      ).toEqual([]);
+      expect(examined.sheet.plan.loads).toHaveLength(1);
+    }
+  });
+
+  it('keeps what was accepted only while its numbers stand', () => {
+    const [tumbler] = demoProjects('');
+    const butt = { ...tumbler!, seam: { lapMm: 0 } };
+    const examined = examineProject(butt, testFonts);
+    if (!examined.ok) throw new Error(examined.problem.code);
+    expect(openFindings(examined.findings).map((f) => f.finding.code)).toContain('seam-cut');
+  });
+});

@@ -1,0 +1,14 @@
+import '@fontsource/atkinson-hyperlegible-next/400.css';
+import '@fontsource/atkinson-hyperlegible-next/600.css';
+import '@fontsource/atkinson-hyperlegible-next/700.css';
+import '@fontsource/barlow-condensed/500.css';
+import '@fontsource/barlow-condensed/600.css';
+import './theme/theme.scss';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { router } from './router/index.ts';
+import { warmCore } from './workers/core-client.ts';
+
+warmCore();
+createApp(App).use(createPinia()).use(router).mount('#app');

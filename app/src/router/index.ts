@@ -1,0 +1,30 @@
+import { createRouter, createWebHistory } from 'vue-router';
+
+/** The seven stops of a project, in the order of the strip. */
+export const STOPS = ['measure', 'flat', 'artwork', 'proof', 'cut', 'bench', 'log'] as const;
+export type Stop = (typeof STOPS)[number];
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'projects', component: () => import('../views/ProjectsView.vue'), meta: { title: 'Projects' } },
+    { path: '/shelf', name: 'shelf', component: () => import('../views/ShelfView.vue'), meta: { title: 'Shelf' } },
+    { path: '/my-way', name: 'my-way', component: () => import('../views/MyWayView.vue'), meta: { title: 'My way' } },
+    {
+      path: `/project/:id/:stop(${STOPS.join('|')})`,
+      name: 'project',
+      component: () => import('../views/ProjectView.vue'),
+      props: true,
+    },
+    {
+      path: '/project/:id',
+      redirect: (to) => ({ name: 'project', params: { id: to.params['id'] as string, stop: 'measure' } }),
+    },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+});
+
+router.afterEach((to) => {
+  const title = to.meta['title'];
+  document.title = typeof title === 'string' ? `${title} · Mivet` : 'Mivet';
+});

@@ -1,0 +1,216 @@
+import { newBlank, newProject, type Project } from '@mivet/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+
+/** A database in memory that behaves as the real one does about revisions. */
+const kept = vi.hoisted(() => ({
+  rows: new Map<string, { id: string; revision: number; document: unknown }>(),
+  full: false,
+  held: null as Promise<void> | null,
+  snapshots: 0,
+}));
+vi.mock('../data/database.ts', () => ({
+  readProject: async (id: string) => kept.rows.get(id) ?? null,
+  writeProject: async (document: { id: string }, revision: number) => {
+    await kept.held;
+    if (kept.full) throw new Error('QuotaExceededError');
+    const now = kept.rows.get(document.id);
+    if (now && now.revision !== revision) return { ok: false, why: 'changed-elsewhere' };
+    kept.rows.set(document.id, { id: document.id, revision: revision + 1, document });
+    return { ok: true, revision: revision + 1 };
+  },
+  writeSnapshot: async () => {
+    kept.snapshots += 1;
+  },
+}));
+
+import { useProject } from './project.ts';
+
+const start: Project = newProject('p1', 'Oars', newBlank('b', 'straight', 'Mug'), null, '2026-01-01T10:00:00.000Z');
+const rename =
+  (name: string) =>
+  (p: Project): Project => ({ ...p, name });
+
+beforeEach(() => {
+  setActivePinia(createPinia());
+  kept.rows.clear();
+  kept.rows.set('p1', { id: 'p1', revision: 1, document: start });
+  kept.full = false;
+  kept.held = null;
+  kept.snapshots = 0;
+});
+
+async function opened() {
+  const store = useProject();
+  await store.open('p1');
+  return store;
+}
+
+describe('the open project', () => {
+  it('goes back and forth through its changes', async () => {
+    const store = await opened();
+    store.edit('Rename', rename('A'));
+    store.edit('Rename', rename('B'));
+    store.undo();
+    expect(store.doc!.name).toBe('A');
+    store.undo();
+    expect(store.doc!.name).toBe('Oars');
+    expect(store.canUndo).toBe(false);
+    store.redo();
+    store.redo();
+    expect(store.doc!.name).toBe('B');
+    expect(store.canRedo).toBe(false);
+    store.undo();
+    store.edit('Rename', rename('C'));
+    expect(store.canRedo).toBe(false);
+  });
+
+  it('makes one step of what is typed in one go', async () => {
+    const store = await opened();
+    for (const name of ['O', 'Oa', 'Oar']) store.edit('Rename', rename(name), 'rename');
+    expect(store.past).toHaveLength(1);
+    store.edit('Lap', (p) => ({ ...p, seam: { lapMm: 1 } }), 'lap');
+    expect(store.past).toHaveLength(2);
+    store.undo();
+    store.undo();
+    expect(store.doc!.name).toBe('Oars');
+  });
+
+  it('counts a change that changes nothing as none', async () => {
+    const store = await opened();
+    store.edit('Nothing', (p) => p);
+    expect(store.canUndo).toBe(false);
+  });
+
+  it('shows a drag as it goes and keeps it as one step', async () => {
+    const store = await opened();
+    for (const lapMm of [1, 2, 3]) store.preview((p) => ({ ...p, seam: { lapMm } }));
+    expect(store.doc!.seam.lapMm).toBe(3);
+    expect(store.past).toHaveLength(0);
+    store.settle('Move');
+    expect(store.past.map((s) => s.label)).toEqual(['Move']);
+    store.undo();
+    expect(store.doc!.seam.lapMm).toBe(0);
+  });
+
+  it('saves what was changed, once it is asked to', async () => {
+    const store = await opened();
+    store.edit('Rename', rename('Kept'));
+    expect(store.saveState).toBe('saving');
+    await store.flush();
+    expect(store.saveState).toBe('saved');
+    expect((kept.rows.get('p1')!.document as Project).name).toBe('Kept');
+    expect(kept.rows.get('p1')!.revision).toBe(2);
+    expect(kept.snapshots).toBe(1);
+    await store.flush();
+    expect(kept.rows.get('p1')!.revision).toBe(2);
+  });
+
+  it('never overwrites what another tab saved, and lets the person choose', async () => {
+    const store = await opened();
+    const theirs = { ...start, name: 'Theirs' };
+    kept.rows.set('p1', { id: 'p1', revision: 5, document: theirs });
+    store.edit('Rename', rename('Mine'));
+    await store.flush();
+    expect(store.saveState).toBe('conflict');
+    expect((kept.rows.get('p1')!.document as Project).name).toBe('Theirs');
+    await store.takeTheirs();
+    expect(store.doc!.name).toBe('Theirs');
+    store.undo();
+    expect(store.doc!.name).toBe('Mine');
+    await store.flush();
+    expect((kept.rows.get('p1')!.document as Project).name).toBe('Mine');
+  });
+
+  it('can keep what is here after a conflict, with the other version as a copy', async () => {
+    const store = await opened();
+    kept.rows.set('p1', { id: 'p1', revision: 5, document: { ...start, name: 'Theirs' } });
+    store.edit('Rename', rename('Mine'));
+    await store.flush();
+    await store.keepMine();
+    expect(kept.snapshots).toBeGreaterThanOrEqual(1);
+    expect((kept.rows.get('p1')!.document as Project).name).toBe('Mine');
+    expect(store.saveState).toBe('saved');
+  });
+
+  it('says so when nothing can be written, and saves once it can', async () => {
+    const store = await opened();
+    kept.full = true;
+    store.edit('Rename', rename('Large'));
+    await store.flush();
+    expect(store.saveState).toBe('refused');
+    expect(store.doc!.name).toBe('Large');
+    kept.full = false;
+    store.edit('Rename', rename('Larger'));
+    await store.flush();
+    expect((kept.rows.get('p1')!.document as Project).name).toBe('Larger');
+  });
+
+  it('takes up a change that the page was left with before it could be saved', async () => {
+    // Its own project: the stores of the cases above are still listening.
+    const row = { id: 'p9', revision: 1, document: { ...start, id: 'p9' } };
+    kept.rows.set('p9', row);
+    const store = useProject();
+    await store.open('p9');
+    store.edit('Rename', rename('Just typed'));
+    window.dispatchEvent(new Event('pagehide'));
+    const journal = JSON.parse(localStorage.getItem('mivet-unsaved-p9')!);
+    expect(journal).toMatchObject({ revision: 1, document: { name: 'Just typed' } });
+    // The save of the page that was left never arrived.
+    kept.rows.set('p9', row);
+    localStorage.setItem('mivet-unsaved-p9', JSON.stringify(journal));
+    setActivePinia(createPinia());
+    const again = useProject();
+    await again.open('p9');
+    expect(again.doc!.name).toBe('Just typed');
+    expect(localStorage.getItem('mivet-unsaved-p9')).toBeNull();
+    await again.flush();
+    expect((kept.rows.get('p9')!.document as Project).name).toBe('Just typed');
+  });
+
+  it('writes down a change whose save is still under way when the page is left', async () => {
+    const row = { id: 'p8', revision: 1, document: { ...start, id: 'p8' } };
+    kept.rows.set('p8', row);
+    const store = useProject();
+    await store.open('p8');
+    store.edit('Rename', rename('Half saved'));
+    let arrive = (): void => undefined;
+    kept.held = new Promise((done) => (arrive = done));
+    const saving = store.flush();
+    window.dispatchEvent(new Event('pagehide'));
+    const journal = JSON.parse(localStorage.getItem('mivet-unsaved-p8')!);
+    expect(journal).toMatchObject({ revision: 1, document: { name: 'Half saved' } });
+    arrive();
+    await saving;
+
+    // The save came through: what was written down is the same and is forgotten.
+    localStorage.setItem('mivet-unsaved-p8', JSON.stringify(journal));
+    setActivePinia(createPinia());
+    const again = useProject();
+    const copies = kept.snapshots;
+    await again.open('p8');
+    expect(again.doc!.name).toBe('Half saved');
+    expect(again.saveState).toBe('saved');
+    expect(kept.snapshots).toBe(copies);
+  });
+
+  it('keeps such a change as a copy when someone saved over it since', async () => {
+    localStorage.setItem(
+      'mivet-unsaved-p1',
+      JSON.stringify({ revision: 0, document: { ...start, name: 'Old', changedAt: '2026-01-02T10:00:00.000Z' } }),
+    );
+    const store = await opened();
+    expect(store.doc!.name).toBe('Oars');
+    expect(kept.snapshots).toBe(1);
+    localStorage.setItem('mivet-unsaved-p2', '{"revision":"x"');
+    await store.open('p2');
+    expect(store.missing).toBe(true);
+  });
+
+  it('knows a project that is not here', async () => {
+    const store = useProject();
+    await store.open('nowhere');
+    expect(store.missing).toBe(true);
+    expect(store.doc).toBeNull();
+  });
+});

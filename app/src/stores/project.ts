@@ -1,0 +1,243 @@
+import type { Project } from '@mivet/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import * as database from '../data/database.ts';
+import { takeJournal, writeJournal } from '../data/journal.ts';
+import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { useLibrary } from './library.ts';
+
+/** ms from a change to its save; even on a slow machine that draws at the same time the write ends inside a second. */
+const SAVE_AFTER_MS = 100;
+/** ms within which changes of one kind (typing in one field) make one step of undo. */
+const MERGE_MS = 1200;
+/** ms between kept copies of a project that is being worked on. */
+const SNAPSHOT_MS = 10 * 60_000;
+const UNDO_STEPS = 200;
+
+interface Step {
+  readonly before: Project;
+  readonly label: string;
+}
+
+/** What the header says about saving. */
+export type SaveState = 'saved' | 'saving' | 'conflict' | 'refused';
+
+/**
+ * The open project: one document, replaced whole. Changes go through `edit`; undo keeps the documents themselves, which
+ * share all that did not change.
+ */
+export const useProject = defineStore('project', () => {
+  const doc = shallowRef<Project | null>(null);
+  const missing = ref(false);
+  const past = shallowRef<readonly Step[]>([]);
+  const future = shallowRef<readonly Step[]>([]);
+  const saveState = ref<SaveState>('saved');
+  const savedAt = ref<Date | null>(null);
+
+  let revision = 0;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  let writing: Promise<void> | null = null;
+  let unsaved = false;
+  let lastEdit = { kind: '', at: 0 };
+  let lastSnapshot = 0;
+  /** The document before a drag began; nothing is saved or put into history until it ends. */
+  let dragStart: Project | null = null;
+
+  const canUndo = computed(() => past.value.length > 0);
+  const canRedo = computed(() => future.value.length > 0);
+
+  async function open(id: string): Promise<void> {
+    if (doc.value?.id === id) return;
+    await flush();
+    doc.value = null;
+    past.value = [];
+    future.value = [];
+    missing.value = false;
+    saveState.value = 'saved';
+    savedAt.value = null;
+    const library = useLibrary();
+    const stored = await database.readProject(id).catch(() => null);
+    const found = stored?.document ?? library.projects.find((p) => p.id === id) ?? null;
+    revision = stored?.revision ?? 0;
+    missing.value = found === null;
+    doc.value = found;
+    if (found && stored) savedAt.value = new Date(found.changedAt);
+    lastSnapshot = 0;
+    await recover(id);
+  }
+
+  /** Takes up a change that the page was left with; one that someone saved over since is kept as a copy. */
+  async function recover(id: string): Promise<void> {
+    const left = takeJournal(id);
+    // The save that was under way when the page was left may have come through after all.
+    if (!left || !doc.value || left.document.changedAt === doc.value.changedAt) return;
+    if (left.revision === revision) replace(left.document);
+    else await database.writeSnapshot(left.document, left.document.changedAt);
+  }
+
+  function replace(next: Project): void {
+    doc.value = { ...next, changedAt: new Date().toISOString() };
+    unsaved = true;
+    if (saveState.value !== 'conflict') saveState.value = library().refused ? 'refused' : 'saving';
+    timer ??= setTimeout(() => void flush(), SAVE_AFTER_MS);
+  }
+
+  const library = (): ReturnType<typeof useLibrary> => useLibrary();
+
+  /**
+   * Changes the project and remembers how to go back.
+   *
+   * @param label what was done, for the undo button
+   * @param change from the project as it is
+   * @param kind changes of one kind close together make one step
+   */
+  function edit(label: string, change: (project: Project) => Project, kind = ''): void {
+    if (!doc.value) return;
+    const before = doc.value;
+    const next = change(before);
+    if (next === before) return;
+    const now = Date.now();
+    const merges = kind !== '' && kind === lastEdit.kind && now - lastEdit.at < MERGE_MS && past.value.length > 0;
+    if (!merges) past.value = [...past.value.slice(1 - UNDO_STEPS), { before, label }];
+    future.value = [];
+    lastEdit = { kind, at: now };
+    replace(next);
+  }
+
+  /** Shows a change while it is being dragged. */
+  function preview(change: (project: Project) => Project): void {
+    if (!doc.value) return;
+    dragStart ??= doc.value;
+    doc.value = change(dragStart);
+  }
+
+  /** Ends a drag: one step of undo, one save. */
+  function settle(label: string): void {
+    const start = dragStart;
+    const end = doc.value;
+    dragStart = null;
+    if (!start || !end || start === end) return;
+    doc.value = start;
+    edit(label, () => end);
+  }
+
+  function undo(): void {
+    const step = past.value.at(-1);
+    if (!step || !doc.value) return;
+    past.value = past.value.slice(0, -1);
+    future.value = [...future.value, { before: doc.value, label: step.label }];
+    lastEdit = { kind: '', at: 0 };
+    replace(step.before);
+  }
+
+  function redo(): void {
+    const step = future.value.at(-1);
+    if (!step || !doc.value) return;
+    future.value = future.value.slice(0, -1);
+    past.value = [...past.value, { before: doc.value, label: step.label }];
+    lastEdit = { kind: '', at: 0 };
+    replace(step.before);
+  }
+
+  /** Saves now what is not saved yet. */
+  async function flush(): Promise<void> {
+    if (timer) clearTimeout(timer);
+    timer = null;
+    await writing;
+    const now = doc.value;
+    if (!now || !unsaved || dragStart || saveState.value === 'conflict' || library().refused) return;
+    unsaved = false;
+    writing = save(now);
+    await writing;
+    writing = null;
+  }
+
+  async function save(now: Project): Promise<void> {
+    try {
+      const outcome = await database.writeProject(now, revision);
+      if (!outcome.ok) {
+        unsaved = true;
+        saveState.value = 'conflict';
+        return;
+      }
+      takeJournal(now.id);
+      revision = outcome.revision;
+      savedAt.value = new Date();
+      if (!unsaved) saveState.value = 'saved';
+      library().noteProject(now);
+      tellTabs({ kind: 'project-saved', id: now.id, revision });
+      if (Date.now() - lastSnapshot > SNAPSHOT_MS) {
+        lastSnapshot = Date.now();
+        // A kept copy is not worth holding up the next save for; one that fails is tried again with the next save.
+        database.writeSnapshot(now, now.changedAt).catch(() => (lastSnapshot = 0));
+      }
+    } catch {
+      unsaved = true;
+      saveState.value = 'refused';
+    }
+  }
+
+  /** After a conflict: takes what the other tab saved. Undo still leads back to what was here. */
+  async function takeTheirs(): Promise<void> {
+    const stored = doc.value ? await database.readProject(doc.value.id) : null;
+    if (!stored || !doc.value) return;
+    past.value = [...past.value, { before: doc.value, label: 'Take the other tab’s version' }];
+    revision = stored.revision;
+    unsaved = false;
+    doc.value = stored.document;
+    saveState.value = 'saved';
+  }
+
+  /** After a conflict: keeps what is here, over what the other tab saved (which stays as a copy). */
+  async function keepMine(): Promise<void> {
+    const stored = doc.value ? await database.readProject(doc.value.id) : null;
+    if (stored) await database.writeSnapshot(stored.document, new Date().toISOString());
+    revision = stored?.revision ?? 0;
+    saveState.value = 'saving';
+    unsaved = true;
+    await flush();
+  }
+
+  /** Goes back to a kept copy; undo leads back. */
+  function restore(copy: Project): void {
+    edit('Go back to a kept copy', () => copy);
+  }
+
+  hearTabs((news) => {
+    if (news.kind !== 'project-saved' || news.id !== doc.value?.id || news.revision === revision) return;
+    // Nothing of ours is waiting: simply show the newer one. Otherwise the person decides.
+    if (unsaved || dragStart) saveState.value = 'conflict';
+    else void takeTheirs();
+  });
+  /** The page may be gone in a moment: what is not on the disk yet is written down at once, then saved if there is time. */
+  function leave(): void {
+    if (doc.value && (unsaved || writing) && !dragStart && saveState.value !== 'conflict')
+      writeJournal({ revision, document: doc.value });
+    void flush();
+  }
+  addEventListener('pagehide', leave);
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') leave();
+  });
+
+  return {
+    doc,
+    missing,
+    saveState,
+    savedAt,
+    past,
+    future,
+    canUndo,
+    canRedo,
+    open,
+    edit,
+    preview,
+    settle,
+    undo,
+    redo,
+    flush,
+    takeTheirs,
+    keepMine,
+    restore,
+  };
+});

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { BOARDS, FORMAT_VERSION, type Backup } from '@mivet/core';
+import { ref } from 'vue';
+import ChoiceButtons from '../components/fields/ChoiceButtons.vue';
+import { takeIn } from '../composables/useDroppedFile.ts';
+import { saveFile } from '../data/save-file.ts';
+import { readProjects, readShelf } from '../data/database.ts';
+import { bringInDemo } from '../demo/offer-demo.ts';
+import { useSettings } from '../stores/settings.ts';
+
+const settings = useSettings();
+const said = ref<string | null>(null);
+const UNITS = [
+  { value: 'mm' as const, label: 'Millimetres' },
+  { value: 'in' as const, label: 'Inches' },
+];
+const THEMES = [
+  { value: 'light' as const, label: 'Daylight' },
+  { value: 'dim' as const, label: 'Evening' },
+  { value: 'system' as const, label: 'As the device' },
+];
+const PAPERS = [
+  { value: 'a4' as const, label: 'A4' },
+  { value: 'letter' as const, label: 'Letter' },
+];
+
+async function backup(): Promise<void> {
+  const { projects } = await readProjects();
+  const file: Backup = {
+    format: 'mivet-backup',
+    version: FORMAT_VERSION,
+    writtenAt: new Date().toISOString(),
+    projects,
+    shelf: await readShelf(),
+  };
+  saveFile(`mivet-backup-${file.writtenAt.slice(0, 10)}.json`, JSON.stringify(file));
+  said.value = `Written: ${projects.length} projects and ${file.shelf.length} blanks.`;
+}
+async function bringBack(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  if (file) said.value = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+  input.value = '';
+}
+async function demo(): Promise<void> {
+  await bringInDemo();
+  said.value = 'The rowing club’s projects and blanks are in.';
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>My way</h1>
+    <section>
+      <h2>How you work</h2>
+      <div class="row-line">
+        <span>Units</span
+        ><ChoiceButtons :value="settings.unit" :options="UNITS" label="Units" @choose="settings.unit = $event" />
+      </div>
+      <div class="row-line">
+        <span>Light</span
+        ><ChoiceButtons :value="settings.theme" :options="THEMES" label="Light" @choose="settings.theme = $event" />
+      </div>
+      <div class="row-line">
+        <span>Paper</span
+        ><ChoiceButtons :value="settings.paper" :options="PAPERS" label="Paper" @choose="settings.paper = $event" />
+      </div>
+      <div class="row-line">
+        <label for="my-board">Your cutter takes</label>
+        <select id="my-board" v-model="settings.boardId" class="form-select form-select-sm w-auto">
+          <option v-for="b in BOARDS" :key="b.id" :value="b.id">{{ b.label }}</option>
+        </select>
+      </div>
+    </section>
+    <section>
+      <h2>Backup</h2>
+      <p class="quiet">
+        Projects and blanks live in this browser only. A backup is one file with everything in it; bringing it back
+        replaces what has the same origin and leaves the rest.
+      </p>
+      <div class="d-flex flex-wrap gap-2">
+        <button type="button" class="btn btn-primary" @click="backup">Write a backup</button>
+        <label class="btn btn-outline-primary">
+          Bring a file back
+          <input type="file" accept=".json,application/json" class="visually-hidden" @change="bringBack" />
+        </label>
+        <button type="button" class="btn btn-outline-primary" @click="demo">Bring in the demo</button>
+      </div>
+      <p v-if="said" class="mt-3" role="status">{{ said }}</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  max-width: 720px;
+  margin: 0 auto;
+  padding: 1.75rem 1.5rem 3rem;
+}
+section {
+  margin-top: 1.75rem;
+}
+h2 {
+  margin-bottom: 0.5rem;
+}
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, watch } from 'vue';
+import { onBeforeRouteLeave, useRoute } from 'vue-router';
+import StopStrip from '../components/shell/StopStrip.vue';
+import TwinStage from '../components/stage/TwinStage.vue';
+import type { Stop } from '../router/index.ts';
+import { usePicture } from '../stores/picture.ts';
+import { useProject } from '../stores/project.ts';
+import { useView } from '../stores/view.ts';
+
+const props = defineProps<{ id: string; stop: Stop }>();
+const project = useProject();
+const view = useView();
+usePicture();
+const route = useRoute();
+
+const SLIPS = {
+  measure: defineAsyncComponent(() => import('../components/measure/MeasureSlip.vue')),
+  flat: defineAsyncComponent(() => import('../components/measure/FlatSlip.vue')),
+  artwork: defineAsyncComponent(() => import('../components/artwork/ArtworkSlip.vue')),
+  proof: defineAsyncComponent(() => import('../components/proof/ProofSlip.vue')),
+  cut: defineAsyncComponent(() => import('../components/cut/CutSlip.vue')),
+  bench: defineAsyncComponent(() => import('../components/bench/BenchSlip.vue')),
+  log: defineAsyncComponent(() => import('../components/log/LogSlip.vue')),
+};
+const CutStage = defineAsyncComponent(() => import('../components/cut/CutStage.vue'));
+const BenchStage = defineAsyncComponent(() => import('../components/bench/BenchStage.vue'));
+const twin = computed(() => props.stop !== 'cut' && props.stop !== 'bench');
+
+watch(
+  () => props.id,
+  (id) => {
+    view.selectedId = null;
+    view.ringed = null;
+    // A handle is seen best from a little to the side.
+    void project.open(id).then(() => (view.facing = (project.doc?.blank.handleWidthMm ?? 0) > 0 ? 0.7 : 0));
+  },
+  { immediate: true },
+);
+watch(
+  () => [project.doc?.name, props.stop] as const,
+  ([name, stop]) => {
+    if (name) document.title = `${name}, ${stop} · Mivet`;
+  },
+  { immediate: true },
+);
+onBeforeRouteLeave(async () => {
+  await project.flush();
+});
+</script>
+
+<template>
+  <div v-if="project.missing" class="gone">
+    <h1>This project is not here</h1>
+    <p>
+      It was deleted, or it was made in another browser. Projects live in the browser they were made in; a backup file
+      carries them over.
+    </p>
+    <RouterLink class="btn btn-primary" to="/">All projects</RouterLink>
+  </div>
+  <div v-else-if="project.doc" class="project">
+    <StopStrip :current="stop" />
+    <div class="work" :class="stop">
+      <div class="main">
+        <TwinStage
+          v-if="twin"
+          :dims="stop === 'flat'"
+          :editable="stop === 'artwork' || stop === 'proof'"
+          :seam="stop === 'artwork' || stop === 'proof'"
+        />
+        <CutStage v-else-if="stop === 'cut'" />
+        <BenchStage v-else />
+      </div>
+      <aside class="slip" :aria-label="`${String(route.params['stop'])} slip`">
+        <component :is="SLIPS[stop]" :key="stop" />
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.project {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+.work {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 320px;
+}
+.main {
+  min-width: 0;
+  min-height: 0;
+}
+.slip {
+  background: var(--slip);
+  border-left: 1px solid var(--hairline);
+  box-shadow: -1px 0 0 color-mix(in srgb, var(--hairline) 50%, transparent);
+  padding: 1.25rem 1.3rem 2rem;
+  overflow-y: auto;
+  overflow-x: hidden;
+}
+.gone {
+  max-width: 34rem;
+  margin: 4rem auto;
+  padding: 0 1.5rem;
+}
+@media (max-width: 760px) {
+  .work {
+    grid-template-columns: 1fr;
+    overflow: auto;
+    display: block;
+  }
+  .main {
+    height: 68vh;
+  }
+  .slip {
+    border-left: 0;
+    border-top: 1px solid var(--hairline);
+    overflow: visible;
+  }
+  .work.bench {
+    display: flex;
+    flex-direction: column;
+  }
+  .work.bench .main {
+    height: 100%;
+    flex: none;
+  }
+}
+</style>

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { newBlank, type BlankKind, type Project } from '@mivet/core';
+import { computed, onMounted, ref } from 'vue';
+import ProjectCard from '../components/projects/ProjectCard.vue';
+import ShelfCard from '../components/shelf/ShelfCard.vue';
+import { useGrowingList } from '../composables/useGrowingList.ts';
+import { useNewProject } from '../composables/useNewProject.ts';
+import { bringInDemo } from '../demo/offer-demo.ts';
+import { useLibrary } from '../stores/library.ts';
+import { useSettings } from '../stores/settings.ts';
+
+const library = useLibrary();
+const settings = useSettings();
+const { start } = useNewProject();
+const choosing = ref(false);
+const search = ref('');
+const shown = computed(() => {
+  const wanted = search.value.trim().toLowerCase();
+  return library.projects.filter((p) => `${p.name} ${p.blank.name}`.toLowerCase().includes(wanted));
+});
+const endOfList = ref<HTMLElement | null>(null);
+const { part, left, grow } = useGrowingList(() => shown.value, endOfList);
+/** The ones touched last; the rest are a step away. */
+const onShelf = computed(() => [...library.shelf].sort((a, b) => b.changedAt.localeCompare(a.changedAt)).slice(0, 9));
+const fresh = (kind: BlankKind): Promise<void> =>
+  start(
+    newBlank(crypto.randomUUID(), kind, kind === 'straight' ? 'Straight blank' : 'Tapered blank'),
+    null,
+    'New project',
+  );
+
+/** What opening a project will need is fetched while the list is being looked at. */
+onMounted(() =>
+  setTimeout(() => {
+    void import('./ProjectView.vue');
+    void import('../components/stage/BlankView.vue');
+    void import('../components/artwork/ArtworkSlip.vue');
+  }, 300),
+);
+
+async function duplicate(project: Project): Promise<void> {
+  const now = new Date().toISOString();
+  await library.addProject({
+    ...project,
+    id: crypto.randomUUID(),
+    name: `${project.name} (copy)`,
+    createdAt: now,
+    changedAt: now,
+    log: [],
+    bench: { doneSteps: [], waitsUntil: {} },
+  });
+}
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>Projects</h1>
+      <input
+        v-if="library.projects.length > 6"
+        v-model="search"
+        type="search"
+        class="form-control search"
+        placeholder="Find a project"
+        aria-label="Find a project"
+      />
+      <button
+        v-if="library.projects.length > 0"
+        type="button"
+        class="btn btn-primary"
+        :aria-expanded="choosing"
+        @click="choosing = !choosing"
+      >
+        New project
+      </button>
+    </header>
+    <p v-if="library.unreadable > 0" class="note-bar look">
+      {{ library.unreadable }} kept project{{ library.unreadable === 1 ? '' : 's' }} cannot be read by this version.
+      Nothing was deleted.
+    </p>
+
+    <section
+      v-if="choosing || (library.loaded && library.projects.length === 0)"
+      class="start"
+      aria-label="Start a project"
+    >
+      <h2>What do you have in your hand?</h2>
+      <template v-if="library.shelf.length > 0">
+        <p class="quiet">From your shelf</p>
+        <div class="grid shelf">
+          <ShelfCard
+            v-for="entry in onShelf"
+            :key="entry.blank.id"
+            :entry="entry"
+            :unit="settings.unit"
+            @use="start(entry.blank, entry.blank.id)"
+          />
+        </div>
+        <p v-if="library.shelf.length > onShelf.length" class="mt-3 mb-0">
+          <RouterLink :to="{ name: 'shelf' }">All {{ library.shelf.length }} on the shelf</RouterLink>
+        </p>
+        <p class="quiet mt-4">Or measure a fresh one</p>
+      </template>
+      <p v-else class="quiet">Measure it once; it goes on your shelf for next time.</p>
+      <div class="d-flex flex-wrap gap-2">
+        <button type="button" class="btn btn-outline-primary" @click="fresh('straight')">
+          Straight: a mug, a can-shaped glass
+        </button>
+        <button type="button" class="btn btn-outline-primary" @click="fresh('tapered')">
+          Tapered: a tumbler, a beaker
+        </button>
+      </div>
+      <p v-if="library.projects.length === 0" class="quiet mt-4">
+        Only looking?
+        <button type="button" class="btn btn-link" @click="bringInDemo()">
+          Bring in the rowing club’s mug and tumbler
+        </button>
+      </p>
+    </section>
+
+    <div class="grid">
+      <ProjectCard
+        v-for="p in part"
+        :key="p.id"
+        :project="p"
+        @remove="library.removeProject(p.id)"
+        @duplicate="duplicate(p)"
+      />
+    </div>
+    <p v-if="left > 0" ref="endOfList" class="quiet end">
+      {{ part.length }} of {{ shown.length }} shown.
+      <button type="button" class="btn btn-link btn-sm" @click="grow">Show more</button>
+    </p>
+    <p v-if="library.projects.length > 0 && shown.length === 0" class="quiet">No project is called that.</p>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 1.75rem 1.5rem 3rem;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 1rem;
+  margin-bottom: 1.25rem;
+}
+h1 {
+  margin: 0;
+  flex: 1;
+}
+.search {
+  max-width: 16rem;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 340px), 1fr));
+  gap: 1.1rem;
+}
+.end {
+  margin: 1.25rem 0 0;
+  text-align: center;
+}
+.grid.shelf {
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 300px), 1fr));
+}
+.start {
+  background: var(--paper-deep);
+  border-block: 1px solid var(--hairline);
+  margin: 0 -1.5rem 1.75rem;
+  padding: 1.5rem;
+}
+.start h2 {
+  margin-bottom: 0.6rem;
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { FORMAT_VERSION, sizeBlank, type Backup, type ShelfBlank } from '@mivet/core';
+import { computed, ref } from 'vue';
+import ShelfCard from '../components/shelf/ShelfCard.vue';
+import ShelfEditor from '../components/shelf/ShelfEditor.vue';
+import { takeIn } from '../composables/useDroppedFile.ts';
+import { useGrowingList } from '../composables/useGrowingList.ts';
+import { useNewProject } from '../composables/useNewProject.ts';
+import { fileNameOf, saveFile } from '../data/save-file.ts';
+import { useLibrary } from '../stores/library.ts';
+import { useSettings } from '../stores/settings.ts';
+
+const library = useLibrary();
+const settings = useSettings();
+const { start } = useNewProject();
+const search = ref('');
+const said = ref<string | null>(null);
+const editedId = ref<string | null>(null);
+const edited = computed(() => library.shelf.find((entry) => entry.blank.id === editedId.value) ?? null);
+
+type Order = 'name' | 'changed' | 'girth' | 'price';
+const order = ref<Order>('name');
+const girth = (entry: ShelfBlank): number => {
+  const sized = sizeBlank(entry.blank);
+  return sized.ok ? Math.max(sized.size.rim.surface, sized.size.base.surface) : Infinity;
+};
+const byName = (a: ShelfBlank, b: ShelfBlank): number =>
+  a.blank.name.localeCompare(b.blank.name, undefined, { numeric: true });
+const ORDERS: Record<Order, (a: ShelfBlank, b: ShelfBlank) => number> = {
+  name: byName,
+  changed: (a, b) => b.changedAt.localeCompare(a.changedAt) || byName(a, b),
+  girth: (a, b) => girth(a) - girth(b) || byName(a, b),
+  price: (a, b) => (a.price ?? Infinity) - (b.price ?? Infinity) || byName(a, b),
+};
+const shown = computed(() => {
+  const words = search.value.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const text = ({ blank }: ShelfBlank): string =>
+    `${blank.name} ${blank.surface} ${blank.kind} ${blank.notes}`.toLowerCase();
+  return library.shelf.filter((entry) => words.every((word) => text(entry).includes(word))).sort(ORDERS[order.value]);
+});
+const endOfList = ref<HTMLElement | null>(null);
+const { part, left, grow } = useGrowingList(() => shown.value, endOfList);
+
+async function bringIn(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (file) said.value = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+}
+async function saveTable(): Promise<void> {
+  const { writeBlanksCsv } = await import('@mivet/core/tables');
+  saveFile('mivet-shelf.csv', writeBlanksCsv([...library.shelf].sort(byName)));
+  said.value = 'Written: mivet-shelf.csv. Photographs and fit checks are not in a table.';
+}
+function saveAll(): void {
+  const file: Backup = {
+    format: 'mivet-backup',
+    version: FORMAT_VERSION,
+    writtenAt: new Date().toISOString(),
+    projects: [],
+    shelf: library.shelf,
+  };
+  saveFile('mivet-shelf.json', JSON.stringify(file, null, 2));
+  said.value = 'Written: mivet-shelf.json, with everything that is known of these blanks.';
+}
+
+async function keep(entry: ShelfBlank): Promise<void> {
+  await library.keepShelf([entry]);
+  editedId.value = null;
+}
+async function again(entry: ShelfBlank, as: 'copy' | 'colour'): Promise<void> {
+  await library.keepShelf([entry]);
+  editedId.value = (await library.copyBlank(entry, as)).blank.id;
+}
+async function remove(entry: ShelfBlank): Promise<void> {
+  editedId.value = null;
+  await library.removeBlank(entry.blank.id);
+}
+const toFile = (entry: ShelfBlank): void =>
+  saveFile(`${fileNameOf(entry.blank.name)}.json`, JSON.stringify(entry, null, 2));
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>Shelf</h1>
+      <input
+        v-if="library.shelf.length > 3"
+        v-model="search"
+        type="search"
+        class="form-control search"
+        placeholder="Find a blank"
+        aria-label="Find a blank"
+      />
+      <select v-if="library.shelf.length > 3" v-model="order" class="form-select w-auto" aria-label="In the order of">
+        <option value="name">By name</option>
+        <option value="changed">Changed last</option>
+        <option value="girth">By size</option>
+        <option value="price">By price</option>
+      </select>
+    </header>
+    <p class="quiet">Blanks that you measured and kept. Press one to start a project on it.</p>
+    <p v-if="library.loaded && library.shelf.length === 0" class="mt-4">
+      Nothing here yet. Measure a blank in a project, then press <strong>Keep on the shelf</strong>.
+      <RouterLink to="/">Go to Projects</RouterLink>
+    </p>
+    <div class="grid">
+      <ShelfCard
+        v-for="entry in part"
+        :key="entry.blank.id"
+        :entry="entry"
+        :unit="settings.unit"
+        @use="start(entry.blank, entry.blank.id)"
+      >
+        <div class="foot">
+          <span class="quiet small note" :title="entry.blank.notes">{{ entry.blank.notes }}</span>
+          <span v-if="entry.price !== null" class="dims">{{ entry.price.toFixed(2) }}</span>
+          <button
+            type="button"
+            class="btn btn-link btn-sm"
+            :aria-label="`Change ${entry.blank.name}`"
+            @click="editedId = entry.blank.id"
+          >
+            Change
+          </button>
+        </div>
+      </ShelfCard>
+    </div>
+    <p v-if="left > 0" ref="endOfList" class="quiet mt-3">
+      {{ part.length }} of {{ shown.length }} shown.
+      <button type="button" class="btn btn-link btn-sm" @click="grow">Show more</button>
+    </p>
+    <p v-if="library.shelf.length > 0 && shown.length === 0" class="quiet mt-3">
+      No blank is called that, or made of it.
+      <button type="button" class="btn btn-link btn-sm" @click="search = ''">Show all</button>
+    </p>
+    <section class="files" aria-label="Files">
+      <label class="btn btn-outline-primary">
+        Bring blanks in
+        <input type="file" accept=".csv,.json,text/csv,application/json" class="visually-hidden" @change="bringIn" />
+      </label>
+      <button v-if="library.shelf.length > 0" type="button" class="btn btn-link" @click="saveTable">
+        Save as a table
+      </button>
+      <button v-if="library.shelf.length > 0" type="button" class="btn btn-link" @click="saveAll">
+        Save with everything
+      </button>
+      <p v-if="said" class="quiet w-100" role="status">{{ said }}</p>
+    </section>
+    <ShelfEditor
+      :entry="edited"
+      @close="editedId = null"
+      @keep="keep"
+      @copy="again($event, 'copy')"
+      @colour="again($event, 'colour')"
+      @file="toFile"
+      @remove="remove"
+    />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 1.75rem 1.5rem 3rem;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 1rem;
+}
+h1 {
+  flex: 1;
+  margin: 0;
+}
+.search {
+  max-width: 16rem;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 320px), 1fr));
+  gap: 1.1rem;
+  margin-top: 1.25rem;
+}
+.foot {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.35rem 1rem 0.5rem;
+  border-top: 1px solid var(--hairline);
+}
+.note {
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.files {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 1rem;
+  margin-top: 1.75rem;
+}
+</style>

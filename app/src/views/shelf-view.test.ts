@@ -1,0 +1,111 @@
+import { newShelfBlank, type ShelfBlank } from '@mivet/core';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
+import { openWorkbench, press, type Workbench } from '../../test/workbench.ts';
+import { demoProjects, demoShelf } from '../demo/demo.ts';
+
+vi.mock('../workers/core-client.ts', () => import('../../test/core-here.ts'));
+const kept = vi.hoisted(() => ({ files: [] as { name: string; content: string }[], written: [] as unknown[] }));
+vi.mock('../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+  writeAll: async (_projects: unknown, shelf: unknown) => kept.written.push(structuredClone(shelf)),
+  deleteShelfBlank: async () => undefined,
+}));
+vi.mock('../data/save-file.ts', async (original) => ({
+  ...(await original<typeof import('../data/save-file.ts')>()),
+  saveFile: (name: string, content: string) => kept.files.push({ name, content }),
+}));
+
+import { useLibrary } from '../stores/library.ts';
+import ShelfView from './ShelfView.vue';
+
+const at = '2026-05-04T10:00:00.000Z';
+const prices = [1, null, 2.5, 4];
+const shelf = demoShelf(at).map((entry, i): ShelfBlank => ({ ...entry, price: prices[i]! }));
+let bench: Workbench;
+
+beforeEach(async () => {
+  document.body.innerHTML = '';
+  kept.files = [];
+  kept.written = [];
+  bench = await openWorkbench(demoProjects(at)[0]!);
+  useLibrary().shelf = shelf;
+  useLibrary().loaded = true;
+});
+const names = (view: ReturnType<Workbench['mount']>): string[] =>
+  view.findAll('article .fw-bold').map((name) => name.text());
+const mountShelf = () => bench.mount(ShelfView, {});
+
+describe('Shelf', () => {
+  it('finds by any words, and puts in order by name, size and price', async () => {
+    const view = mountShelf();
+    expect(names(view)).toEqual(['Can-shaped glass', 'Cox’s beaker', 'Crew mug', 'Steel tumbler']);
+    await view.get('select').setValue('price');
+    expect(names(view)).toEqual(['Crew mug', 'Can-shaped glass', 'Cox’s beaker', 'Steel tumbler']);
+    await view.get('select').setValue('girth');
+    expect(names(view).at(-1)).toBe('Steel tumbler');
+    await view.get('input[type=search]').setValue('steel BARE');
+    expect(names(view)).toEqual(['Steel tumbler']);
+    await view.get('input[type=search]').setValue('nothing like it');
+    expect(view.text()).toContain('No blank is called that');
+    await press(view, 'Show all');
+    expect(names(view)).toHaveLength(4);
+  });
+
+  it('draws a long shelf in parts', async () => {
+    useLibrary().shelf = Array.from({ length: 60 }, (_, i) =>
+      newShelfBlank({ ...shelf[0]!.blank, id: `b${i}`, name: `Mug ${i}` }, at),
+    );
+    const view = mountShelf();
+    expect(names(view)).toHaveLength(24);
+    expect(names(view).slice(0, 3)).toEqual(['Mug 0', 'Mug 1', 'Mug 2']);
+    expect(view.text()).toContain('24 of 60 shown');
+    await press(view, 'Show more');
+    expect(names(view)).toHaveLength(48);
+  });
+
+  it('writes a table, and everything as a backup of blanks', async () => {
+    const view = mountShelf();
+    await press(view, 'Save as a table');
+    await vi.waitUntil(() => kept.files.length === 1);
+    await press(view, 'Save with everything');
+    const [table, all] = kept.files as [{ name: string; content: string }, { name: string; content: string }];
+    expect(table.name).toBe('mivet-shelf.csv');
+    expect(table.content.split('\n')[1]).toContain('Can-shaped glass');
+    expect(JSON.parse(all.content)).toMatchObject({ format: 'mivet-backup', projects: [], shelf: { length: 4 } });
+  });
+
+  it('changes name and price, and takes neither nonsense nor nothing', async () => {
+    const view = mountShelf();
+    await view.get('[aria-label="Change Crew mug"]').trigger('click');
+    await nextTick();
+    const dialog = () => document.querySelector<HTMLElement>('[role=dialog]')!;
+    const field = (label: string) =>
+      [...dialog().querySelectorAll('label')].find((l) => l.textContent === label)!.control as HTMLInputElement;
+    const type = async (label: string, value: string): Promise<void> => {
+      field(label).value = value;
+      field(label).dispatchEvent(new Event('input'));
+      await nextTick();
+    };
+    const keep = async (): Promise<void> => {
+      dialog()
+        .querySelector('form')!
+        .dispatchEvent(new Event('submit', { cancelable: true }));
+      await nextTick();
+    };
+    await type('One costs', 'six');
+    await keep();
+    expect(dialog().textContent).toContain('“six” is not a price');
+    await type('One costs', '6,5');
+    await type('Name', '  ');
+    await keep();
+    expect(dialog().textContent).toContain('A blank needs a name');
+    await type('Name', 'Club mug');
+    await keep();
+    await vi.waitUntil(() => kept.written.length > 0);
+    expect(kept.written[0]).toMatchObject([{ price: 6.5, blank: { id: 'demo-crew-mug', name: 'Club mug' } }]);
+    expect(names(view)).toContain('Club mug');
+  });
+});

@@ -1,0 +1,52 @@
+import { toRaw } from 'vue';
+import type { CoreJobs, CoreReply } from './protocol.ts';
+
+let worker: Worker | null = null;
+let nextId = 1;
+const waiting = new Map<number, { resolve: (output: never) => void; reject: (problem: Error) => void }>();
+
+function start(): Worker {
+  const started = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+  started.onmessage = ({ data }: MessageEvent<CoreReply>) => {
+    const call = waiting.get(data.id);
+    waiting.delete(data.id);
+    if (data.ok) call?.resolve(data.output as never);
+    else call?.reject(new Error(data.message));
+  };
+  started.onerror = () => stop('The worker stopped. Your work is saved; try once more.');
+  return started;
+}
+
+function stop(why: string): void {
+  worker?.terminate();
+  worker = null;
+  for (const call of waiting.values()) call.reject(new Error(why));
+  waiting.clear();
+}
+
+/**
+ * Has the core do a job in its worker.
+ *
+ * @param job name of the job
+ * @param input its input; must be plain data
+ */
+export function askCore<K extends keyof CoreJobs>(job: K, input: CoreJobs[K]['input']): Promise<CoreJobs[K]['output']> {
+  worker ??= start();
+  const id = nextId++;
+  return new Promise((resolve, reject) => {
+    waiting.set(id, { resolve, reject });
+    worker!.postMessage({ id, job, input: plain(input) });
+  });
+}
+
+/** Starts the worker before the first job, while the page is still being put together. */
+export function warmCore(): void {
+  worker ??= start();
+}
+
+/** Proxies cannot be posted; documents are replaced whole, so unwrapping the top levels is enough. */
+function plain<T>(input: T): T {
+  const raw = toRaw(input);
+  if (typeof raw !== 'object' || raw === null) return raw;
+  return Object.fromEntries(Object.entries(raw).map(([key, value]) => [key, toRaw(value)])) as T;
+}

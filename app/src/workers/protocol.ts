@@ -1,0 +1,108 @@
+import type {
+  Board,
+  ErrorReport,
+  Finding,
+  JobFile,
+  JobSheet,
+  Paper,
+  Path,
+  Project,
+  ReadingDoubt,
+  Template,
+} from '@mivet/core';
+import type { BenchStep, BlankProblem, BlankSize } from '@mivet/core';
+
+/** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
+export interface PiecePicture {
+  readonly id: string;
+  readonly itemIds: readonly string[];
+  readonly film: string;
+  readonly data: string;
+  readonly rings: readonly Float64Array[];
+  readonly cutAt: 'left' | 'right' | 'both' | null;
+  readonly azimuths: readonly [number, number];
+  readonly slants: readonly [number, number];
+  readonly areaMm2: number;
+}
+
+/** Where an item sits and how large it is, for the slip and for dragging. */
+export interface ItemPicture {
+  readonly itemId: string;
+  readonly azimuth: number;
+  readonly slant: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly slants: readonly [number, number] | null;
+  readonly copies: readonly number[];
+  readonly rigidSag: number;
+  readonly capHeight: number | null;
+}
+
+/** A finding with whether, and why, it was accepted. */
+export interface JudgedPicture {
+  readonly finding: Finding;
+  readonly acceptedFor: string | null;
+}
+
+/** Cut lines of one strip on its board, SVG path data in board mm (y down). */
+export interface StripPicture {
+  readonly load: number;
+  readonly film: string;
+  readonly data: string;
+}
+
+/** Everything that the screens show of a project; plain data, made in the worker. */
+export type ProjectPicture =
+  | {
+      readonly ok: true;
+      readonly size: BlankSize;
+      readonly errors: ErrorReport;
+      readonly template: Template;
+      readonly outlineData: string;
+      readonly meanRadius: number;
+      readonly items: readonly ItemPicture[];
+      readonly pieces: readonly PiecePicture[];
+      readonly seam: readonly { readonly film: string; readonly data: string }[];
+      readonly sheet: JobSheet;
+      readonly strips: readonly StripPicture[];
+      readonly findings: readonly JudgedPicture[];
+      readonly doubts: readonly ReadingDoubt[];
+      readonly steps: readonly BenchStep[];
+    }
+  | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
+
+/** A picture that could be made. */
+export type GoodPicture = Extract<ProjectPicture, { ok: true }>;
+
+/** Which file is asked for. */
+export type FileKind = 'cut' | 'all' | 'template-pdf' | 'fit-pdf' | 'bench-pdf' | 'template-svg' | 'template-dxf';
+
+/** One typed map of worker jobs: name → input and output. */
+export interface CoreJobs {
+  readonly examine: {
+    readonly input: { readonly project: Project; readonly unit: 'mm' | 'in' };
+    readonly output: ProjectPicture;
+  };
+  readonly files: {
+    readonly input: {
+      readonly project: Project;
+      readonly unit: 'mm' | 'in';
+      readonly paper: Paper;
+      readonly kind: FileKind;
+      readonly withPieces: boolean;
+    };
+    readonly output: readonly JobFile[];
+  };
+}
+
+/** A call on its way to the worker. */
+export type CoreRequest = {
+  [K in keyof CoreJobs]: { readonly id: number; readonly job: K; readonly input: CoreJobs[K]['input'] };
+}[keyof CoreJobs];
+
+/** What comes back. Unknown jobs fail, they do not pass silently. */
+export type CoreReply =
+  | { readonly id: number; readonly ok: true; readonly output: CoreJobs[keyof CoreJobs]['output'] }
+  | { readonly id: number; readonly ok: false; readonly message: string };
+
+export type { Board, Path };

@@ -1,0 +1,21 @@
+import { cutFiles, examineProject } from '@mivet/core';
+import { testFonts } from '../../core/test/fonts.ts';
+import { pictureOf } from '../src/workers/picture.ts';
+import type { CoreJobs } from '../src/workers/protocol.ts';
+
+/** Stands in for the worker in tests: the same core, on the spot. Papers are not written here. */
+export async function askCore<K extends keyof CoreJobs>(
+  job: K,
+  input: CoreJobs[K]['input'],
+): Promise<CoreJobs[K]['output']> {
+  if (job === 'examine') {
+    const { project, unit } = input as CoreJobs['examine']['input'];
+    return pictureOf(project, testFonts, unit) as CoreJobs[K]['output'];
+  }
+  const { project, kind } = input as CoreJobs['files']['input'];
+  const examined = examineProject(project, testFonts);
+  if (!examined.ok || kind !== 'cut') throw new Error('Only cut files are written in tests.');
+  return cutFiles(project, examined.wrap, examined.sheet) as CoreJobs[K]['output'];
+}
+
+export const warmCore = (): void => undefined;

@@ -1,0 +1,45 @@
+import { describeBlankProblem, makeTemplate, sizeBlank } from '@mivet/core';
+import { loadDocument, takeOption } from '../files.ts';
+import { BadInput, type CommandLine } from '../run.ts';
+
+/** Writes a blank's template as JSON: outline with true arcs, radii, angle, bounds and strain, all mm and radians. */
+export const flatten: CommandLine = (args, { out }) => {
+  const { value, rest } = takeOption(args, '--film');
+  const film = value === null ? 0 : Number(value);
+  if (!(film >= 0 && film <= 3)) throw new BadInput(`--film ${value} is not a thickness between 0 and 3 mm.`);
+  const document = loadDocument(rest[0]);
+  if (document.format === 'mivet-backup') throw new BadInput(`${rest[0]} is a backup; name a blank or a project.`);
+  const { blank } = document;
+  const sized = sizeBlank(blank);
+  if (!sized.ok) throw new BadInput(describeBlankProblem(sized.problem, 'mm'));
+  const seam = document.format === 'mivet-project' ? document.seam : { lapMm: 0 };
+  const { template, surface } = makeTemplate(blank, sized.size, film, seam);
+  const { sector, shortcuts, cone, region, outline, bounds } = template;
+  const result = {
+    units: { length: 'mm', angle: 'rad' },
+    blank: blank.name,
+    filmThickness: film,
+    girthRim: cone.girthRim,
+    girthBase: cone.girthBase,
+    side: cone.side,
+    upright: sized.size.upright,
+    halfAngle: Math.asin(sized.size.taper),
+    sectorAngle: sector.angle,
+    apexRadiusRim: sector.apexRadiusRim,
+    apexRadiusBase: sector.apexRadiusBase,
+    rimLength: template.rimLength,
+    baseLength: template.baseLength,
+    outline,
+    corners: {
+      rimLeft: surface.forward(region.left[0], 0),
+      rimRight: surface.forward(region.right[0], 0),
+      baseLeft: surface.forward(region.left[1], cone.side),
+      baseRight: surface.forward(region.right[1], cone.side),
+    },
+    bounds,
+    strain: { hoop: 0, along: 0, shear: 0 },
+    straightSidedTemplate: { missesRimBy: shortcuts.trapezoidRim, opensSeamBy: shortcuts.trapezoidSeam },
+  };
+  out(`${JSON.stringify(result, null, 2)}\n`);
+  return 0;
+};

@@ -1,0 +1,30 @@
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describeBlankProblem, examineProject } from '@mivet/core';
+import { jobFiles } from '@mivet/core/papers';
+import { loadProject, takeOption } from '../files.ts';
+import { loadFonts, paperFonts } from '../fonts.ts';
+import { BadInput, type CommandLine } from '../run.ts';
+
+/** Writes every file of a job into a folder; exit 1 when a finding will fail. Nothing that exists is overwritten. */
+export const make: CommandLine = async (args, { out, err }) => {
+  const { value: folder, rest } = takeOption(args, '--out');
+  if (folder === null) throw new BadInput('say where to with --out DIR.');
+  const project = loadProject(rest[0]);
+  const examined = examineProject(project, loadFonts());
+  if (!examined.ok) throw new BadInput(describeBlankProblem(examined.problem, 'mm'));
+  const files = await jobFiles(project, examined, { unit: 'mm', paper: 'a4', ...paperFonts() });
+  const taken = files.find((file) => existsSync(join(folder, file.name)));
+  if (taken)
+    throw new BadInput(`${join(folder, taken.name)} exists already. Nothing was written; name an empty folder.`);
+  try {
+    mkdirSync(folder, { recursive: true });
+    for (const file of files) writeFileSync(join(folder, file.name), file.content, { flag: 'wx' });
+  } catch {
+    throw new BadInput(`${folder} cannot be written to.`);
+  }
+  for (const file of files) out(`${join(folder, file.name)}\n`);
+  const failing = examined.findings.filter((f) => f.finding.severity === 'fails' && f.acceptedFor === null);
+  if (failing.length > 0) err(`mivet make: ${failing.length} finding(s) will fail; see report.json before cutting.\n`);
+  return failing.length > 0 ? 1 : 0;
+};

@@ -1,0 +1,123 @@
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { newProject, newShelfBlank, type Project } from '@mivet/core';
+import { makeBlank, textItem, tumbler, wave } from '../../core/test/jobs.ts';
+import { run } from './run.ts';
+
+const folder = mkdtempSync(join(tmpdir(), 'mivet-cli-'));
+let files = 0;
+
+function save(content: unknown): string {
+  const path = join(folder, `in-${files++}.json`);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+}
+
+async function mivet(...args: string[]): Promise<{ code: number; out: string; err: string }> {
+  let out = '';
+  let err = '';
+  const code = await run(args, { out: (t) => (out += t), err: (t) => (err += t) });
+  return { code, out, err };
+}
+
+const project = (items: Project['items'] = [wave(9)]): Project => ({
+  ...newProject('p1', 'Test tumbler', tumbler(), null, '2026-01-01T10:00:00'),
+  items,
+});
+
+describe('mivet flatten', () => {
+  it('agrees with the closed-form sector for every taper from 0 to 40° both ways', async () => {
+    for (const degrees of [0, 0.01, 0.5, 3, 12, 27.5, 40])
+      for (const sign of [1, -1]) {
+        const side = 120;
+        const drop = 2 * Math.PI * side * Math.sin((degrees * Math.PI) / 180);
+        const girths = sign > 0 ? { girthRim: 200 + drop, girthBase: 200 } : { girthRim: 200, girthBase: 200 + drop };
+        const blank = makeBlank({ ...girths, side });
+        const { code, out } = await mivet('flatten', save(newShelfBlank(blank, '')));
+        expect(code).toBe(0);
+        const flat = JSON.parse(out);
+        const k = (girths.girthRim - girths.girthBase) / (2 * Math.PI * side);
+        const angle = 2 * Math.PI * Math.abs(k);
+        expect(Math.abs(flat.sectorAngle - angle)).toBeLessThan(1e-9);
+        // Corner of the rim by the sector: apex radius C/angle at half the angle off the middle.
+        const corner = k === 0 ? { x: 100, y: 0 } : sectorCorner(girths.girthRim, k);
+        expect(Math.hypot(flat.corners.rimRight.x - corner.x, flat.corners.rimRight.y - corner.y)).toBeLessThan(1e-6);
+        const widest = angle > Math.PI ? Math.max(girths.girthRim, girths.girthBase) / angle : null;
+        if (widest !== null) expect(Math.abs(flat.bounds.maxX - widest)).toBeLessThan(1e-6);
+        expect(Math.abs(flat.rimLength - girths.girthRim)).toBeLessThan(1e-9);
+      }
+  });
+
+  it('says in one line what is missing or wrong', async () => {
+    const missing = await mivet('flatten', save(newShelfBlank(makeBlank({ girthRim: 200 }), '')));
+    expect(missing).toMatchObject({ code: 2, out: '' });
+    expect(missing.err).toBe('mivet flatten: Still to read: down the side of the band.\n');
+    expect((await mivet('flatten', join(folder, 'nowhere.json'))).code).toBe(2);
+    expect((await mivet('flatten', save('{'))).err).toMatch(/not JSON/);
+    expect((await mivet('flatten')).code).toBe(2);
+    expect((await mivet('unroll')).err).toMatch(/no command “unroll”/);
+  });
+});
+
+function sectorCorner(girth: number, k: number): { x: number; y: number } {
+  const apex = girth / (2 * Math.PI * k);
+  return { x: apex * Math.sin(Math.PI * k), y: -apex * (1 - Math.cos(Math.PI * k)) };
+}
+
+describe('mivet proof', () => {
+  it('exits 1 on a finding that will fail and 0 once it is gone', async () => {
+    const over = textItem('COX', { placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: -4, turnDeg: 0 } });
+    const bad = await mivet('proof', save(project([over])));
+    expect(bad.code).toBe(1);
+    const codes = JSON.parse(bad.out).findings.map(
+      (f: { code: string; severity: string }) => `${f.code} ${f.severity}`,
+    );
+    expect(codes).toContain('rim-zone fails');
+    expect((await mivet('proof', save(project([textItem('COX')])))).code).toBe(0);
+  });
+});
+
+describe('mivet make', () => {
+  it('writes all files of the job once and never over an existing one', async () => {
+    const input = save(
+      project([
+        wave(9),
+        textItem('COX', {
+          film: 'ensign',
+          placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 40, turnDeg: 0 },
+        }),
+      ]),
+    );
+    const out = join(folder, 'job');
+    const first = await mivet('make', input, '--out', out);
+    expect(first.code).toBe(0);
+    for (const name of [
+      'cut-1-deep-water.svg',
+      'cut-1-ensign.svg',
+      'template.svg',
+      'template.pdf',
+      'bench.pdf',
+      'report.json',
+    ])
+      expect(existsSync(join(out, name)), name).toBe(true);
+    expect(readFileSync(join(out, 'template.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+    const before = readFileSync(join(out, 'report.json'), 'utf8');
+    const again = await mivet('make', input, '--out', out);
+    expect(again.code).toBe(2);
+    expect(again.err).toMatch(/exists already/);
+    expect(readFileSync(join(out, 'report.json'), 'utf8')).toBe(before);
+  });
+});
+
+describe('mivet check', () => {
+  it('names the path of what is wrong', async () => {
+    const good = project();
+    expect((await mivet('check', save(good))).out).toMatch(/fine, a project “Test tumbler” with 1 items/);
+    const bad = await mivet('check', save({ ...good, items: [{ ...good.items[0], widthMm: -1 }] }));
+    expect(bad.code).toBe(2);
+    expect(bad.err).toMatch(/items\.0\.widthMm/);
+    expect((await mivet('check', save({ ...good, version: 99 }))).err).toMatch(/newer Mivet/);
+  });
+});

@@ -1,0 +1,48 @@
+import { check } from './commands/check.ts';
+import { flatten } from './commands/flatten.ts';
+import { make } from './commands/make.ts';
+import { judge } from './commands/proof.ts';
+
+/** Where a command writes. */
+export interface Output {
+  readonly out: (text: string) => void;
+  readonly err: (text: string) => void;
+}
+
+/** Something wrong with what was given: one clear line, no stack trace. */
+export class BadInput extends Error {}
+
+/** A command: arguments after its name → exit code. */
+export type CommandLine = (args: readonly string[], output: Output) => number | Promise<number>;
+
+const COMMANDS: { readonly [name: string]: CommandLine } = { flatten, proof: judge, make, check };
+
+const USAGE = `usage:
+  mivet flatten <blank.json> [--film MM]     template as JSON (mm)
+  mivet proof   <project.json>               findings as JSON
+  mivet make    <project.json> --out DIR     cut files, template, bench sheet, report
+  mivet check   <file>                       what is wrong with a project, blank or backup
+exit: 0 fine, 1 findings that will fail, 2 bad input
+`;
+
+/**
+ * Runs one command of the command line.
+ *
+ * @param args command name and its arguments
+ * @returns 0 fine, 1 findings that will fail, 2 bad input
+ */
+export async function run(args: readonly string[], output: Output): Promise<number> {
+  const [name, ...rest] = args;
+  const command = name === undefined ? undefined : COMMANDS[name];
+  if (!command) {
+    output.err(name === undefined || name === '--help' ? USAGE : `mivet: there is no command “${name}”.\n${USAGE}`);
+    return name === '--help' ? 0 : 2;
+  }
+  try {
+    return await command(rest, output);
+  } catch (problem) {
+    if (!(problem instanceof BadInput)) throw problem;
+    output.err(`mivet ${name}: ${problem.message}\n`);
+    return 2;
+  }
+}

@@ -1,0 +1,42 @@
+/** Finish of a film; decides thickness, grip and cautions. */
+export type FilmFinish = 'gloss permanent' | 'matte removable' | 'metallised' | 'glitter' | 'cast conformable' | 'glow';
+
+/** An adhesive vinyl of one colour. */
+export interface Film {
+  readonly id: string;
+  readonly name: string;
+  /** CSS colour. */
+  readonly colour: string;
+  readonly finish: FilmFinish;
+  /** mm. */
+  readonly thicknessMm: number;
+}
+
+/** mm. Starting values by finish; labels of the film in hand come first. */
+export const FILM_THICKNESS_MM: Record<FilmFinish, number> = {
+  'gloss permanent': 0.07,
+  'matte removable': 0.08,
+  metallised: 0.06,
+  glitter: 0.18,
+  'cast conformable': 0.05,
+  glow: 0.12,
+};
+
+const film = (id: string, name: string, colour: string, finish: FilmFinish): Film => ({
+  id,
+  name,
+  colour,
+  finish,
+  thicknessMm: FILM_THICKNESS_MM[finish],
+});
+
+/** The short list that every project starts with. */
+export const STARTING_FILMS: readonly Film[] = [
+  film('deep-water', 'Deep water', '#0F4C5C', 'gloss permanent'),
+  film('shallows', 'Shallows', '#6FB1BF', 'gloss permanent'),
+  film('ensign', 'Ensign', '#E0623A', 'gloss permanent'),
+  film('reed', 'Reed', '#6B7F3A', 'gloss permanent'),
+  film('chalk', 'Chalk', '#F4F1E8', 'gloss permanent'),
+  film('night', 'Night', '#20242B', 'matte removable'),
+  film('brass', 'Brass', '#B58B3A', 'metallised'),
+];

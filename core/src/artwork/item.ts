@@ -1,0 +1,62 @@
+import type { FontId } from './font.ts';
+import type { MotifId } from './motifs/index.ts';
+
+/** Which spot of the way round an item is centred on. */
+export type Facing = 'front' | 'drinker' | 'room' | 'angle';
+
+/** How an item lies on the side: closing round, level with letters keeping their size, or unbent. */
+export type Running = 'round' | 'level' | 'rigid';
+
+/** Where an item sits; stated in words and millimetres, never in page coordinates. */
+export interface Placement {
+  readonly facing: Facing;
+  /** Degrees round from the front, right positive; used when facing is `angle`. */
+  readonly angleDeg: number;
+  /** What `mm` is measured from: the band's rim edge to the item's top, its base edge to the item's bottom, or middle to middle. */
+  readonly from: 'rim' | 'middle' | 'base';
+  readonly mm: number;
+  /** Turned on the surface, degrees counter-clockwise. */
+  readonly turnDeg: number;
+}
+
+/** How often an item comes round the blank. */
+export interface RepeatRound {
+  /** `spaced`: copies at even spacing. `joined`: tiles stretched to the exact pitch so that they meet. */
+  readonly mode: 'once' | 'spaced' | 'joined';
+  readonly count: number;
+}
+
+interface ItemBase {
+  readonly id: string;
+  readonly film: string;
+  readonly placement: Placement;
+  readonly running: Running;
+  readonly repeat: RepeatRound;
+  /** Overlapping outlines of the item become one. */
+  readonly fuse: boolean;
+  /** Items of one film with the same group name are fused with each other as well. */
+  readonly keepTogether: string | null;
+  readonly mirrored: boolean;
+}
+
+/** A line or more of live text. */
+export interface TextItem extends ItemBase {
+  readonly type: 'text';
+  readonly text: string;
+  readonly font: FontId;
+  readonly size: { readonly by: 'cap' | 'width'; readonly mm: number };
+  /** Extra room between letters, mm; negative closes them. */
+  readonly letterGapMm: number;
+}
+
+/** A motif of the library. */
+export interface MotifItem extends ItemBase {
+  readonly type: 'motif';
+  readonly motif: MotifId;
+  readonly widthMm: number;
+  /** null keeps the motif's own shape. */
+  readonly heightMm: number | null;
+}
+
+/** Anything that is cut from film and sits on the blank. */
+export type ArtworkItem = TextItem | MotifItem;

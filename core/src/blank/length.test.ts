@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { formatLength, parseLength } from './length.ts';
+
+describe('parseLength', () => {
+  it.each([
+    ['264', 'mm', 264],
+    ['264 mm', 'in', 264],
+    ['26.4 cm', 'mm', 264],
+    ['26,4cm', 'mm', 264],
+    // 10 3/8 in = 10.375 · 25.4 = 263.525 mm, however it is written.
+    ['10 3/8', 'mm', 263.525],
+    ['10-3/8 in', 'mm', 263.525],
+    ['10.375 in', 'mm', 263.525],
+    ['10.375"', 'mm', 263.525],
+    ['10⅜″', 'mm', 263.525],
+    ['10.375', 'in', 263.525],
+    ['1/2 inch', 'mm', 12.7],
+    ['  10 3/8  ', 'mm', 263.525],
+    ['12 Inches', 'mm', 304.8],
+  ] as const)('reads %s with bare numbers in %s', (typed, bare, mm) => {
+    const parsed = parseLength(typed, bare);
+    expect(parsed.ok && parsed.mm).toBeCloseTo(mm, 9);
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['   ', 'empty'],
+    ['0', 'zero'],
+    ['0.0 cm', 'zero'],
+    ['-5', 'negative'],
+    ['−5 mm', 'negative'],
+    ['a hand', 'not-a-length'],
+    ['1e9', 'not-a-length'],
+    ['NaN', 'not-a-length'],
+    ['12 34', 'not-a-length'],
+    ['3/0', 'not-a-length'],
+    ['26.4 m', 'not-a-length'],
+    ['1000000000', 'too-large'],
+    ['400 in', 'too-large'],
+  ] as const)('refuses “%s” as %s', (typed, code) => {
+    expect(parseLength(typed, 'mm')).toEqual({ ok: false, code });
+  });
+
+  it('never throws and never gives a number that is not a length, whatever is typed', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), (typed) => {
+        const parsed = parseLength(typed, 'mm');
+        if (parsed.ok) expect(parsed.mm > 0 && parsed.mm <= 10_000).toBe(true);
+      }),
+    );
+  });
+});
+
+describe('formatLength', () => {
+  it.each([
+    [276, 'mm', '276.0 mm'],
+    [12.66, 'mm', '12.7 mm'],
+    [276.225, 'in', '10 7/8 in'],
+    [25.4, 'in', '1 in'],
+    [12.7, 'in', '1/2 in'],
+    [0, 'in', '0 in'],
+    [-6.35, 'in', '−1/4 in'],
+    [0.4, 'in', '0.016 in'],
+    [-0.7, 'in', '−0.028 in'],
+    [1.5875, 'in', '1/16 in'],
+    [NaN, 'mm', '–'],
+  ] as const)('writes %s in %s', (mm, unit, text) => {
+    expect(formatLength(mm, unit)).toBe(text);
+  });
+
+  it('reads back what it writes to half a sixteenth or half a tenth', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 1500, noNaN: true }),
+        fc.constantFrom('mm' as const, 'in' as const),
+        (mm, unit) => {
+          const back = parseLength(formatLength(mm, unit), 'mm');
+          expect(back.ok && Math.abs(back.mm - mm)).toBeLessThanOrEqual((unit === 'mm' ? 0.05 : 25.4 / 32) + 1e-9);
+        },
+      ),
+    );
+  });
+});

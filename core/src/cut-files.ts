@@ -1,0 +1,35 @@
+import type { JobSheet } from './cut/job-sheet.ts';
+import { cutPieces } from './cut/order.ts';
+import type { Project } from './document/project.ts';
+import { writeCutSvg } from './io/svg/write-cut.ts';
+import type { Wrap } from './wrap/derive.ts';
+
+/** A file of a job, ready to be saved. */
+export interface JobFile {
+  readonly name: string;
+  readonly content: string | Uint8Array;
+}
+
+/**
+ * The cut files of a job: one for each film in each load, named `cut-<load>-<film>.svg`.
+ *
+ * @param project for names and films
+ * @param wrap pieces
+ * @param sheet loads
+ */
+export function cutFiles(project: Project, wrap: Wrap, sheet: JobSheet): JobFile[] {
+  return sheet.plan.loads.flatMap((load) =>
+    load.strips.map((strip) => {
+      const film = project.films.find((f) => f.id === strip.film)!;
+      const pieces = cutPieces(
+        wrap.pieces.filter((p) => p.film === strip.film),
+        strip,
+      );
+      const title = `${project.name}: load ${load.number}, ${film.name}`;
+      return {
+        name: `cut-${load.number}-${film.id}.svg`,
+        content: writeCutSvg(pieces, film, strip, load, sheet.plan.board, title),
+      };
+    }),
+  );
+}

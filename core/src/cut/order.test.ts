@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest';
+import { STARTING_FILMS } from '../artwork/film.ts';
+import { boxOfCoordinates } from '../plane/box.ts';
+import { pathFromRing } from '../plane/path.ts';
+import { boardById } from '../sheet/board.ts';
+import { planLoads } from '../sheet/load.ts';
+import { writeCutSvg } from '../io/svg/write-cut.ts';
+import { planJob } from './job-sheet.ts';
+import { cutPieces, pathLength } from './order.ts';
+
+const box = (x: number, y: number, w: number): number[] => [x, y, x + w, y, x + w, y + w, x, y + w];
+const piece = (id: string, ...rings: number[][]) => ({
+  id,
+  film: 'reed',
+  paths: rings.map(pathFromRing),
+  flatBox: boxOfCoordinates(rings[0]!),
+  areaMm2: 100,
+});
+
+describe('cutPieces', () => {
+  const plate = piece('o', box(0, 0, 20), box(5, 5, 4));
+  const strip = planLoads([{ film: 'reed', box: plate.flatBox }], boardById('square')).loads[0]!.strips[0]!;
+
+  it('cuts counters before the outline round them', () => {
+    const [cut] = cutPieces([plate], strip);
+    expect(cut!.paths.map(pathLength)).toEqual([16, 80]);
+  });
+
+  it('goes to the nearest next', () => {
+    const order = cutPieces(
+      [piece('far', box(200, 0, 5)), piece('near', box(1, 1, 5)), piece('mid', box(90, 0, 5))],
+      strip,
+    );
+    expect(order.map((p) => p.pieceId)).toEqual(['near', 'mid', 'far']);
+  });
+
+  it('writes a matrix that leads from the file back to the template', () => {
+    const cut = cutPieces([plate], strip);
+    const svg = writeCutSvg(
+      cut,
+      STARTING_FILMS[3]!,
+      strip,
+      { number: 1, strips: [strip] },
+      boardById('square'),
+      'Oars & <paddles>',
+    );
+    expect(svg).toContain('width="295mm" height="290mm" viewBox="0 0 295 290"');
+    expect(svg).toContain('<title>Oars &amp; &lt;paddles&gt;</title>');
+    const [a, b, c, d, e, f] = /data-to-template="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number);
+    const start = / d="M(\S+) ([^LC]+)/.exec(svg)!;
+    const [X, Y] = [Number(start[1]), Number(start[2])];
+    // The counter is cut first and starts at (5, 5) on the template.
+    expect(a! * X + c! * Y + e!).toBeCloseTo(5, 3);
+    expect(b! * X + d! * Y + f!).toBeCloseTo(5, 3);
+  });
+});
+
+describe('planJob', () => {
+  it('counts pieces, counters, cutting and use per film, in the order of the stack', () => {
+    const pieces = [piece('o', box(0, 0, 20), box(5, 5, 4)), { ...piece('x', box(0, 0, 30)), film: 'ensign' }];
+    const sheet = planJob(pieces, STARTING_FILMS, boardById('square'));
+    expect(sheet.needs.map((n) => [n.film.id, n.pieces, n.counters, n.cutMm])).toEqual([
+      ['reed', 1, 1, 96],
+      ['ensign', 1, 0, 120],
+    ]);
+    // Strips of 26 × 26 and 36 × 36 mm carry 100 mm² each.
+    expect(sheet.use).toBeCloseTo(200 / (26 * 26 + 36 * 36), 12);
+    // 216 mm at 40 mm/s and three lifts of a second.
+    expect(sheet.minutes).toBeCloseTo((216 / 40 + 3) / 60, 12);
+    expect(planJob([], STARTING_FILMS, boardById('square'))).toMatchObject({ needs: [], use: 0 });
+  });
+});

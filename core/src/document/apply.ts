@@ -1,0 +1,82 @@
+import type { ArtworkItem } from '../artwork/item.ts';
+import { azimuthOfFacing } from '../wrap/place.ts';
+import type { Command } from '../proof/finding.ts';
+import type { Project } from './project.ts';
+
+/**
+ * Carries out a fix.
+ *
+ * @param project as it is
+ * @param command what to change
+ * @returns a new project; the same one when the command's item is gone
+ */
+export function applyCommand(project: Project, command: Command): Project {
+  const change = (id: string, edit: (item: ArtworkItem) => ArtworkItem): Project => ({
+    ...project,
+    items: project.items.map((item) => (item.id === id ? edit(item) : item)),
+  });
+  switch (command.do) {
+    case 'move-item':
+      return change(command.itemId, (item) => moveItem(item, 0, command.downMm, project));
+    case 'turn-item':
+      return change(command.itemId, (item) => moveItem(item, command.byDeg, 0, project));
+    case 'scale-item':
+      return change(command.itemId, (item) => {
+        const scaled = scaleItem(item, command.factor);
+        if (command.toMiddleMm === undefined) return scaled;
+        return { ...scaled, placement: { ...scaled.placement, from: 'middle', mm: command.toMiddleMm } };
+      });
+    case 'lap-seam':
+      return { ...project, seam: { lapMm: command.mm } };
+    case 'fuse-items': {
+      const group = command.itemIds.length > 1 ? `group-${command.itemIds[0]}` : null;
+      return {
+        ...project,
+        items: project.items.map((item) =>
+          command.itemIds.includes(item.id) ? { ...item, fuse: true, keepTogether: group ?? item.keepTogether } : item,
+        ),
+      };
+    }
+    case 'replace-reading': {
+      const reading = project.blank.readings[command.reading];
+      if (!reading) return project;
+      const takes = [{ typed: `${command.mm.toFixed(1)} mm`, mm: command.mm }];
+      return {
+        ...project,
+        blank: { ...project.blank, readings: { ...project.blank.readings, [command.reading]: { ...reading, takes } } },
+      };
+    }
+    case 'choose-board':
+      return { ...project, boardId: command.boardId };
+  }
+}
+
+/**
+ * Moves an item on the side.
+ *
+ * @param item what
+ * @param byDeg degrees round, right positive
+ * @param downMm millimetres towards the base
+ * @param project for the hand that a facing depends on
+ */
+export function moveItem(
+  item: ArtworkItem,
+  byDeg: number,
+  downMm: number,
+  project: Pick<Project, 'hand'>,
+): ArtworkItem {
+  const { placement } = item;
+  const now = (azimuthOfFacing(placement.facing, placement.angleDeg, project.hand) * 180) / Math.PI;
+  const turned =
+    byDeg === 0 ? placement : { ...placement, facing: 'angle' as const, angleDeg: tidyDegrees(now + byDeg) };
+  return { ...item, placement: { ...turned, mm: turned.mm + (placement.from === 'base' ? -downMm : downMm) } };
+}
+
+/** Makes an item larger or smaller about its middle. Distances to the rim or base keep counting from its edge. */
+export function scaleItem(item: ArtworkItem, factor: number): ArtworkItem {
+  if (item.type === 'text')
+    return { ...item, size: { ...item.size, mm: item.size.mm * factor }, letterGapMm: item.letterGapMm * factor };
+  return { ...item, widthMm: item.widthMm * factor, heightMm: item.heightMm === null ? null : item.heightMm * factor };
+}
+
+const tidyDegrees = (deg: number): number => deg - 360 * Math.ceil((deg - 180) / 360);

@@ -1,0 +1,61 @@
+import type { Blank } from '../blank/blank.ts';
+import type { LogEntry } from '../log/entry.ts';
+import type { Job } from '../wrap/job.ts';
+
+/** Version of the documents that this program writes. */
+export const FORMAT_VERSION = 2;
+
+/** A finding that the person has looked at and lives with. */
+export interface Acceptance {
+  readonly findingId: string;
+  readonly reason: string;
+  /** The finding's numbers as they were accepted; it returns when they change. */
+  readonly signature: string;
+}
+
+/** How far the bench run has come. */
+export interface BenchRun {
+  readonly doneSteps: readonly string[];
+  /** Wall-clock ends of running waits by step, ISO. */
+  readonly waitsUntil: { readonly [stepId: string]: string };
+}
+
+/** The one document of a job. Everything that can be worked out from it is, and is not kept. */
+export interface Project extends Job {
+  readonly format: 'mivet-project';
+  readonly version: typeof FORMAT_VERSION;
+  readonly id: string;
+  readonly name: string;
+  /** ISO. */
+  readonly createdAt: string;
+  readonly changedAt: string;
+  /** Shelf blank that the snapshot was taken from, if any. */
+  readonly shelfBlankId: string | null;
+  readonly boardId: string;
+  readonly accepted: readonly Acceptance[];
+  readonly bench: BenchRun;
+  readonly log: readonly LogEntry[];
+}
+
+/** A blank on the shelf. */
+export interface ShelfBlank {
+  readonly format: 'mivet-blank';
+  readonly version: typeof FORMAT_VERSION;
+  readonly blank: Blank;
+  /** What one costs, in the money that the person reckons in; null when not noted. */
+  readonly price: number | null;
+  /** The shelf blank that this one is another colour of; they share their readings. */
+  readonly variantOf: string | null;
+  /** A small photograph as a data URL. */
+  readonly photo: string | null;
+  readonly changedAt: string;
+}
+
+/** Everything of a person's in one file. */
+export interface Backup {
+  readonly format: 'mivet-backup';
+  readonly version: typeof FORMAT_VERSION;
+  readonly writtenAt: string;
+  readonly projects: readonly Project[];
+  readonly shelf: readonly ShelfBlank[];
+}

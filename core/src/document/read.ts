@@ -1,0 +1,106 @@
+import type { z } from 'zod';
+import type { Backup, Project, ShelfBlank } from './project.ts';
+import { FORMAT_VERSION } from './project.ts';
+import { backupSchema, projectSchema, shelfBlankSchema } from './schema.ts';
+
+/** Any document that Mivet writes. */
+export type MivetDocument = Project | ShelfBlank | Backup;
+
+/** Why a file was refused, in the order in which it was looked at. */
+export type ReadProblem =
+  | { readonly code: 'too-large'; readonly bytes: number; readonly limit: number }
+  | { readonly code: 'not-json' }
+  | { readonly code: 'not-mivet' }
+  | { readonly code: 'newer'; readonly version: number }
+  | { readonly code: 'invalid'; readonly path: string; readonly message: string };
+
+/** A document, or why not. */
+export type ReadResult =
+  { readonly ok: true; readonly document: MivetDocument } | { readonly ok: false; readonly problem: ReadProblem };
+
+/** Characters. A backup of thousands of projects stays far below this. */
+const LARGEST = 50_000_000;
+
+const SCHEMAS: { readonly [format: string]: z.ZodType<MivetDocument> } = {
+  'mivet-project': projectSchema,
+  'mivet-blank': shelfBlankSchema,
+  'mivet-backup': backupSchema,
+};
+
+type Raw = { readonly [key: string]: unknown };
+
+const SHELF_EXTRAS = { price: null, variantOf: null, photo: null };
+
+/** Does something to the blank of a document, and to those of the documents in a backup. */
+function changeBlanks(raw: Raw, version: number, change: (blank: Raw) => Raw): Raw {
+  const next = (value: unknown): unknown => (isRaw(value) ? changeBlanks(value, version, change) : value);
+  const many = (value: unknown): unknown => (Array.isArray(value) ? value.map(next) : value);
+  return {
+    ...(raw['format'] === 'mivet-blank' ? SHELF_EXTRAS : {}),
+    ...raw,
+    version,
+    ...('blank' in raw ? { blank: isRaw(raw['blank']) ? change(raw['blank']) : raw['blank'] } : {}),
+    ...('projects' in raw ? { projects: many(raw['projects']) } : {}),
+    ...('shelf' in raw ? { shelf: many(raw['shelf']) } : {}),
+  };
+}
+
+const isRaw = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** One step per old version: what version N documents need to become N + 1. Version 1 is the first. */
+const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
+  // A blank knew only the day of its paper fit check; now it keeps the check itself. The shelf had no price or picture.
+  1: (raw) =>
+    changeBlanks(raw, 2, (blank) => {
+      const kept = Object.entries(blank).filter(([key]) => key !== 'fitCheckedOn');
+      return { ...Object.fromEntries(kept), fitCheck: null };
+    }),
+};
+
+/**
+ * Reads a project, blank or backup from text. Older versions are brought up to date; newer ones are refused.
+ *
+ * @param text JSON
+ */
+export function readDocument(text: string): ReadResult {
+  if (text.length > LARGEST) return { ok: false, problem: { code: 'too-large', bytes: text.length, limit: LARGEST } };
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return { ok: false, problem: { code: 'not-json' } };
+  }
+  return checkDocument(raw);
+}
+
+/** As `readDocument`, for an object that is already parsed. */
+export function checkDocument(raw: unknown): ReadResult {
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+    return { ok: false, problem: { code: 'not-mivet' } };
+  let document = raw as Raw;
+  const schema = SCHEMAS[String(document['format'])];
+  const version = document['version'];
+  if (!schema || typeof version !== 'number') return { ok: false, problem: { code: 'not-mivet' } };
+  if (version > FORMAT_VERSION) return { ok: false, problem: { code: 'newer', version } };
+  for (let v = version; v < FORMAT_VERSION; v++) document = MIGRATIONS[v]?.(document) ?? document;
+  const parsed = schema.safeParse(document);
+  if (parsed.success) return { ok: true, document: parsed.data };
+  const issue = parsed.error.issues[0]!;
+  return { ok: false, problem: { code: 'invalid', path: issue.path.join('.') || '(top)', message: issue.message } };
+}
+
+/** Why a file was refused, in words. */
+export function describeReadProblem(problem: ReadProblem): string {
+  switch (problem.code) {
+    case 'too-large':
+      return `The file is too large: ${problem.bytes} characters, at most ${problem.limit} are taken.`;
+    case 'not-json':
+      return 'The file is not JSON: it was cut short or is of another kind.';
+    case 'not-mivet':
+      return 'The file is not a Mivet project, blank or backup.';
+    case 'newer':
+      return `The file was written by a newer Mivet (format ${problem.version}); this one reads up to ${FORMAT_VERSION}. Update Mivet; the file is untouched.`;
+    case 'invalid':
+      return `The file does not fit its format at ${problem.path}: ${problem.message}.`;
+  }
+}

@@ -1,0 +1,169 @@
+import { z } from 'zod';
+import { FONT_CHOICES, type FontId } from '../artwork/font.ts';
+import { FILM_THICKNESS_MM, type Film, type FilmFinish } from '../artwork/film.ts';
+import type { ArtworkItem } from '../artwork/item.ts';
+import { MOTIF_IDS, type MotifId } from '../artwork/motifs/index.ts';
+import type { Blank, SurfaceKind } from '../blank/blank.ts';
+import type { Backup, Project, ShelfBlank } from './project.ts';
+import { FORMAT_VERSION } from './project.ts';
+
+/** Limits that keep a hostile or broken file from filling memory. */
+const MOST = { items: 400, takes: 50, log: 2000, text: 500, notes: 5000, projects: 5000, photo: 400_000 } as const;
+
+const id = z.string().min(1).max(80);
+const short = z.string().max(200);
+const mm = z.number().min(0).max(10_000);
+const stamp = z.string().max(40);
+const angle = z.number().min(-3600).max(3600);
+const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour like #0C6764');
+
+const readingSchema = z.object({
+  how: z.enum(['tape', 'ruler', 'caliper', 'strip']),
+  takes: z.array(z.object({ typed: z.string().max(60), mm: z.number().gt(0).max(10_000) })).max(MOST.takes),
+  thicknessMm: z.number().min(0).max(20),
+});
+
+const seenMm = z.number().min(-100).max(100);
+const bandSizes = z.object({ girthRim: mm, girthBase: mm, side: mm });
+const fitCheckSchema = z.object({
+  on: stamp,
+  seen: z.object({ gapRimMm: seenMm, gapBaseMm: seenMm, standMm: seenMm }),
+  before: bandSizes,
+  after: bandSizes,
+  sigma: bandSizes,
+});
+
+/** Everything that a blank may be made of. */
+export const SURFACES = [
+  'glass',
+  'glazed ceramic',
+  'bare steel',
+  'powder-coated steel',
+  'painted',
+  'raw terracotta',
+  'plastic',
+] as const satisfies readonly SurfaceKind[];
+
+/** A blank by its readings. */
+export const blankSchema = z.object({
+  id,
+  name: short,
+  kind: z.enum(['straight', 'tapered']),
+  surface: z.enum(SURFACES),
+  colour,
+  readings: z.object({
+    girthRim: readingSchema.optional(),
+    girthBase: readingSchema.optional(),
+    side: readingSchema.optional(),
+    upright: readingSchema.optional(),
+    acrossRim: readingSchema.optional(),
+  }),
+  handleWidthMm: mm,
+  handleClearanceMm: mm,
+  bandBelowRimMm: mm,
+  rimClearanceMm: mm,
+  baseClearanceMm: mm,
+  fitCheck: fitCheckSchema.nullable(),
+  notes: z.string().max(MOST.notes),
+}) satisfies z.ZodType<Blank>;
+
+const itemBase = {
+  id,
+  film: id,
+  placement: z.object({
+    facing: z.enum(['front', 'drinker', 'room', 'angle']),
+    angleDeg: angle,
+    from: z.enum(['rim', 'middle', 'base']),
+    mm: z.number().min(-10_000).max(10_000),
+    turnDeg: angle,
+  }),
+  running: z.enum(['round', 'level', 'rigid']),
+  repeat: z.object({ mode: z.enum(['once', 'spaced', 'joined']), count: z.number().int().min(1).max(200) }),
+  fuse: z.boolean(),
+  keepTogether: id.nullable(),
+  mirrored: z.boolean(),
+};
+
+const itemSchema = z.discriminatedUnion('type', [
+  z.object({
+    ...itemBase,
+    type: z.literal('text'),
+    text: z.string().max(MOST.text),
+    font: z.enum(FONT_CHOICES.map((f) => f.id) as [FontId, ...FontId[]]),
+    size: z.object({ by: z.enum(['cap', 'width']), mm: z.number().min(0.5).max(2000) }),
+    letterGapMm: z.number().min(-50).max(200),
+  }),
+  z.object({
+    ...itemBase,
+    type: z.literal('motif'),
+    motif: z.enum(MOTIF_IDS as [MotifId, ...MotifId[]]),
+    widthMm: z.number().min(0.5).max(2000),
+    heightMm: z.number().min(0.5).max(2000).nullable(),
+  }),
+]) satisfies z.ZodType<ArtworkItem>;
+
+const filmSchema = z.object({
+  id,
+  name: short,
+  colour,
+  finish: z.enum(Object.keys(FILM_THICKNESS_MM) as [FilmFinish, ...FilmFinish[]]),
+  thicknessMm: z.number().min(0).max(3),
+}) satisfies z.ZodType<Film>;
+
+/** A project, current version. */
+export const projectSchema = z.object({
+  format: z.literal('mivet-project'),
+  version: z.literal(FORMAT_VERSION),
+  id,
+  name: short,
+  createdAt: stamp,
+  changedAt: stamp,
+  shelfBlankId: id.nullable(),
+  blank: blankSchema,
+  items: z.array(itemSchema).max(MOST.items),
+  films: z.array(filmSchema).min(1).max(100),
+  hand: z.enum(['right', 'left']),
+  seam: z.object({ lapMm: z.number().min(0).max(50) }),
+  boardId: id,
+  accepted: z
+    .array(z.object({ findingId: z.string().max(400), reason: short, signature: z.string().max(2000) }))
+    .max(1000),
+  bench: z.object({
+    doneSteps: z.array(z.string().max(200)).max(500),
+    waitsUntil: z.record(z.string().max(200), stamp),
+  }),
+  log: z
+    .array(
+      z.object({
+        id,
+        at: stamp,
+        outcome: z.enum(['good', 'so-so', 'failed', 'note']),
+        text: z.string().max(MOST.notes),
+      }),
+    )
+    .max(MOST.log),
+}) satisfies z.ZodType<Project>;
+
+/** A shelf blank, current version. */
+export const shelfBlankSchema = z.object({
+  format: z.literal('mivet-blank'),
+  version: z.literal(FORMAT_VERSION),
+  blank: blankSchema,
+  price: z.number().min(0).max(1_000_000).nullable(),
+  variantOf: id.nullable(),
+  photo: z
+    .string()
+    .max(MOST.photo)
+    .regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'a small photograph')
+    .nullable(),
+  changedAt: stamp,
+}) satisfies z.ZodType<ShelfBlank>;
+
+/** A backup of everything, current version. */
+export const backupSchema = z.object({
+  format: z.literal('mivet-backup'),
+  version: z.literal(FORMAT_VERSION),
+  writtenAt: stamp,
+  projects: z.array(projectSchema).max(MOST.projects),
+  shelf: z.array(shelfBlankSchema).max(MOST.projects),
+}) satisfies z.ZodType<Backup>;

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { projectOf } from '../test/findings.ts';
+import { testFonts } from '../test/fonts.ts';
+import { makeBlank, makeJob, textItem, tumbler, wave } from '../test/jobs.ts';
+import { cutFiles } from './cut-files.ts';
+import type { Project } from './document/project.ts';
+import { examineProject, openFindings, type Examined } from './examine.ts';
+import { signatureOf } from './proof/finding.ts';
+
+function examined(project: Project): Extract<Examined, { ok: true }> {
+  const result = examineProject(project, testFonts);
+  if (!result.ok) throw new Error(result.problem.code);
+  return result;
+}
+const nearRim = (mm: number) =>
+  textItem('OAR', { placement: { facing: 'front', angleDeg: 0, from: 'rim', mm, turnDeg: 0 } });
+const project = projectOf(makeJob(tumbler(), [nearRim(3)]), 'long');
+
+describe('examineProject', () => {
+  it('keeps an acceptance while its numbers hold and drops it when they change', () => {
+    const { finding } = examined(project).findings.find((f) => f.finding.code === 'rim-zone')!;
+    const accepted = [{ findingId: finding.id, signature: signatureOf(finding), reason: 'Only for show' }];
+    const kept = examined({ ...project, accepted });
+    expect(kept.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBe('Only for show');
+    expect(openFindings(kept.findings).map((f) => f.finding.code)).not.toContain('rim-zone');
+    const closer = examined({ ...project, accepted, items: [nearRim(1)] });
+    expect(closer.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBeNull();
+    // Moved by less than is shown, it is the same finding.
+    const same = examined({ ...project, accepted, items: [nearRim(3.004)] });
+    expect(same.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBe('Only for show');
+  });
+
+  it('shows what fails before what wants a look, and what is fine last', () => {
+    const lapped = { seam: { lapMm: 2 } };
+    const rank = { fails: 0, look: 1, fine: 2 };
+    const busy = projectOf(makeJob(tumbler(), [nearRim(-8), { ...nearRim(3), id: 'low' }, wave(9)], lapped), 'small');
+    const order = examined(busy).findings.map((f) => rank[f.finding.severity]);
+    expect(new Set(order).size).toBe(3);
+    expect(order).toEqual([...order].sort());
+  });
+
+  it('passes on why a blank cannot be flattened, with the doubts about its readings', () => {
+    const result = examineProject(
+      projectOf(makeJob(makeBlank({ girthRim: 300, girthBase: 100, side: 20 }), [])),
+      testFonts,
+    );
+    expect(result).toMatchObject({ ok: false, problem: { code: 'side-too-short', sideMm: 20 } });
+    // (300 − 100)/2π is the least that the side can be.
+    if (!result.ok && result.problem.code === 'side-too-short') expect(result.problem.leastMm).toBeCloseTo(31.83, 2);
+  });
+
+  it('has nothing open for a clean job', () => {
+    expect(openFindings(examined({ ...project, items: [nearRim(40)] }).findings)).toEqual([]);
+  });
+});
+
+describe('cutFiles', () => {
+  it('writes one file for each film in each load, in true millimetres, inside the board', () => {
+    const job = projectOf(
+      makeJob(tumbler(), [wave(9), wave(9, { id: 'w2', film: 'shallows' }), textItem('STROKE', { film: 'ensign' })]),
+      'long',
+    );
+    const { wrap, sheet } = examined(job);
+    const files = cutFiles(job, wrap, sheet);
+    expect(files.map((f) => f.name)).toEqual(
+      sheet.plan.loads.flatMap((load) => load.strips.map((s) => `cut-${load.number}-${s.film}.svg`)),
+    );
+    for (const file of files) {
+      const text = String(file.content);
+      expect(text).toContain('width="600mm" height="290mm" viewBox="0 0 600 290"');
+      const [, film] = /cut-\d+-(.+)\.svg/.exec(file.name)!;
+      expect(text).toContain(`id="film-${film}"`);
+      expect(text.match(/<path /g)).toHaveLength(wrap.pieces.filter((p) => p.film === film).length);
+      expect(text).not.toMatch(/NaN|undefined|Infinity/);
+      const strip = sheet.plan.loads.flatMap((l) => l.strips).find((s) => s.film === film)!;
+      const xs = [...text.matchAll(/[MLC ](-?[\d.]+)[ ,](-?[\d.]+)/g)].filter(() => true);
+      expect(xs.length).toBeGreaterThan(10);
+      expect(strip.to - strip.from).toBeLessThanOrEqual(600);
+    }
+  });
+
+  it('writes nothing for a job without artwork', () => {
+    const bare = projectOf(makeJob(tumbler(), []));
+    const { wrap, sheet } = examined(bare);
+    expect(cutFiles(bare, wrap, sheet)).toEqual([]);
+  });
+});

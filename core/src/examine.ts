@@ -1,0 +1,57 @@
+import type { FontBook } from './artwork/font.ts';
+import type { BlankProblem } from './blank/blank.ts';
+import type { ReadingDoubt } from './blank/plausibility.ts';
+import type { JobSheet } from './cut/job-sheet.ts';
+import { planJob } from './cut/job-sheet.ts';
+import type { Acceptance, Project } from './document/project.ts';
+import type { Finding } from './proof/finding.ts';
+import { signatureOf } from './proof/finding.ts';
+import { proof } from './proof/proof.ts';
+import { boardById } from './sheet/board.ts';
+import type { Wrap } from './wrap/derive.ts';
+import { deriveWrap } from './wrap/derive.ts';
+
+/** A finding and the reason for which it was accepted, if it still holds. */
+export interface JudgedFinding {
+  readonly finding: Finding;
+  readonly acceptedFor: string | null;
+}
+
+/** A project worked through from readings to loads, with everything that was found. */
+export type Examined =
+  | {
+      readonly ok: true;
+      readonly wrap: Wrap;
+      readonly sheet: JobSheet;
+      readonly findings: readonly JudgedFinding[];
+      readonly doubts: readonly ReadingDoubt[];
+    }
+  | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
+
+/**
+ * Runs the parts of the core in their order: derive, plan, judge.
+ *
+ * @param project the document
+ * @param fonts the shipped fonts, loaded
+ */
+export function examineProject(project: Project, fonts: FontBook): Examined {
+  const derived = deriveWrap(project, fonts);
+  if (!derived.ok) return derived;
+  const { wrap, doubts } = derived;
+  const sheet = planJob(wrap.pieces, project.films, boardById(project.boardId));
+  const findings = proof({ job: project, wrap, doubts, plan: sheet.plan }).map((finding) => ({
+    finding,
+    acceptedFor: acceptedFor(finding, project.accepted),
+  }));
+  return { ok: true, wrap, sheet, findings, doubts };
+}
+
+function acceptedFor(finding: Finding, accepted: readonly Acceptance[]): string | null {
+  const match = accepted.find((a) => a.findingId === finding.id);
+  return match && match.signature === signatureOf(finding) ? match.reason : null;
+}
+
+/** Findings that still want something done: not fine, and not accepted. */
+export function openFindings(findings: readonly JudgedFinding[]): JudgedFinding[] {
+  return findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null);
+}

@@ -1,0 +1,85 @@
+export type { Film, FilmFinish } from './artwork/film.ts';
+export { STARTING_FILMS } from './artwork/film.ts';
+export type { FontBook, FontFace, FontId } from './artwork/font.ts';
+export { FONT_CHOICES } from './artwork/font.ts';
+export type { ArtworkItem, Facing, MotifItem, Placement, RepeatRound, Running, TextItem } from './artwork/item.ts';
+export type { MotifId } from './artwork/motifs/index.ts';
+export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
+export type { BenchStep } from './bench/steps.ts';
+export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
+export type {
+  Blank,
+  BlankKind,
+  BlankProblem,
+  BlankSize,
+  BlankSizeResult,
+  ReadingName,
+  SurfaceKind,
+} from './blank/blank.ts';
+export { coneOfBlank, readingsAskedFor, sizeBlank, zonesOfBlank } from './blank/blank.ts';
+export type { ErrorReport } from './blank/error-report.ts';
+export { reportErrors } from './blank/error-report.ts';
+export type { BandSizes, FitCheck, FitResult, FitSeen } from './blank/fit-check.ts';
+export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM, solveFit } from './blank/fit-check.ts';
+export type { LengthUnit, ParsedLength } from './blank/length.ts';
+export { formatLength, parseLength } from './blank/length.ts';
+export type { ReadingDoubt } from './blank/plausibility.ts';
+export { doubtReadings } from './blank/plausibility.ts';
+export type { Reading, ReadingTake, ReadingTool } from './blank/reading.ts';
+export { summariseReading, USUAL_THICKNESS_MM } from './blank/reading.ts';
+export {
+  describeBlankProblem,
+  describeDoubt,
+  describeFit,
+  describeFitProblem,
+  describeLengthProblem,
+  READING_IN_SENTENCE,
+  READING_LABEL,
+} from './blank/words.ts';
+export type { JobFile } from './cut-files.ts';
+export { cutFiles } from './cut-files.ts';
+export type { JobSheet } from './cut/job-sheet.ts';
+export { cutPieces, pathLength } from './cut/order.ts';
+export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
+export { newBlank, newMotif, newProject, newShelfBlank, newText } from './document/new-project.ts';
+export type { Acceptance, Backup, Project, ShelfBlank } from './document/project.ts';
+export { FORMAT_VERSION } from './document/project.ts';
+export type { MivetDocument, ReadResult } from './document/read.ts';
+export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
+export { backupSchema, projectSchema, shelfBlankSchema, SURFACES } from './document/schema.ts';
+export type { Examined, JudgedFinding } from './examine.ts';
+export { examineProject, openFindings } from './examine.ts';
+export type { BlanksFromCsv } from './io/csv/blanks.ts';
+export { readFont } from './io/font/read.ts';
+export type { Paper } from './io/pdf/template.ts';
+export { pathData } from './io/svg/path-data.ts';
+export { writeCutSvg } from './io/svg/write-cut.ts';
+export { writeTemplateSvg } from './io/svg/write-template.ts';
+export type { LogEntry, Outcome } from './log/entry.ts';
+export type { Box } from './plane/box.ts';
+export type { Path, Segment } from './plane/path.ts';
+export type { Point } from './plane/point.ts';
+export type { Polygon, Ring } from './polygon/polygon.ts';
+export { glanceHalfAngle } from './proof/glance.ts';
+export type { Command, Finding, FindingCode, Place, Severity } from './proof/finding.ts';
+export { signatureOf } from './proof/finding.ts';
+export type { FindingWords } from './proof/words.ts';
+export { describeCommand, describeFinding } from './proof/words.ts';
+export type { Board } from './sheet/board.ts';
+export { boardById, BOARDS } from './sheet/board.ts';
+export type { Load, LoadPlan, Strip } from './sheet/load.ts';
+export type { ConeSpec } from './surface/cone.ts';
+export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
+export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
+export type { Wrap } from './wrap/derive.ts';
+export { deriveWrap } from './wrap/derive.ts';
+export { deriveFitPaper } from './wrap/fit-paper.ts';
+export type { Job } from './wrap/job.ts';
+export { wrapFilm } from './wrap/job.ts';
+export type { Piece } from './wrap/pieces.ts';
+export type { Hand, PlacedItem } from './wrap/place.ts';
+export { azimuthOfFacing } from './wrap/place.ts';
+export type { SeamViewPiece } from './wrap/seam-view.ts';
+export { seamView } from './wrap/seam-view.ts';
+export type { Template } from './wrap/template.ts';
+export { makeTemplate } from './wrap/template.ts';

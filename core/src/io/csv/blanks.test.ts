@@ -1,0 +1,89 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { makeBlank, mug, tumbler } from '../../../test/jobs.ts';
+import { newShelfBlank } from '../../document/new-project.ts';
+import { shelfBlankSchema } from '../../document/schema.ts';
+import { readBlanksCsv, writeBlanksCsv } from './blanks.ts';
+
+const now = '2026-05-04T10:00:00.000Z';
+const ids = () => {
+  let n = 0;
+  return () => `id-${(n += 1)}`;
+};
+const read = (text: string, unit: 'mm' | 'in' = 'mm') => readBlanksCsv(text, unit, ids(), now);
+
+describe('the shelf as a table', () => {
+  it('comes back as it went, with sizes to a ten-thousandth of a millimetre', () => {
+    const shelf = [
+      {
+        ...newShelfBlank(tumbler({ name: 'Steel, tall', notes: 'He said "wide end up",\nthen left.' }), now),
+        price: 6.5,
+      },
+      newShelfBlank(mug({ name: 'Crew mug' }), now),
+      newShelfBlank(makeBlank({ girthRim: 276.22512, girthBase: 214, upright: 150 }, { name: 'By height' }), now),
+    ];
+    const back = read(writeBlanksCsv(shelf));
+    expect(back.leftOut).toEqual([]);
+    expect(back.shelf).toHaveLength(3);
+    back.shelf.forEach((entry, i) => {
+      const was = shelf[i]!;
+      expect(shelfBlankSchema.safeParse(entry).success).toBe(true);
+      expect(entry.price).toBe(was.price);
+      for (const key of ['name', 'kind', 'surface', 'colour', 'handleWidthMm', 'bandBelowRimMm', 'notes'] as const)
+        expect(entry.blank[key], key).toEqual(key === 'colour' ? was.blank[key] : was.blank[key]);
+      for (const name of ['girthRim', 'girthBase', 'side', 'upright'] as const)
+        expect(entry.blank.readings[name]?.takes.map((t) => t.mm)).toEqual(
+          was.blank.readings[name]?.takes.map((t) => expect.closeTo(t.mm, 4) as number),
+        );
+    });
+  });
+
+  it('takes lengths as people type them, several goes, and columns in any order', () => {
+    const { shelf, leftOut } = read(
+      'Notes,Rim Girth,NAME,base girth,side,price,something\n,10 3/8 | 10.375 in,Tall one,"8 7/16""",168,"4,20",x\n',
+    );
+    expect(leftOut).toEqual([]);
+    expect(shelf[0]!.blank).toMatchObject({ name: 'Tall one', kind: 'tapered' });
+    expect(shelf[0]!.blank.readings.girthRim!.takes.map((t) => t.mm)).toEqual([263.525, 263.525]);
+    expect(shelf[0]!.blank.readings.girthBase!.takes[0]!.mm).toBeCloseTo(214.3125, 6);
+    expect(shelf[0]!.price).toBe(4.2);
+    expect(read('name,rim girth,side\nMug,10,3 1/2\n', 'in').shelf[0]!.blank.readings.girthRim!.takes[0]!.mm).toBe(254);
+  });
+
+  it('leaves out a line that it cannot read, says why, and takes the rest', () => {
+    const { shelf, leftOut } = read(
+      [
+        'name,kind,surface,colour,rim girth,side,price',
+        'Good,straight,glass,#AABBCC,258,92,3',
+        ',straight,glass,#AABBCC,258,92,3',
+        'Odd,spherical,glass,,258,92,',
+        'Wet,straight,water,,258,92,',
+        'Pink,straight,glass,pink,258,92,',
+        'Words,straight,glass,,long,92,',
+        'Nought,straight,glass,,0,92,',
+        'Dear,straight,glass,,258,92,much',
+        'Also good,,,,25.8 cm,92,',
+      ].join('\n'),
+    );
+    expect(shelf.map((entry) => entry.blank.name)).toEqual(['Good', 'Also good']);
+    expect(leftOut.map((l) => l.line)).toEqual([3, 4, 5, 6, 7, 8, 9]);
+    expect(leftOut.map((l) => l.why).join(' ')).toMatch(/no name.*spherical.*water.*pink.*long.*nothing.*much/);
+  });
+
+  it('says so when it is no such table, and survives anything', () => {
+    expect(read('a,b\n1,2\n').leftOut[0]!.why).toContain('“name” and “rim girth”');
+    expect(read('').shelf).toEqual([]);
+    fc.assert(
+      fc.property(fc.string({ maxLength: 300 }), (text) => {
+        const { shelf } = read(`name,rim girth\n${text}`);
+        for (const entry of shelf) expect(shelfBlankSchema.safeParse(entry).success).toBe(true);
+      }),
+    );
+  });
+
+  it('lets no spreadsheet run what a name says', () => {
+    const text = writeBlanksCsv([newShelfBlank(mug({ name: '=1+1', notes: '-x' }), now)]);
+    expect(text).toContain("'=1+1");
+    expect(read(text).shelf[0]!.blank).toMatchObject({ name: '=1+1', notes: '-x' });
+  });
+});

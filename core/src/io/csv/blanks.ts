@@ -1,0 +1,173 @@
+import Papa from 'papaparse';
+import type { Blank, ReadingName, SurfaceKind } from '../../blank/blank.ts';
+import type { LengthUnit } from '../../blank/length.ts';
+import { parseLength } from '../../blank/length.ts';
+import type { Reading } from '../../blank/reading.ts';
+import { USUAL_THICKNESS_MM } from '../../blank/reading.ts';
+import { describeLengthProblem } from '../../blank/words.ts';
+import { newBlank, newShelfBlank } from '../../document/new-project.ts';
+import type { ShelfBlank } from '../../document/project.ts';
+import { SURFACES } from '../../document/schema.ts';
+
+/** Columns of the table, in their order; readings and widths as typed lengths, goes at one reading parted by `|`. */
+const COLUMNS = [
+  'name',
+  'kind',
+  'surface',
+  'colour',
+  'rim girth',
+  'base girth',
+  'side',
+  'upright height',
+  'across rim',
+  'tape thickness',
+  'handle width',
+  'band below rim',
+  'rim clearance',
+  'base clearance',
+  'price',
+  'notes',
+] as const;
+type Column = (typeof COLUMNS)[number];
+
+const READING_COLUMNS: readonly (readonly [Column, ReadingName, Reading['how']])[] = [
+  ['rim girth', 'girthRim', 'tape'],
+  ['base girth', 'girthBase', 'tape'],
+  ['side', 'side', 'ruler'],
+  ['upright height', 'upright', 'ruler'],
+  ['across rim', 'acrossRim', 'ruler'],
+];
+const WIDTH_COLUMNS = [
+  ['handle width', 'handleWidthMm'],
+  ['band below rim', 'bandBelowRimMm'],
+  ['rim clearance', 'rimClearanceMm'],
+  ['base clearance', 'baseClearanceMm'],
+] as const satisfies readonly (readonly [Column, keyof Blank])[];
+
+/** Lines that a table may have. */
+const MOST_LINES = 5000;
+
+/**
+ * The shelf as a table that any spreadsheet opens. Lengths carry their unit, so that nothing is guessed on the way back.
+ *
+ * @param shelf blanks to write; photographs and fit checks do not go into a table
+ * @returns CSV text with a header line
+ */
+export function writeBlanksCsv(shelf: readonly ShelfBlank[]): string {
+  const mm = (value: number): string => `${Number(value.toFixed(4))} mm`;
+  const rows = shelf.map(({ blank, price }): Record<Column, string> => {
+    const row = Object.fromEntries(COLUMNS.map((column) => [column, ''])) as Record<Column, string>;
+    for (const [column, name] of READING_COLUMNS)
+      row[column] = blank.readings[name]?.takes.map((take) => mm(take.mm)).join(' | ') ?? '';
+    for (const [column, key] of WIDTH_COLUMNS) row[column] = mm(blank[key]);
+    const tape = blank.readings.girthRim ?? blank.readings.girthBase;
+    return {
+      ...row,
+      name: blank.name,
+      kind: blank.kind,
+      surface: blank.surface,
+      colour: blank.colour,
+      'tape thickness': tape ? mm(tape.thicknessMm) : '',
+      price: price === null ? '' : String(price),
+      notes: blank.notes,
+    };
+  });
+  return `${Papa.unparse(rows, { columns: [...COLUMNS], newline: '\n', escapeFormulae: true })}\n`;
+}
+
+/** Blanks that a table gave, and what was left out of it, in words. */
+export interface BlanksFromCsv {
+  readonly shelf: readonly ShelfBlank[];
+  readonly leftOut: readonly { readonly line: number; readonly why: string }[];
+}
+
+/**
+ * Reads blanks from a table. Columns may come in any order, unknown ones are passed over; a line that cannot be read is
+ * left out and listed, never half taken.
+ *
+ * @param text CSV
+ * @param unit of plain numbers without one
+ * @param newId makes an id for each blank
+ * @param now ISO
+ * @returns blanks in the order of the lines; none, with one reason, when it is no such table
+ */
+export function readBlanksCsv(text: string, unit: LengthUnit, newId: () => string, now: string): BlanksFromCsv {
+  const parsed = Papa.parse<Record<string, string | undefined>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    preview: MOST_LINES,
+    transformHeader: (header) => header.trim().toLowerCase(),
+  });
+  const columns = parsed.meta.fields ?? [];
+  if (!columns.includes('name') || !columns.includes('rim girth'))
+    return {
+      shelf: [],
+      leftOut: [{ line: 1, why: 'The first line has to name the columns, “name” and “rim girth” among them.' }],
+    };
+  const shelf: ShelfBlank[] = [];
+  const leftOut: { line: number; why: string }[] = [];
+  parsed.data.forEach((row, index) => {
+    try {
+      shelf.push(readRow(row, unit, newId(), now));
+    } catch (problem) {
+      if (!(problem instanceof RowProblem)) throw problem;
+      leftOut.push({ line: index + 2, why: problem.message });
+    }
+  });
+  return { shelf, leftOut };
+}
+
+/** A line that cannot be taken; caught in this file only. */
+class RowProblem extends Error {}
+
+function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: string, now: string): ShelfBlank {
+  // What a spreadsheet was kept from running as a formula carries a mark in front.
+  const cell = (column: Column): string => (row[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+  const length = (column: Column, typed: string): number => {
+    const result = parseLength(typed, unit);
+    if (result.ok) return result.mm;
+    if (result.code === 'zero') return 0;
+    throw new RowProblem(`${column}: ${describeLengthProblem(result.code, typed)}`);
+  };
+  const name = cell('name').slice(0, 200);
+  if (!name) throw new RowProblem('It has no name.');
+  const kind = cell('kind').toLowerCase() || (cell('base girth') ? 'tapered' : 'straight');
+  if (kind !== 'straight' && kind !== 'tapered')
+    throw new RowProblem(`“${kind.slice(0, 24)}” is no kind of blank that Mivet measures: straight or tapered.`);
+  const surface = cell('surface').toLowerCase();
+  if (surface && !SURFACES.includes(surface as SurfaceKind))
+    throw new RowProblem(`“${surface.slice(0, 24)}” is no surface in the list: ${SURFACES.join(', ')}.`);
+  const colour = cell('colour');
+  if (colour && !/^#[0-9a-f]{6}$/i.test(colour))
+    throw new RowProblem(`A colour is written like #C4CACD, not “${colour.slice(0, 24)}”.`);
+  const price = cell('price').replace(',', '.');
+  if (price && !(Number(price) >= 0 && Number(price) < 1e6))
+    throw new RowProblem(`“${price.slice(0, 24)}” is not a price.`);
+
+  const start = newBlank(id, kind, name);
+  const tape = cell('tape thickness') ? length('tape thickness', cell('tape thickness')) : USUAL_THICKNESS_MM.tape;
+  if (tape > 20) throw new RowProblem('tape thickness: over 20 mm is no tape.');
+  const readings = READING_COLUMNS.flatMap(([column, reading, how]): [ReadingName, Reading][] => {
+    const takes = cell(column)
+      .split('|')
+      .map((typed) => typed.trim())
+      .filter(Boolean);
+    if (takes.length === 0) return [];
+    const read = takes.slice(0, 50).map((typed) => ({ typed: typed.slice(0, 60), mm: length(column, typed) }));
+    if (read.some((take) => take.mm === 0)) throw new RowProblem(`${column}: a reading of nothing cannot be right.`);
+    return [[reading, { how, takes: read, thicknessMm: how === 'tape' ? tape : 0 }]];
+  });
+  const widths = WIDTH_COLUMNS.filter(([column]) => cell(column)).map(([column, key]) => [
+    key,
+    length(column, cell(column)),
+  ]);
+  const blank: Blank = {
+    ...start,
+    ...(surface ? { surface: surface as SurfaceKind } : {}),
+    ...(colour ? { colour } : {}),
+    ...Object.fromEntries(widths),
+    readings: Object.fromEntries(readings),
+    notes: cell('notes').slice(0, 5000),
+  };
+  return { ...newShelfBlank(blank, now), price: price ? Number(price) : null };
+}

@@ -1,0 +1,123 @@
+import * as fontkit from 'fontkit';
+import type { FontFace, PlacedGlyph } from '../../artwork/font.ts';
+import { boxOfCoordinates } from '../../plane/box.ts';
+import { flattenPath } from '../../plane/flatten.ts';
+import type { Path, Segment } from '../../plane/path.ts';
+import type { Point } from '../../plane/point.ts';
+
+/** A font file that is no font, or one that Mivet cannot use. */
+export class FontProblem extends Error {}
+
+/**
+ * Makes a face from the bytes of one or more font files of the same family (script subsets); a letter is taken from
+ * the first file that has it.
+ *
+ * @param files TTF, OTF or WOFF bytes, at least one
+ * @returns a face whose units are those of the first file
+ * @throws FontProblem when a file cannot be read
+ */
+export function readFont(files: readonly Uint8Array[]): FontFace {
+  const fonts = files.map((bytes) => {
+    try {
+      return fontkit.create(bytes);
+    } catch (cause) {
+      throw new FontProblem('This file is not a font that can be read.', { cause });
+    }
+  });
+  const main = fonts[0];
+  if (!main) throw new FontProblem('No font file was given.');
+  const outlinesOf = new Map<string, readonly Path[]>();
+
+  function layout(line: string): ReturnType<FontFace['layout']> {
+    const glyphs: PlacedGlyph[] = [];
+    const missing: string[] = [];
+    let at = 0;
+    for (const run of splitByFont(line)) {
+      if (run.font < 0) {
+        missing.push(...run.text);
+        continue;
+      }
+      const font = fonts[run.font]!;
+      const scale = main!.unitsPerEm / font.unitsPerEm;
+      const laid = font.layout(run.text);
+      laid.glyphs.forEach((glyph, i) => {
+        const position = laid.positions[i]!;
+        const key = `${run.font}:${glyph.id}:${position.yOffset}`;
+        let outlines = outlinesOf.get(key);
+        if (!outlines) {
+          outlines = readOutlines(glyph.path.commands, scale, position.yOffset * scale);
+          outlinesOf.set(key, outlines);
+        }
+        glyphs.push({
+          outlines,
+          at: at + position.xOffset * scale,
+          advance: position.xAdvance * scale,
+          text: String.fromCodePoint(...glyph.codePoints),
+        });
+        at += position.xAdvance * scale;
+      });
+    }
+    return { glyphs, width: at, missing };
+  }
+
+  /** Neighbouring letters that come from the same file; file -1 for letters that none has. */
+  function splitByFont(line: string): { text: string; font: number }[] {
+    const runs: { text: string; font: number }[] = [];
+    for (const letter of line.normalize('NFC')) {
+      const last = runs.at(-1);
+      const font =
+        last && last.font >= 0 && /\s/.test(letter)
+          ? last.font
+          : fonts.findIndex((f) => f.hasGlyphForCodePoint(letter.codePointAt(0)!));
+      if (last && last.font === font) last.text += letter;
+      else runs.push({ text: letter, font });
+    }
+    return runs;
+  }
+
+  return { unitsPerEm: main.unitsPerEm, capHeight: measuredCap(layout) ?? main.capHeight, layout };
+}
+
+/** Height of the H as drawn; tables often disagree with the drawing, and a cap height on screen must be a cap height on film. */
+function measuredCap(layout: FontFace['layout']): number | null {
+  const outlines = layout('H').glyphs[0]?.outlines ?? [];
+  const height = Math.max(...outlines.map((o) => boxOfCoordinates(flattenPath(o, 1)).maxY));
+  return Number.isFinite(height) && height > 0 ? height : null;
+}
+
+function readOutlines(
+  commands: readonly { command: string; args: readonly number[] }[],
+  scale: number,
+  lift: number,
+): Path[] {
+  const paths: Path[] = [];
+  let start: Point | null = null;
+  let from: Point = { x: 0, y: 0 };
+  let segments: Segment[] = [];
+  const finish = (): void => {
+    if (start && segments.length > 1) paths.push({ start, segments, closed: true });
+    start = null;
+    segments = [];
+  };
+  for (const { command, args } of commands) {
+    const p = (i: number): Point => ({ x: args[2 * i]! * scale, y: args[2 * i + 1]! * scale + lift });
+    if (command === 'moveTo') {
+      finish();
+      start = from = p(0);
+    } else if (command === 'lineTo') {
+      segments.push({ kind: 'line', to: p(0) });
+      from = p(0);
+    } else if (command === 'quadraticCurveTo') {
+      const c = p(0);
+      const to = p(1);
+      const third = (a: Point): Point => ({ x: a.x + (2 / 3) * (c.x - a.x), y: a.y + (2 / 3) * (c.y - a.y) });
+      segments.push({ kind: 'cubic', c1: third(from), c2: third(to), to });
+      from = to;
+    } else if (command === 'bezierCurveTo') {
+      segments.push({ kind: 'cubic', c1: p(0), c2: p(1), to: p(2) });
+      from = p(2);
+    } else finish();
+  }
+  finish();
+  return paths;
+}

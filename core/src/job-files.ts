@@ -1,0 +1,55 @@
+import { benchSteps } from './bench/steps.ts';
+import type { JobFile } from './cut-files.ts';
+import { cutFiles } from './cut-files.ts';
+import type { Project } from './document/project.ts';
+import { describeFinding } from './proof/words.ts';
+import type { Examined } from './examine.ts';
+import { writeTemplateDxf } from './io/dxf/write-template.ts';
+import { writeBenchPdf } from './io/pdf/bench.ts';
+import type { Paper } from './io/pdf/template.ts';
+import { writeTemplatePdf } from './io/pdf/template.ts';
+import { writeTemplateSvg } from './io/svg/write-template.ts';
+
+/** What the papers need besides the project. */
+export interface JobFileOptions {
+  readonly unit: 'mm' | 'in';
+  readonly paper: Paper;
+  readonly font: Uint8Array;
+  readonly boldFont: Uint8Array;
+}
+
+/** Every file of a job: cut files, template (SVG, DXF and PDF), bench sheet and report. */
+export async function jobFiles(
+  project: Project,
+  examined: Extract<Examined, { ok: true }>,
+  options: JobFileOptions,
+): Promise<JobFile[]> {
+  const { wrap, sheet, findings } = examined;
+  const { films, name: title } = project;
+  const report = {
+    project: title,
+    units: 'mm',
+    template: { rimLength: wrap.template.rimLength, baseLength: wrap.template.baseLength, side: wrap.size.side },
+    board: sheet.plan.board,
+    loads: sheet.plan.loads,
+    notPlaced: sheet.plan.tooLarge,
+    films: sheet.needs.map((n) => ({ film: n.film.name, pieces: n.pieces, areaMm2: n.areaMm2, cutMm: n.cutMm })),
+    findings: findings.map(({ finding, acceptedFor }) => ({
+      code: finding.code,
+      severity: finding.severity,
+      ...describeFinding(finding, options.unit),
+      acceptedFor,
+    })),
+  };
+  return [
+    ...cutFiles(project, wrap, sheet),
+    { name: 'template.svg', content: writeTemplateSvg(wrap, films, title) },
+    { name: 'template.dxf', content: writeTemplateDxf(wrap, films) },
+    { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },
+    {
+      name: 'bench.pdf',
+      content: await writeBenchPdf({ ...options, title, steps: benchSteps(project, wrap, sheet, options.unit) }),
+    },
+    { name: 'report.json', content: `${JSON.stringify(report, null, 2)}\n` },
+  ];
+}

@@ -1,0 +1,7 @@
+// What is set on paper or drawn for other programs, apart from the rest: its libraries are large, and no screen waits for
+// them.
+export { writeTemplateDxf } from './io/dxf/write-template.ts';
+export { writeBenchPdf } from './io/pdf/bench.ts';
+export { writeTemplatePdf } from './io/pdf/template.ts';
+export type { JobFileOptions } from './job-files.ts';
+export { jobFiles } from './job-files.ts';

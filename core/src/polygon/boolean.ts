@@ -1,0 +1,85 @@
+import { ClipType, FillRule, type Path64 } from 'clipper2-ts';
+import { POLYGON_GRID_PER_MM } from '../numeric/tolerances.ts';
+import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
+import { makeKernel } from './kernel.ts';
+import { nestRings } from './nest.ts';
+import type { Polygon, Ring } from './polygon.ts';
+
+/** How overlapping outlines of one input count: `nonzero` as fonts mean it, `evenodd` as many drawings mean it. */
+export type FillRuleName = 'nonzero' | 'evenodd';
+
+/**
+ * Area covered by any of the rings.
+ *
+ * @param rings closed rings, mm; may cross themselves and each other
+ * @returns separate polygons with their holes, mm; rounding dust is left out
+ */
+export function unionRings(rings: readonly Ring[], fill: FillRuleName = 'nonzero'): Polygon[] {
+  return run(ClipType.Union, rings, [], fill);
+}
+
+/** Area of the first rings that is also covered by the second. */
+export function intersectRings(
+  rings: readonly Ring[],
+  clip: readonly Ring[],
+  fill: FillRuleName = 'nonzero',
+): Polygon[] {
+  return run(ClipType.Intersection, rings, clip, fill);
+}
+
+/** Area of the first rings that is not covered by the second. */
+export function subtractRings(
+  rings: readonly Ring[],
+  clip: readonly Ring[],
+  fill: FillRuleName = 'nonzero',
+): Polygon[] {
+  return run(ClipType.Difference, rings, clip, fill);
+}
+
+/**
+ * The kernel sweeps along y and, at each height, walks all edges that cross it: a line of lettering swept across its
+ * length would make that walk as long as the line. So the sweep always runs along the longer side, by exchanging x and
+ * y on the way in and out; an exchange mirrors, so each ring is turned round again on the way out.
+ */
+function run(type: ClipType, subject: readonly Ring[], clip: readonly Ring[], fill: FillRuleName): Polygon[] {
+  const box = subject.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const turned = boxWidth(box) > boxHeight(box);
+  const engine = makeKernel();
+  engine.addSubject(gridPaths(subject, turned));
+  if (clip.length > 0) engine.addClip(gridPaths(clip, turned));
+  const solution: Path64[] = [];
+  if (!engine.execute(type, fill === 'nonzero' ? FillRule.NonZero : FillRule.EvenOdd, solution))
+    throw new Error('The polygon kernel could not combine these outlines.');
+  return nestRings(solution.map((path) => fromGrid(path, turned)));
+}
+
+/** Rings on the grid; what is left of fewer than three points covers nothing and would trip the kernel. */
+function gridPaths(rings: readonly Ring[], turned: boolean): Path64[] {
+  return rings.map((ring) => toGrid(ring, turned)).filter((path) => path.length >= 3);
+}
+
+function toGrid(ring: Ring, turned: boolean): Path64 {
+  const path: Path64 = [];
+  let lastX = NaN;
+  let lastY = NaN;
+  for (let i = 0; i + 1 < ring.length; i += 2) {
+    const x = Math.round(ring[i]! * POLYGON_GRID_PER_MM);
+    const y = Math.round(ring[i + 1]! * POLYGON_GRID_PER_MM);
+    if (x === lastX && y === lastY) continue;
+    path.push(turned ? { x: y, y: x } : { x, y });
+    lastX = x;
+    lastY = y;
+  }
+  return path;
+}
+
+function fromGrid(path: Path64, turned: boolean): Ring {
+  const ring = new Float64Array(2 * path.length);
+  const count = path.length;
+  for (let i = 0; i < count; i++) {
+    const p = path[turned ? count - 1 - i : i]!;
+    ring[2 * i] = (turned ? p.y : p.x) / POLYGON_GRID_PER_MM;
+    ring[2 * i + 1] = (turned ? p.x : p.y) / POLYGON_GRID_PER_MM;
+  }
+  return ring;
+}

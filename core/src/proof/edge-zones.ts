@@ -1,0 +1,56 @@
+import { zonesOfBlank } from '../blank/blank.ts';
+import type { Command, Finding, ProofContext } from './finding.ts';
+import { itemName } from './finding.ts';
+
+/**
+ * Film inside the zone along one edge of the band, or past the edge itself; shared by the rim and the base.
+ *
+ * @param context what is judged
+ * @param edge which end of the band
+ */
+export function judgeEdge(context: ProofContext, edge: 'rim' | 'base'): Finding[] {
+  const { job, wrap } = context;
+  const zones = zonesOfBlank(job.blank);
+  const side = wrap.size.side;
+  const zone = zones[edge];
+  return wrap.placed.flatMap((placed): Finding[] => {
+    if (!placed.slants) return [];
+    const [top, bottom] = placed.slants;
+    const room = edge === 'rim' ? top : side - bottom;
+    // A hundredth is what the mapping may be off by; film set exactly on the line is not inside it.
+    if (room >= zone - 0.01) return [];
+    const need = zone - room;
+    const other = edge === 'rim' ? side - bottom - zones.base : top - zones.rim;
+    const fix: Command =
+      other >= need
+        ? { do: 'move-item', itemId: placed.item.id, downMm: edge === 'rim' ? need : -need }
+        : {
+            do: 'scale-item',
+            itemId: placed.item.id,
+            factor: shrinkToFit(top, bottom, zones.rim, side - zones.base),
+            toMiddleMm: (zones.rim + side - zones.base) / 2 - side / 2,
+          };
+    const radius = wrap.surface.radiusAt(placed.slant);
+    return [
+      {
+        id: `${edge}-zone:${placed.item.id}`,
+        code: `${edge}-zone`,
+        case: room < 0 ? 'over' : 'inside',
+        severity: room < -0.01 ? 'fails' : 'look',
+        place: {
+          azimuths: [placed.azimuth + placed.box.minX / radius, placed.azimuth + placed.box.maxX / radius],
+          slants: edge === 'rim' ? [top, Math.max(top, zone)] : [Math.min(bottom, side - zone), bottom],
+        },
+        itemIds: [placed.item.id],
+        numbers: { room, need, zone, clearance: edge === 'rim' ? job.blank.rimClearanceMm : job.blank.baseClearanceMm },
+        names: { item: itemName(context, placed.item.id) },
+        fixes: [fix],
+      },
+    ];
+  });
+}
+
+/** Factor that makes a span fit between two lines. */
+function shrinkToFit(top: number, bottom: number, low: number, high: number): number {
+  return Math.max(0.05, Math.min(0.99, (high - low) / (bottom - top)) * 0.99);
+}

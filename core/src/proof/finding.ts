@@ -1,0 +1,87 @@
+import type { ReadingName } from '../blank/blank.ts';
+import type { LoadPlan } from '../sheet/load.ts';
+import type { Wrap } from '../wrap/derive.ts';
+import type { Job } from '../wrap/job.ts';
+import type { ReadingDoubt } from '../blank/plausibility.ts';
+
+/** How bad it is: it will fail, it wants a look, or it is fine. */
+export type Severity = 'fails' | 'look' | 'fine';
+
+/** What can be found. */
+export type FindingCode =
+  | 'reading-implausible'
+  | 'seam-gap'
+  | 'seam-cut'
+  | 'rim-zone'
+  | 'base-zone'
+  | 'handle-zone'
+  | 'glance'
+  | 'unfused'
+  | 'letters-missing'
+  | 'right-way-up'
+  | 'load-fit';
+
+/** A change to the project that a finding offers as its fix. */
+export type Command =
+  | { readonly do: 'move-item'; readonly itemId: string; readonly downMm: number }
+  | { readonly do: 'turn-item'; readonly itemId: string; readonly byDeg: number }
+  | {
+      readonly do: 'scale-item';
+      readonly itemId: string;
+      readonly factor: number;
+      /** mm below the middle of the band to bring the item's middle to; left out, it stays where it is counted from. */
+      readonly toMiddleMm?: number;
+    }
+  | { readonly do: 'lap-seam'; readonly mm: number }
+  | { readonly do: 'fuse-items'; readonly itemIds: readonly string[] }
+  | { readonly do: 'replace-reading'; readonly reading: ReadingName; readonly mm: number }
+  | { readonly do: 'choose-board'; readonly boardId: string };
+
+/** A part of the side: azimuth range in rad (may pass ±π), slant range in mm. */
+export interface Place {
+  readonly azimuths: readonly [number, number];
+  readonly slants: readonly [number, number];
+}
+
+/** One judgement, with its place, its numbers and what to do. Words come from the catalogue. */
+export interface Finding {
+  /** Stable for one code on one subject, so that an acceptance can be kept. */
+  readonly id: string;
+  readonly code: FindingCode;
+  /** Which sentence of the catalogue applies. */
+  readonly case: string;
+  readonly severity: Severity;
+  readonly place: Place | null;
+  readonly itemIds: readonly string[];
+  /** mm unless the catalogue says otherwise. */
+  readonly numbers: { readonly [name: string]: number };
+  readonly names: { readonly [name: string]: string };
+  readonly fixes: readonly Command[];
+}
+
+/** What a finding is judged from. */
+export interface ProofContext {
+  readonly job: Job;
+  readonly wrap: Wrap;
+  readonly doubts: readonly ReadingDoubt[];
+  readonly plan: LoadPlan;
+}
+
+/** A pure judgement of one kind. */
+export type Judge = (context: ProofContext) => Finding[];
+
+/** Short name of an item for a sentence: its words, or the motif; with its film where there are several of that motif. */
+export function itemName(context: ProofContext, itemId: string): string {
+  const item = context.job.items.find((i) => i.id === itemId);
+  if (!item) return 'an item';
+  if (item.type === 'text') return `“${item.text.replace(/\s+/g, ' ').trim() || 'empty text'}”`;
+  const alike = context.job.items.filter((i) => i.type === 'motif' && i.motif === item.motif);
+  const film = context.job.films.find((f) => f.id === item.film)?.name;
+  return alike.length > 1 && film ? `the ${item.motif} in ${film}` : `the ${item.motif}`;
+}
+
+/** Numbers rounded as they are shown, so that an acceptance lapses only when a person would see a change. */
+export function signatureOf(finding: Finding): string {
+  const numbers = Object.entries(finding.numbers).map(([name, value]) => `${name}=${value.toFixed(1)}`);
+  return [finding.case, finding.severity, ...numbers].join(' ');
+}

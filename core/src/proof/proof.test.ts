@@ -1,0 +1,193 @@
+import { describe, expect, it } from 'vitest';
+import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
+import { bare, makeBlank, makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
+import type { ArtworkItem, Placement } from '../artwork/item.ts';
+import type { Blank } from '../blank/blank.ts';
+import type { Project } from '../document/project.ts';
+import type { FindingCode, Severity } from './finding.ts';
+import { signatureOf } from './finding.ts';
+import { glanceHalfAngle } from './glance.ts';
+import { describeFinding } from './words.ts';
+
+const at = (change: Partial<Placement>): Placement => ({
+  facing: 'front',
+  angleDeg: 0,
+  from: 'middle',
+  mm: 0,
+  turnDeg: 0,
+  ...change,
+});
+const project = (blank: Blank, ...items: ArtworkItem[]): Project => projectOf(makeJob(blank, items));
+
+/** Fires, its fix clears it, and nothing is said just inside the limit. */
+function expectRule(code: FindingCode, severity: Severity, beyond: Project, inside: Project): void {
+  const [finding] = findingsOf(beyond, code);
+  expect(finding, `${code} should fire`).toMatchObject({ severity });
+  const words = describeFinding(finding!, 'mm');
+  expect(words.title.length).toBeGreaterThan(8);
+  expect(`${words.title}${words.why}`).not.toMatch(/NaN|undefined|–/);
+  expect(words.fixes).toHaveLength(finding!.fixes.length);
+  expect(finding!.fixes.length, 'a fix').toBeGreaterThan(0);
+  const bad = (p: Project): string[] =>
+    findingsOf(p, code)
+      .filter((f) => f.severity !== 'fine')
+      .map((f) => f.case);
+  expect(bad(fixed(beyond, finding!)), 'the fix clears it').toEqual([]);
+  expect(bad(inside), 'just inside').toEqual([]);
+}
+
+describe('rim-zone', () => {
+  // 15 mm off the drinking edge less 5 mm above the band leaves a zone of 10 mm.
+  const high = (mm: number): Project => project(tumbler(), textItem('HELM', { placement: at({ from: 'rim', mm }) }));
+  it('looks at film nearer to the rim than the clearance', () => expectRule('rim-zone', 'look', high(9.9), high(10)));
+  it('fails film that stands over the rim line', () => expectRule('rim-zone', 'fails', high(-1), high(12)));
+  it('shrinks what cannot be moved because the base is in the way', () => {
+    const tall = project(tumbler(), motifItem('oar', { running: 'rigid', widthMm: 27 }));
+    const [finding] = findingsOf(tall, 'rim-zone');
+    expect(finding!.fixes[0]).toMatchObject({ do: 'scale-item' });
+    expect(findingsOf(fixed(tall, finding!), 'rim-zone')).toEqual([]);
+  });
+});
+
+describe('base-zone', () => {
+  const low = (mm: number): Project => project(tumbler(), wave(9, { placement: at({ from: 'base', mm }) }));
+  it('looks at film inside the base zone', () => expectRule('base-zone', 'look', low(4.9), low(5)));
+  it('fails film that hangs over the base line', () => expectRule('base-zone', 'fails', low(-2), low(6)));
+});
+
+describe('handle-zone', () => {
+  // Girth 258, handle 24: its edge is 117 mm from the front; 5 mm are kept clear. A heron is 30 mm wide.
+  const near = (mm: number): Project =>
+    project(mug(), motifItem('heron', { placement: at({ facing: 'angle', angleDeg: (mm / 258) * 360 }) }));
+  it('looks at film close to the handle', () => expectRule('handle-zone', 'look', near(97.2), near(96.9)));
+  it('fails film under the handle, on the left too', () => expectRule('handle-zone', 'fails', near(-110), near(-96.9)));
+  it('shrinks what is too wide for the room', () => {
+    const wide = project(mug(), textItem('THE WILLOWMERE EIGHT', { size: { by: 'width', mm: 232 } }));
+    const [finding] = findingsOf(wide, 'handle-zone');
+    expect(finding!.fixes[0]).toMatchObject({ do: 'scale-item' });
+    expect(findingsOf(fixed(wide, finding!), 'handle-zone')).toEqual([]);
+  });
+  it('says of a band that it stops at the handle, for the eye to judge', () => {
+    const [finding] = findingsOf(project(mug(), wave(8)), 'handle-zone');
+    expect(finding).toMatchObject({ case: 'band', severity: 'look', fixes: [] });
+    expect(describeFinding(finding!, 'mm').why).toMatch(/only your eye/);
+  });
+  it('is silent on a blank without a handle', () =>
+    expect(findingsOf(project(tumbler(), wave(9)), 'handle-zone')).toEqual([]));
+});
+
+describe('seam-cut', () => {
+  const turned = (angleDeg: number): Project =>
+    project(tumbler(), motifItem('heron', { placement: at({ facing: 'angle', angleDeg }) }));
+  // At mid height the girth is 245 mm: half a heron is 15 mm or 22.0°.
+  it('looks at a motif cut in two and turns it clear', () => expectRule('seam-cut', 'look', turned(165), turned(154)));
+  it('offers a lap as well', () => {
+    const [finding] = findingsOf(turned(180), 'seam-cut');
+    expect(finding!.fixes.map((f) => f.do)).toEqual(['turn-item', 'lap-seam']);
+    expect(findingsOf(fixed(turned(180), finding!, 1), 'seam-cut')[0]).toMatchObject({
+      severity: 'fine',
+      case: 'lapped',
+    });
+  });
+  it('says how a band closes', () => {
+    const [finding] = findingsOf(project(tumbler(), wave(9)), 'seam-cut');
+    expect(finding).toMatchObject({ case: 'closes', severity: 'look' });
+    expect(finding!.numbers['count']).toBe(1);
+    // Middle of the wave: 12 + 20 mm above the base; the girth there is 214 + 62·32/168 = 225.8, a ninth is 25.09.
+    expect(finding!.numbers['pitch']).toBeCloseTo(225.81 / 9, 2);
+  });
+  it('fails words longer than the way round', () => {
+    const long = (mm: number): Project =>
+      project(tumbler(), textItem('WILLOWMERE AUTUMN REGATTA', { size: { by: 'width', mm } }));
+    const [finding] = findingsOf(long(260), 'seam-cut');
+    expect(finding).toMatchObject({ case: 'too-long', severity: 'fails' });
+    expect(findingsOf(fixed(long(260), finding!), 'seam-cut').filter((f) => f.severity === 'fails')).toEqual([]);
+  });
+});
+
+describe('seam-gap', () => {
+  const readings = (n: number): Blank => {
+    const goes = (mm: number) => ({ ...bare(mm), takes: Array.from({ length: n }, () => ({ typed: '', mm })) });
+    return makeBlank({}, { kind: 'tapered', readings: { girthRim: goes(276), girthBase: goes(214), side: goes(168) } });
+  };
+  // One go: 0.7·√(1 + 0.369²) = 0.746 mm; three goes: 0.43 mm.
+  it('looks at a gap over half a millimetre and laps it', () =>
+    expectRule('seam-gap', 'look', project(readings(1), wave(9)), project(readings(3), wave(9))));
+  it('does not matter where no film meets at the seam', () =>
+    expect(findingsOf(project(readings(1), textItem('COX')), 'seam-gap')).toEqual([]));
+});
+
+describe('glance', () => {
+  it('agrees with the foreshortening it is made from', () => {
+    // At the angle found, the apparent width of a degree over that in the middle is the share asked for.
+    for (const radius of [25, 41, 70]) {
+      const theta = glanceHalfAngle(radius, 500, 0.6);
+      const slope = (t: number): number =>
+        (radius * (500 * Math.cos(t) - radius)) / (500 ** 2 + radius ** 2 - 1000 * radius * Math.cos(t));
+      expect(slope(theta) / slope(0)).toBeCloseTo(0.6, 9);
+    }
+  });
+  const seen = 2 * (245 / (2 * Math.PI)) * glanceHalfAngle(245 / (2 * Math.PI));
+  const wide = (mm: number): Project => project(tumbler(), textItem('REGATTA', { size: { by: 'width', mm } }));
+  it('looks at words wider than one sees', () => expectRule('glance', 'look', wide(seen + 1), wide(seen - 0.5)));
+  it('leaves what runs round alone', () => expect(findingsOf(project(tumbler(), wave(9)), 'glance')).toEqual([]));
+});
+
+describe('unfused', () => {
+  const script = (fuse: boolean): Project => project(tumbler(), textItem('bowman', { font: 'script', fuse }));
+  it('fails script letters that overlap and fuses them', () =>
+    expectRule('unfused', 'fails', script(false), script(true)));
+  it('fails two things of one film lying over each other, not of two films', () => {
+    const pair = (film: string, dx: number): Project =>
+      project(
+        tumbler(),
+        motifItem('heron', { id: 'a' }),
+        motifItem('heron', { id: 'b', film, placement: at({ facing: 'angle', angleDeg: dx }) }),
+      );
+    expectRule('unfused', 'fails', pair('deep-water', 10), pair('deep-water', 60));
+    expect(findingsOf(pair('ensign', 10), 'unfused')).toEqual([]);
+  });
+});
+
+describe('right-way-up', () => {
+  it('marks a taper whose base is wider, and only that', () => {
+    const beaker = project(makeBlank({ girthRim: 210, girthBase: 248, side: 96 }), textItem('COX'));
+    expect(findingsOf(beaker, 'right-way-up')).toMatchObject([{ severity: 'look', fixes: [] }]);
+    expect(findingsOf(project(makeBlank({ girthRim: 248, girthBase: 248.4, side: 96 })), 'right-way-up')).toEqual([]);
+  });
+});
+
+describe('load-fit', () => {
+  const on = (boardId: string): Project => projectOf(makeJob(tumbler(), [wave(9, { heightMm: 110 })]), boardId);
+  it('fails a film that fits the board neither way and finds one that does', () =>
+    expectRule('load-fit', 'fails', on('small'), on('square')));
+});
+
+describe('reading-implausible', () => {
+  it('fails a base read across and takes π times it', () =>
+    expectRule(
+      'reading-implausible',
+      'fails',
+      project(makeBlank({ girthRim: 200, girthBase: 62, side: 168 })),
+      project(tumbler()),
+    ));
+});
+
+describe('letters-missing', () => {
+  it('fails letters that the font cannot draw', () => {
+    const [finding] = findingsOf(project(tumbler(), textItem('舟 cox')), 'letters-missing');
+    expect(finding).toMatchObject({ severity: 'fails' });
+    expect(describeFinding(finding!, 'mm').title).toBe('The font lacks 舟');
+  });
+});
+
+describe('signatureOf', () => {
+  it('changes when a number that is shown changes, and not before', () => {
+    const sign = (mm: number): string =>
+      signatureOf(
+        findingsOf(project(tumbler(), textItem('HELM', { placement: at({ from: 'rim', mm }) })), 'rim-zone')[0]!,
+      );
+    expect(sign(4)).toBe(sign(4.001));
+    expect(sign(4)).not.toBe(sign(4.3));
+  });
+});

@@ -1,0 +1,34 @@
+import { judgeBaseZone } from './base-zone.ts';
+import type { Finding, Judge, ProofContext, Severity } from './finding.ts';
+import { judgeGlance } from './glance.ts';
+import { judgeHandleZone } from './handle-zone.ts';
+import { judgeLettersMissing } from './letters-missing.ts';
+import { judgeLoadFit } from './load-fit.ts';
+import { judgeReadings } from './reading-implausible.ts';
+import { judgeRightWayUp } from './right-way-up.ts';
+import { judgeRimZone } from './rim-zone.ts';
+import { judgeSeamCut } from './seam-cut.ts';
+import { judgeSeamGap } from './seam-gap.ts';
+import { judgeUnfused } from './unfused.ts';
+
+/** Every judgement there is; adding one here is all it takes to run it everywhere. */
+const JUDGES: readonly Judge[] = [
+  judgeReadings,
+  judgeUnfused,
+  judgeLettersMissing,
+  judgeRimZone,
+  judgeBaseZone,
+  judgeHandleZone,
+  judgeSeamCut,
+  judgeSeamGap,
+  judgeGlance,
+  judgeRightWayUp,
+  judgeLoadFit,
+];
+
+const RANK: Record<Severity, number> = { fails: 0, look: 1, fine: 2 };
+
+/** All findings of a job, the gravest first. */
+export function proof(context: ProofContext): Finding[] {
+  return JUDGES.flatMap((judge) => judge(context)).sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}

@@ -1,0 +1,167 @@
+import type { ReadingName } from '../blank/blank.ts';
+import { formatLength } from '../blank/length.ts';
+import type { ReadingDoubt } from '../blank/plausibility.ts';
+import { describeDoubt, READING_IN_SENTENCE } from '../blank/words.ts';
+import type { Command, Finding } from './finding.ts';
+
+/** A finding in words: what it is, why it matters, and what each fix does. */
+export interface FindingWords {
+  readonly title: string;
+  readonly why: string;
+  readonly fixes: readonly string[];
+}
+
+/**
+ * The catalogue: every finding in plain words with its numbers.
+ *
+ * @param finding what was judged
+ * @param unit what the person works in
+ */
+export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
+  const mm = (name: string): string => formatLength(finding.numbers[name] ?? NaN, unit);
+  const whole = (name: string): string => String(Math.round(finding.numbers[name] ?? NaN));
+  const { names } = finding;
+  const fixes = finding.fixes.map((fix) => describeCommand(fix, unit));
+  const say = (title: string, why: string): FindingWords => ({ title, why, fixes });
+  const readingName = names['reading'] as ReadingName | undefined;
+  switch (`${finding.code}/${finding.case}`) {
+    case 'seam-gap/small':
+      return say(`Expect the seam within ±${mm('worst')}`, 'Your readings are good enough for the ends to meet.');
+    case 'seam-gap/lapped':
+      return say(
+        `The lap covers what the readings may miss`,
+        `Expect the ends within ±${mm('worst')}; the lap is ${mm('lap')}.`,
+      );
+    case 'seam-gap/wide':
+      return say(
+        `Your seam may miss by ±${mm('worst')} at the ${names['end']}`,
+        `Most of it comes from ${readingName ? READING_IN_SENTENCE[readingName] : 'one reading'}. Take that once more, or let the ends lap.`,
+      );
+    case 'seam-cut/closes':
+      return say(
+        `${sentence(names['item'])} runs round and closes`,
+        `${whole('copies')} times ${mm('pitch')}; the last meets the first. ${count(finding.numbers['count'], 'piece is', 'pieces are')} cut at the back: butt the ends, or let them lap.`,
+      );
+    case 'seam-cut/lapped':
+      return say(
+        `${sentence(names['item'])} laps by ${mm('lap')} at the seam`,
+        'It is cut at the back, and the lap covers the cut.',
+      );
+    case 'seam-cut/cut':
+      return say(
+        `The seam cuts ${names['item']}`,
+        `${count(finding.numbers['count'], 'piece is', 'pieces are')} cut in two at the back, where the ends of the wrap meet.`,
+      );
+    case 'seam-cut/too-long':
+      return say(
+        `${sentence(names['item'])} is longer than the way round`,
+        `It needs ${mm('width')} for each of ${whole('copies')}, the way round is ${mm('around')}. It would lie over itself.`,
+      );
+    case 'rim-zone/over':
+      return say(
+        `${sentence(names['item'])} stands over the rim line`,
+        `It passes the top of the band by ${formatLength(-(finding.numbers['room'] ?? 0), unit)}; there is no straight side to lay it on.`,
+      );
+    case 'rim-zone/inside':
+      return say(
+        `${sentence(names['item'])} is too near the rim`,
+        `Film keeps ${mm('clearance')} from the drinking edge, where lips touch; move it down by ${mm('need')}.`,
+      );
+    case 'base-zone/over':
+      return say(
+        `${sentence(names['item'])} hangs over the base line`,
+        `It passes the bottom of the band by ${formatLength(-(finding.numbers['room'] ?? 0), unit)}; it would wrinkle where the side curves in.`,
+      );
+    case 'base-zone/inside':
+      return say(
+        `${sentence(names['item'])} is too near the base`,
+        `Film keeps ${mm('clearance')} from the base, where it rubs and lifts; move it up by ${mm('need')}.`,
+      );
+    case 'handle-zone/under':
+      return say(
+        `${sentence(names['item'])} runs under the handle`,
+        `${formatLength(-(finding.numbers['room'] ?? 0), unit)} of it would lie under the handle and is cut off.`,
+      );
+    case 'handle-zone/near':
+      return say(
+        `${sentence(names['item'])} is close to the handle`,
+        `${mm('room')} is left; ${mm('zone')} lets a finger and a squeegee in.`,
+      );
+    case 'handle-zone/band':
+      return say(
+        `${sentence(names['item'])} stops at the handle`,
+        'A band cannot run through a handle: it ends on both sides of it. Trim the ends to taste; only your eye can judge this.',
+      );
+    case 'glance/wide':
+      return say(
+        `${sentence(names['item'])} is wider than one glance`,
+        `It is ${mm('width')} wide; from arm's length one sees ${mm('seen')} here without turning the blank.`,
+      );
+    case 'unfused/letters':
+      return say(
+        `Letters of ${names['item']} overlap`,
+        `${count(finding.numbers['count'], 'overlap', 'overlaps')}: the blade would cut each letter through its neighbour.`,
+      );
+    case 'unfused/items':
+      return say(
+        `${sentence(names['item'])} overlap in the same film`,
+        'The blade would cut each through the other. Keep them together as one outline.',
+      );
+    case 'letters-missing/missing':
+      return say(
+        `The font lacks ${names['letters']}`,
+        `${sentence(names['item'])} would be cut without it. Choose another font or other letters.`,
+      );
+    case 'right-way-up/wide-base':
+      return say(
+        'The longer arc goes to the base',
+        `Rim ${mm('rim')}, base ${mm('base')}. It is easily wrapped upside down: “rim this way” is printed on the template.`,
+      );
+    case 'load-fit/longer-board':
+      return say(
+        `${names['film']} does not fit the board`,
+        `Its pieces take ${mm('long')} × ${mm('short')}; the board is ${mm('boardWidth')} × ${mm('boardLength')}.`,
+      );
+    case 'load-fit/none':
+      return say(
+        `${names['film']} fits no board`,
+        `Its pieces take ${mm('long')} × ${mm('short')} in one. Use fewer pieces of this film, or a smaller design.`,
+      );
+    default: {
+      const doubt = {
+        code: finding.case as ReadingDoubt['code'],
+        reading: readingName ?? 'girthRim',
+        value: finding.numbers['value'] ?? NaN,
+        expected: finding.numbers['expected'] ?? NaN,
+        instead: finding.fixes.length > 0 ? (finding.numbers['instead'] ?? null) : null,
+      };
+      return { ...describeDoubt(doubt, unit), fixes };
+    }
+  }
+}
+
+/** What a fix does, as a button says it. */
+export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
+  switch (command.do) {
+    case 'move-item':
+      return command.downMm > 0
+        ? `Move down ${formatLength(command.downMm, unit)}`
+        : `Move up ${formatLength(-command.downMm, unit)}`;
+    case 'turn-item':
+      return `Turn ${Math.abs(command.byDeg).toFixed(0)}° ${command.byDeg > 0 ? 'to the right' : 'to the left'}`;
+    case 'scale-item':
+      return `Make it ${Math.round((1 - command.factor) * 100)} % smaller${command.toMiddleMm === undefined ? '' : ', in the middle'}`;
+    case 'lap-seam':
+      return `Lap it ${formatLength(command.mm, unit)}`;
+    case 'fuse-items':
+      return 'Fuse overlaps';
+    case 'replace-reading':
+      return `Take ${formatLength(command.mm, unit)}`;
+    case 'choose-board':
+      return 'Use the longer board';
+  }
+}
+
+const sentence = (name: string | undefined): string => (name ? name.charAt(0).toUpperCase() + name.slice(1) : 'This');
+const count = (n: number | undefined, one: string, many: string): string =>
+  n === 1 ? `One ${one}` : `${n ?? 0} ${many}`;

@@ -1,0 +1,35 @@
+/** What a cutter can take in one load. Parameters only, no makes. */
+export interface Board {
+  readonly id: string;
+  readonly label: string;
+  /** Across the feed, mm. */
+  readonly widthMm: number;
+  /** Along the feed, mm. */
+  readonly lengthMm: number;
+  /** Rim of the board that the blade must not reach, mm. */
+  readonly marginMm: number;
+  /** Room between strips of film so that scissors fit, mm. */
+  readonly gapMm: number;
+}
+
+const board = (id: string, label: string, widthMm: number, lengthMm: number): Board => ({
+  id,
+  label,
+  widthMm,
+  lengthMm,
+  marginMm: 3,
+  gapMm: 6,
+});
+
+/** Starting list, smallest first. */
+export const BOARDS: readonly Board[] = [
+  board('small', 'Small board 110 × 305', 110, 305),
+  board('square', 'Board 290 × 295', 290, 295),
+  board('long', 'Long board 290 × 600', 290, 600),
+  board('backed', 'Backed film 330 × 3600, no board', 330, 3600),
+];
+
+/** The board with this id, or the usual one. */
+export function boardById(id: string): Board {
+  return BOARDS.find((b) => b.id === id) ?? BOARDS[1]!;
+}

@@ -1,0 +1,2 @@
+// Tables, apart from the rest: their library is loaded when a table is.
+export { readBlanksCsv, writeBlanksCsv } from './io/csv/blanks.ts';

@@ -1,0 +1,87 @@
+import type { MotifItem, TextItem } from '../src/artwork/item.ts';
+import { STARTING_FILMS } from '../src/artwork/film.ts';
+import type { Blank, ReadingName } from '../src/blank/blank.ts';
+import type { Reading } from '../src/blank/reading.ts';
+import type { Job } from '../src/wrap/job.ts';
+
+/** A reading with no tape to take off, so that worked figures stay round. */
+export const bare = (mm: number, how: Reading['how'] = 'tape'): Reading => ({
+  how,
+  takes: [{ typed: String(mm), mm }],
+  thicknessMm: 0,
+});
+
+/** A blank with bare readings; tapered when a base girth is given. */
+export function makeBlank(readings: { [name in ReadingName]?: number }, more: Partial<Blank> = {}): Blank {
+  return {
+    id: 'blank-1',
+    name: 'Test cup',
+    kind: readings.girthBase === undefined ? 'straight' : 'tapered',
+    surface: 'bare steel',
+    colour: '#c9cdd0',
+    readings: Object.fromEntries(Object.entries(readings).map(([name, mm]) => [name, bare(mm)])),
+    handleWidthMm: 0,
+    handleClearanceMm: 5,
+    bandBelowRimMm: 5,
+    rimClearanceMm: 15,
+    baseClearanceMm: 5,
+    fitCheck: null,
+    notes: '',
+    ...more,
+  };
+}
+
+export const tumbler = (more: Partial<Blank> = {}): Blank =>
+  makeBlank({ girthRim: 276, girthBase: 214, side: 168 }, more);
+export const mug = (more: Partial<Blank> = {}): Blank =>
+  makeBlank({ girthRim: 258, side: 92 }, { handleWidthMm: 24, surface: 'glazed ceramic', ...more });
+
+const base = {
+  film: 'deep-water',
+  placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },
+  repeat: { mode: 'once', count: 1 },
+  fuse: true,
+  keepTogether: null,
+  mirrored: false,
+} as const;
+
+export const textItem = (text: string, more: Partial<TextItem> = {}): TextItem => ({
+  ...base,
+  id: 'text-1',
+  type: 'text',
+  running: 'level',
+  text,
+  font: 'condensed',
+  size: { by: 'cap', mm: 18 },
+  letterGapMm: 0,
+  ...more,
+});
+
+export const motifItem = (motif: MotifItem['motif'], more: Partial<MotifItem> = {}): MotifItem => ({
+  ...base,
+  id: 'motif-1',
+  type: 'motif',
+  running: 'round',
+  motif,
+  widthMm: 30,
+  heightMm: null,
+  ...more,
+});
+
+export const wave = (count: number, more: Partial<MotifItem> = {}): MotifItem =>
+  motifItem('wave', {
+    id: 'wave-1',
+    repeat: { mode: 'joined', count },
+    heightMm: 40,
+    placement: { ...base.placement, from: 'base', mm: 12 },
+    ...more,
+  });
+
+export const makeJob = (blank: Blank, items: Job['items'], more: Partial<Job> = {}): Job => ({
+  blank,
+  items,
+  films: STARTING_FILMS.map((film) => ({ ...film, thicknessMm: 0 })),
+  hand: 'right',
+  seam: { lapMm: 0 },
+  ...more,
+});

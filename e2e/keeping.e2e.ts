@@ -1,0 +1,176 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, expect, test, type Browser } from '@playwright/test';
+import { download, goTo, openDemo, openProjects, saved, setField } from './support/app.ts';
+
+/** A browser of its own on a profile of its own, which can be killed; the port that it chose stands in the profile. */
+async function startBrowser(profile: string): Promise<{ browser: Browser; kill: () => Promise<void> }> {
+  const portFile = join(profile, 'DevToolsActivePort');
+  rmSync(portFile, { force: true });
+  const started = spawn(
+    '/usr/bin/chromium',
+    [
+      '--headless=new',
+      '--no-sandbox',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--remote-debugging-port=0',
+      `--user-data-dir=${profile}`,
+      'about:blank',
+    ],
+    { stdio: 'ignore', detached: true },
+  );
+  const kill = async (): Promise<void> => {
+    const gone = new Promise((done) => started.once('exit', done));
+    process.kill(-started.pid!, 'SIGKILL');
+    await gone;
+    await new Promise((done) => setTimeout(done, 300));
+  };
+  for (let attempt = 0; ; attempt++) {
+    try {
+      const port = readFileSync(portFile, 'utf8').split('\n')[0];
+      return { browser: await chromium.connectOverCDP(`http://127.0.0.1:${port}`), kill };
+    } catch (problem) {
+      if (attempt > 80) {
+        await kill();
+        throw problem;
+      }
+      await new Promise((done) => setTimeout(done, 250));
+    }
+  }
+}
+
+test('a browser that is killed in the middle of work has lost nothing older than a second', async ({ baseURL }) => {
+  const profile = mkdtempSync(join(tmpdir(), 'mivet-kill-'));
+  let { browser, kill } = await startBrowser(profile);
+  try {
+    const page = await browser.contexts()[0]!.newPage();
+    await page.goto(`${baseURL}/`);
+    await expect(page.getByRole('heading', { name: 'Stroke seat’s tumbler' })).toBeVisible();
+    await page.goto(`${baseURL}/project/demo-tumbler/artwork`);
+    await page.getByLabel('Words or a name').fill('COXSWAIN');
+    await page.getByRole('button', { name: 'Place it' }).click();
+    await page.getByLabel('Words', { exact: true }).fill('COX 1');
+    await page.waitForTimeout(1000);
+    await kill();
+
+    ({ browser, kill } = await startBrowser(profile));
+    const again = await browser.contexts()[0]!.newPage();
+    await again.goto(`${baseURL}/project/demo-tumbler/artwork`);
+    await expect(again.getByRole('button', { name: 'COX 1' })).toBeVisible();
+  } finally {
+    await kill().catch(() => undefined);
+    rmSync(profile, { recursive: true, force: true });
+  }
+});
+
+test('a reload keeps the work, and undo and redo go through it', async ({ page }) => {
+  await openDemo(page, 'demo-mug', 'artwork');
+  await page.getByRole('button', { name: 'Tansy' }).click();
+  await setField(page, 'Wide', '40 mm');
+  await expect(page.getByText(/pieces?, 40\.0 mm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/pieces?, 58\.0 mm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByText(/pieces?, 40\.0 mm/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Tansy' }).click();
+  await expect(page.getByText(/pieces?, 40\.0 mm/)).toBeVisible();
+});
+
+test('a change made in the last moment before the page is left is there afterwards', async ({ page }) => {
+  await openDemo(page, 'demo-mug', 'artwork');
+  await page.getByRole('button', { name: 'Tansy' }).click();
+  await page.getByLabel('Words', { exact: true }).fill('Sorrel');
+  await page.goto('/shelf');
+  await page.goto('/project/demo-mug/artwork');
+  await expect(page.getByRole('button', { name: 'Sorrel' })).toBeVisible();
+});
+
+test('a second tab sees what the first one saved', async ({ page, context }) => {
+  await openDemo(page, 'demo-mug', 'artwork');
+  const other = await context.newPage();
+  await other.goto('/project/demo-mug/artwork');
+  await expect(other.getByRole('button', { name: 'Tansy' })).toBeVisible();
+  await page.getByRole('button', { name: 'Tansy' }).click();
+  await page.getByLabel('Words', { exact: true }).fill('Bryony');
+  await expect(other.getByRole('button', { name: 'Bryony' })).toBeVisible();
+});
+
+test('a backup brings everything back as it was', async ({ page }) => {
+  await openProjects(page);
+  await page.getByRole('link', { name: 'My way' }).click();
+  const before = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
+  expect(before.projects).toHaveLength(2);
+  await page.getByRole('link', { name: 'Projects', exact: true }).click();
+  for (const name of [/Crew mug/, /Stroke seat/]) {
+    const card = page.getByRole('article').filter({ has: page.getByRole('heading', { name }) });
+    await card.getByRole('button', { name: 'Delete' }).click();
+    await card.getByRole('button', { name: 'Delete' }).click();
+  }
+  await expect(page.getByText('What do you have in your hand?')).toBeVisible();
+  await page.getByRole('link', { name: 'My way' }).click();
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'backup.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(before)) });
+  await expect(page.getByText(/2 projects and 4 blanks are back/)).toBeVisible();
+  const after = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
+  const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
+  expect(byId(after.projects)).toEqual(byId(before.projects));
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'holiday.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
+  await expect(
+    page.getByText('holiday.json: The file is not a Mivet project, blank or backup. Nothing was changed.'),
+  ).toBeVisible();
+});
+
+test('what an older version kept in this browser opens as it is', async ({ page }) => {
+  await openProjects(page);
+  // As version 1 wrote them: a day in the place of the fit check, and no price, picture or other colour on the shelf.
+  await page.evaluate(async () => {
+    const open = indexedDB.open('mivet');
+    const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)));
+    const tx = db.transaction(['projects', 'shelf'], 'readwrite');
+    for (const name of ['projects', 'shelf']) {
+      const all = tx.objectStore(name).getAll();
+      all.onsuccess = () => {
+        for (const row of all.result) {
+          const document = name === 'projects' ? row.document : row;
+          document.version = 1;
+          delete document.blank.fitCheck;
+          document.blank.fitCheckedOn = null;
+          delete document.price;
+          delete document.variantOf;
+          delete document.photo;
+          tx.objectStore(name).put(row);
+        }
+      };
+    }
+    await new Promise((done) => (tx.oncomplete = done));
+    db.close();
+  });
+  await page.goto('/shelf');
+  await expect(page.getByRole('article')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Change Crew mug' }).click();
+  await expect(page.getByLabel('One costs')).toHaveValue('');
+  await page.goto('/project/demo-tumbler/flat');
+  await expect(page.getByRole('button', { name: 'It is wrapped' })).toBeVisible();
+  await expect(page.getByText('276.0 mm along the rim edge')).toBeVisible();
+});
+
+test('notes in the log stay with the project', async ({ page }) => {
+  await openDemo(page, 'demo-tumbler', 'log');
+  await page.getByLabel('What you want to remember').fill('Second strip lifted at the lap');
+  await page.getByRole('button', { name: 'So-so' }).click();
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText('Second strip lifted at the lap')).toBeVisible();
+  await goTo(page, 'Measure');
+});

@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 5199;
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '**/*.e2e.ts',
+  outputDir: './results',
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  retries: 0,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    // Saved files are read by the tests; nothing of a run should come from an older one's cache.
+    serviceWorkers: 'block',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    },
+  },
+  webServer: {
+    command: `npx tsx ../server/src/main.ts --demo`,
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}/api/config`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

@@ -1,0 +1,99 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { download, goTo, openDemo, openProjects, unzip } from './support/app.ts';
+
+/** What is opened on a view before it is judged. */
+const OPENED: { readonly [view: string]: string } = {
+  '/shelf': 'Change Steel tumbler',
+  '/project/demo-tumbler/flat': 'It is wrapped',
+};
+const VIEWS = [
+  '/',
+  '/shelf',
+  '/my-way',
+  ...['measure', 'flat', 'artwork', 'proof', 'cut', 'bench', 'log'].map((s) => `/project/demo-tumbler/${s}`),
+];
+
+for (const theme of ['light', 'dim'])
+  test(`every view is accessible, in the ${theme} theme`, async ({ page }) => {
+    test.setTimeout(150_000);
+    await openProjects(page);
+    await page.evaluate((t) => localStorage.setItem('mivet-theme', t), theme);
+    for (const view of VIEWS) {
+      await page.goto(view);
+      await expect(page.locator('h1, h2').first()).toBeVisible();
+      if (OPENED[view]) await page.getByRole('button', { name: OPENED[view] }).click();
+      // Colours fade in after the picture arrives; they are judged once they rest.
+      await page.waitForTimeout(2500);
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+      expect(
+        violations.map(
+          (v) => `${view}: ${v.id} ${v.nodes.map((n) => `${n.target} ${n.any[0]?.message ?? ''}`).join(' ')}`,
+        ),
+      ).toEqual([]);
+    }
+  });
+
+test('the bench works on a phone, one step a screen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, 'demo-tumbler', 'bench');
+  await expect(page.getByRole('heading', { name: 'Clean the blank' })).toBeVisible();
+  await expect(page.getByText('step 1 of 12')).toBeVisible();
+  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(overflow).toBeLessThanOrEqual(0);
+  const next = page.getByRole('button', { name: 'Done, next' });
+  const box = (await next.boundingBox())!;
+  expect(box.height).toBeGreaterThanOrEqual(48);
+  expect(box.y + box.height).toBeLessThanOrEqual(844);
+  await page.getByRole('button', { name: 'Start the wait' }).click();
+  await expect(page.getByRole('timer')).toContainText(/2:5\d left/);
+  await page.reload();
+  await expect(page.getByRole('timer')).toContainText(/2:[45]\d left/);
+  await next.click();
+  await expect(page.getByRole('heading', { name: 'Mark where it goes' })).toBeVisible();
+});
+
+test('the printed template that the app writes is at true scale', async ({ page }) => {
+  await openDemo(page, 'demo-tumbler', 'cut');
+  await expect(page.getByRole('heading', { name: 'One load' })).toBeVisible();
+  const files = await unzip(await download(page, 'Whole job as ZIP'));
+  const folder = mkdtempSync(join(tmpdir(), 'mivet-pdf-'));
+  writeFileSync(join(folder, 't.pdf'), files['template.pdf']!);
+  // 254 dots an inch are ten a millimetre.
+  execFileSync('pdftoppm', ['-r', '254', '-gray', '-f', '1', '-l', '1', join(folder, 't.pdf'), join(folder, 't')]);
+  const ruler = rulerLength(readFileSync(join(folder, 't-1.pgm')));
+  // 4 in between the middles of its end strokes, which are half a point (0.176 mm) wide; 0.1 % of that is 0.1 mm.
+  expect(Math.abs(ruler - (101.6 + 0.176))).toBeLessThan(0.1016);
+});
+
+/** Length in mm of the longest dark run in the lower part of a grey picture at ten dots a millimetre: the ruler's line (4 in). */
+function rulerLength(pgm: Buffer): number {
+  const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(pgm.subarray(0, 60).toString('latin1'))!;
+  const width = Number(head[1]);
+  const height = Number(head[2]);
+  const pixels = pgm.subarray(head[0].length);
+  let longest = 0;
+  for (let y = Math.floor(height * 0.85); y < height; y++) {
+    let run = 0;
+    for (let x = 0; x < width; x++) {
+      run = pixels[y * width + x]! < 160 ? run + 1 : 0;
+      longest = Math.max(longest, run);
+    }
+  }
+  return longest / 10;
+}
+
+test('metallised film and a board that is too small are said at Cut', async ({ page }) => {
+  await openDemo(page, 'demo-tumbler', 'artwork');
+  await page.getByRole('button', { name: 'STROKE' }).click();
+  await page.getByRole('radio', { name: /^Brass/ }).click();
+  await goTo(page, 'Cut');
+  await expect(page.getByText('Peel the cover sheet off Brass')).toBeVisible();
+  await page.getByLabel('Cutter takes').selectOption('small');
+  await expect(page.getByText('Deep water')).not.toHaveCount(0);
+  await goTo(page, 'Measure');
+});

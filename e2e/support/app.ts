@@ -1,0 +1,49 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Download, type Locator, type Page } from '@playwright/test';
+import { unzipSync, strFromU8 } from 'fflate';
+
+/** Opens the project list with the demo in it. */
+export async function openProjects(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Stroke seat’s tumbler' })).toBeVisible();
+}
+
+/** Opens a stop of a demo project. */
+export async function openDemo(page: Page, id: 'demo-tumbler' | 'demo-mug', stop: string): Promise<void> {
+  await openProjects(page);
+  await page.goto(`/project/${id}/${stop}`);
+  await expect(page.getByRole('navigation', { name: 'Stops of the project' })).toBeVisible();
+}
+
+/** Types a reading into the field that is being asked for. */
+export async function read(page: Page, label: string, typed: string): Promise<void> {
+  await page.getByRole('textbox', { name: label }).fill(typed);
+  await page.keyboard.press('Enter');
+}
+
+/** Goes to a stop by its strip. */
+export const goTo = (page: Page, stop: string): Promise<void> =>
+  page.getByRole('navigation', { name: 'Stops of the project' }).getByRole('link', { name: stop }).click();
+
+/** Changes a field on the slip and leaves it. */
+export async function setField(page: Page, label: string, value: string): Promise<void> {
+  const field: Locator = page.getByRole('textbox', { name: label, exact: true });
+  await field.fill(value);
+  await field.press('Tab');
+}
+
+/** Presses a button and takes the file that it writes. */
+export async function download(page: Page, button: string): Promise<Download> {
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button }).click()]);
+  return file;
+}
+
+/** Files of a downloaded ZIP as text. */
+export async function unzip(file: Download): Promise<{ [name: string]: Uint8Array }> {
+  return unzipSync(new Uint8Array(readFileSync(await file.path())));
+}
+
+export const text = (bytes: Uint8Array | undefined): string => strFromU8(bytes!);
+
+/** Waits until the header says that everything is saved. */
+export const saved = (page: Page): Promise<void> => expect(page.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();

@@ -1,0 +1,82 @@
+/**
+ * An independent reading of written files: SVG paths to points, and points back onto the cone by the closed-form annular
+ * sector. Shares no code with the app.
+ */
+export interface SurfaceSpot {
+  /** rad from the front. */
+  readonly azimuth: number;
+  /** mm down the side. */
+  readonly slant: number;
+}
+
+type Point = [number, number];
+
+/** Points of absolute M, L, C, A, Z path data; curves sampled finely, arcs by their centre. */
+export function pathPoints(data: string): Point[] {
+  const points: Point[] = [];
+  let at: Point = [0, 0];
+  for (const [, command, rest] of data.matchAll(/([MLCAZ])([^MLCAZ]*)/g)) {
+    const n = (rest ?? '')
+      .trim()
+      .split(/[\s,]+/)
+      .filter(Boolean)
+      .map(Number);
+    if (command === 'Z') continue;
+    if (command === 'M' || command === 'L') at = [n[0]!, n[1]!];
+    else if (command === 'C') {
+      const [x0, y0] = at;
+      for (let i = 1; i <= 24; i++) {
+        const t = i / 24;
+        const s = 1 - t;
+        const mix = (a: number, b: number, c: number, d: number): number =>
+          s ** 3 * a + 3 * s * s * t * b + 3 * s * t * t * c + t ** 3 * d;
+        points.push([mix(x0, n[0]!, n[2]!, n[4]!), mix(y0, n[1]!, n[3]!, n[5]!)]);
+      }
+      at = [n[4]!, n[5]!];
+    } else at = [n[5]!, n[6]!];
+    points.push(at);
+  }
+  return points;
+}
+
+/** Length of every arc in path data: radius times the angle its chord spans. */
+export function arcLengths(data: string): number[] {
+  const lengths: number[] = [];
+  let at: Point = [0, 0];
+  for (const [, command, rest] of data.matchAll(/([MLCAZ])([^MLCAZ]*)/g)) {
+    const n = (rest ?? '')
+      .trim()
+      .split(/[\s,]+/)
+      .filter(Boolean)
+      .map(Number);
+    if (command === 'A') {
+      const half = Math.asin(Math.hypot(n[5]! - at[0], n[6]! - at[1]) / (2 * n[0]!));
+      lengths.push(n[0]! * (n[3] === 1 ? 2 * Math.PI - 2 * half : 2 * half));
+    }
+    if (n.length >= 2) at = [n.at(-2)!, n.at(-1)!];
+  }
+  return lengths;
+}
+
+/** `d` of every path in an SVG, with the value of an attribute of the group. */
+export const pathsIn = (svg: string): string[] => [...svg.matchAll(/ d="([^"]+)"/g)].map((m) => m[1]!);
+
+/** File coordinates → flat template (mm, y up), by the matrix that the cut file states. */
+export function toTemplate(svg: string, [x, y]: Point): Point {
+  const [a, b, c, d, e, f] = /data-to-template="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  return [a * x + c * y + e, b * x + d * y + f];
+}
+
+/** Flat template → cone, by the annular sector of the girths and the side. */
+export function rewrap([x, y]: Point, girthRim: number, girthBase: number, side: number): SurfaceSpot {
+  const k = (girthRim - girthBase) / (2 * Math.PI * side);
+  const apex = girthRim / (2 * Math.PI * k);
+  return { azimuth: Math.atan2(x, apex + y) / k, slant: apex - Math.hypot(x, apex + y) };
+}

@@ -1,0 +1,20 @@
+// npm run bench: each target of the design that has something to measure, beside its measured figure.
+import { cpus } from 'node:os';
+import process from 'node:process';
+import { benchFuse } from '../core/src/polygon/boolean.bench.ts';
+import { benchProof } from '../core/src/proof/proof.bench.ts';
+import { benchCone } from '../core/src/surface/cone.bench.ts';
+import { benchPieces } from '../core/src/wrap/pieces.bench.ts';
+import type { Row } from '../core/test/measure.ts';
+import { benchApp } from './bench-app.ts';
+
+const row: Row = (work, target, measured) =>
+  process.stdout.write(`${work.padEnd(66)}${target.padEnd(28)}${measured}\n`);
+
+process.stdout.write(
+  `Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}\n\n`,
+);
+row('work', 'target', 'measured here');
+for (const bench of [benchCone, benchPieces, benchFuse, benchProof]) bench(row);
+await benchApp(row);
+for (const work of ['trace 12 megapixels', 'nest 60 mixed pieces', '10,000 log rows']) row(work, '', 'not built yet');

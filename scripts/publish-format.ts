@@ -1,0 +1,20 @@
+// Writes docs/format/*.schema.json from the schemas, and the demo documents beside them as examples.
+import { writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { backupSchema, projectSchema, shelfBlankSchema } from '@mivet/core';
+import { z } from 'zod';
+import { demoProjects, demoShelf } from '../app/src/demo/demo.ts';
+
+const write = (name: string, content: unknown): void =>
+  writeFileSync(
+    fileURLToPath(new URL(`../docs/format/${name}`, import.meta.url)),
+    `${JSON.stringify(content, null, 2)}\n`,
+  );
+
+write('project.schema.json', z.toJSONSchema(projectSchema));
+write('blank.schema.json', z.toJSONSchema(shelfBlankSchema));
+write('backup.schema.json', z.toJSONSchema(backupSchema));
+const now = '2026-09-01T09:00:00.000Z';
+write('example-tumbler.json', demoProjects(now)[0]);
+write('example-mug.json', demoProjects(now)[1]);
+write('example-blank.json', demoShelf(now)[1]);

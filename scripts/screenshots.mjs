@@ -1,0 +1,84 @@
+// Takes the pictures in docs/screenshots/ from the demo, in the built app. Run after `npm run build`.
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync, renameSync, rmSync } from 'node:fs';
+import process from 'node:process';
+import { chromium } from '@playwright/test';
+import { root, tool } from './setup.mjs';
+
+const PORT = '5196';
+const base = `http://127.0.0.1:${PORT}`;
+const out = `${root}docs/screenshots`;
+mkdirSync(out, { recursive: true });
+const server = spawn(process.execPath, ['server/dist/main.js', '--demo'], {
+  cwd: root,
+  env: { ...process.env, PORT },
+  stdio: 'ignore',
+});
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
+try {
+  for (
+    let i = 0;
+    i < 80 &&
+    !(await fetch(`${base}/api/config`).then(
+      (r) => r.ok,
+      () => false,
+    ));
+    i++
+  )
+    await new Promise((done) => setTimeout(done, 100));
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+  const shoot = async (name, path, before = async () => undefined) => {
+    await page.goto(base + path);
+    await page.waitForTimeout(2500);
+    await before();
+    await page.waitForTimeout(1200);
+    await page.screenshot({ path: `${out}/${name}.png` });
+  };
+  const select = (name) => page.getByRole('button', { name }).click();
+  await shoot('projects', '/');
+  await shoot('shelf', '/shelf');
+  await shoot('my-way', '/my-way');
+  await shoot('measure', '/project/demo-tumbler/measure');
+  await shoot('flat', '/project/demo-tumbler/flat');
+  await shoot('fit-check', '/project/demo-tumbler/flat', async () => {
+    const see = (group, option) =>
+      page.getByRole('group', { name: group }).getByRole('button', { name: option }).click();
+    await page.getByRole('button', { name: 'It is wrapped' }).click();
+    await see('At the rim, the ends', 'stand apart');
+    await page.getByLabel('At the rim, by').fill('1.5 mm');
+    await page.getByLabel('At the rim, by').press('Enter');
+    await page.getByRole('button', { name: 'Take these sizes' }).scrollIntoViewIfNeeded();
+  });
+  await shoot('artwork', '/project/demo-tumbler/artwork', () => select('STROKE'));
+  await shoot('cut', '/project/demo-tumbler/cut');
+  await shoot('bench', '/project/demo-tumbler/bench', async () => {
+    for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Done, next' }).click();
+  });
+  await shoot('log', '/project/demo-mug/log');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await shoot('bench-phone', '/project/demo-tumbler/bench');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.evaluate(() => localStorage.setItem('mivet-theme', 'dim'));
+  await shoot('artwork-dim', '/project/demo-mug/artwork');
+  await page.evaluate(() => localStorage.setItem('mivet-theme', 'light'));
+  // A wrap with something to say: butted ends, and words too near the rim.
+  await shoot('proof', '/project/demo-tumbler/artwork', async () => {
+    await select('STROKE');
+    const field = page.getByRole('textbox', { name: 'Top below the rim line' });
+    await field.fill('3');
+    await field.press('Tab');
+    await page.goto(`${base}/project/demo-tumbler/proof`);
+    await page.getByRole('button', { name: /too near the rim/ }).click();
+  });
+  const folder = `${root}.tmp/page`;
+  rmSync(folder, { recursive: true, force: true });
+  spawnSync(tool('tsx'), ['cli/src/main.ts', 'make', 'docs/format/example-tumbler.json', '--out', folder], {
+    cwd: root,
+    stdio: 'ignore',
+  });
+  spawnSync('pdftoppm', ['-r', '80', '-png', '-f', '1', '-l', '1', `${folder}/template.pdf`, `${folder}/p`]);
+  renameSync(`${folder}/p-1.png`, `${out}/template-page.png`);
+} finally {
+  await browser.close();
+  server.kill();
+}

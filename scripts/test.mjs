@@ -1,0 +1,88 @@
+// npm test: installs what is missing (Debian's Chromium included), then lint, types, unit, build, e2e. The last line is
+// the true total over unit and e2e tests: "N passed, N failed".
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import process from 'node:process';
+import { must, root, tool } from './setup.mjs';
+
+const results = `${root}.tmp/results`;
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+
+installChromium();
+
+const checks = [
+  ['lint', tool('eslint'), ['.']],
+  ['format', tool('prettier'), ['--check', '--log-level', 'warn', '.']],
+  ['types: core', tool('tsc'), ['-p', 'core']],
+  ['types: core tests', tool('tsc'), ['-p', 'core/tsconfig.test.json']],
+  ['types: cli', tool('tsc'), ['-p', 'cli']],
+  ['types: server', tool('tsc'), ['-p', 'server']],
+  ['build', tool('vite'), ['build', 'app', '--logLevel', 'warn']],
+  ['types: app', tool('vue-tsc'), ['-p', 'app']],
+  ['types: e2e', tool('tsc'), ['-p', 'e2e']],
+];
+const broken = checks.filter(([name, command, args]) => !run(name, command, args)).map(([name]) => name);
+
+const unitFile = `${results}/unit.json`;
+const unitRan = run('unit tests', tool('vitest'), [
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  `--outputFile.json=${unitFile}`,
+]);
+const e2eFile = `${results}/e2e.json`;
+const e2eRan = run('e2e tests', tool('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
+  PLAYWRIGHT_JSON_OUTPUT_NAME: e2eFile,
+  PLAYWRIGHT_JSON_OUTPUT_FILE: e2eFile,
+});
+
+const unit = readJson(unitFile);
+const e2e = readJson(e2eFile);
+const passed = (unit?.numPassedTests ?? 0) + (e2e?.stats.expected ?? 0);
+let failed = (unit?.numFailedTests ?? 0) + (e2e ? e2e.stats.unexpected + e2e.stats.flaky : 0) + broken.length;
+// A runner that died without a report, or failed outside a test, counts as a failure of its own.
+if (!unit || (!unitRan && unit.numFailedTests === 0)) failed += 1;
+if (!e2e || (!e2eRan && e2e.stats.unexpected === 0)) failed += 1;
+if (broken.length > 0) process.stdout.write(`\nNot in order: ${broken.join(', ')}\n`);
+process.exitCode = failed > 0 ? 1 : 0;
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+
+function run(name, command, args, env = {}) {
+  process.stdout.write(`\n── ${name}\n`);
+  const began = Date.now();
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  process.stdout.write(
+    `── ${name}: ${done.status === 0 ? 'fine' : 'FAILED'} (${((Date.now() - began) / 1000).toFixed(1)} s)\n`,
+  );
+  return done.status === 0;
+}
+
+function readJson(path) {
+  try {
+    return JSON.parse(readFileSync(path, 'utf8'));
+  } catch {
+    return null;
+  }
+}
+
+/** Debian's Chromium for the browser tests, and the tool that turns PDF pages into pictures to measure. */
+function installChromium() {
+  const wanted = [
+    ['/usr/bin/chromium', 'chromium'],
+    ['/usr/bin/pdftoppm', 'poppler-utils'],
+  ].filter(([path]) => !existsSync(path));
+  if (wanted.length === 0) return;
+  const packages = wanted.map(([, name]) => name);
+  process.stdout.write(`Installing ${packages.join(', ')}…\n`);
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    must(command, rest, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+  };
+  apt('update');
+  apt('install', '-y', '--no-install-recommends', ...packages);
+}

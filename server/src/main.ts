@@ -1,0 +1,23 @@
+import type { Server } from 'node:http';
+import process from 'node:process';
+import { fileURLToPath } from 'node:url';
+import { makeServer } from './serve.ts';
+
+const HOST = process.env['HOST'] ?? '127.0.0.1';
+const FIRST_PORT = Number(process.env['PORT'] ?? 5180);
+const folder = fileURLToPath(new URL('../../app/dist', import.meta.url));
+const demo = process.argv.includes('--demo');
+
+/** Listens on the first free port from `port` on; a port that was asked for by name is taken or refused. */
+function listen(port: number): void {
+  const server: Server = makeServer({ folder, demo }).listen(port, HOST);
+  server.once('error', (problem: NodeJS.ErrnoException) => {
+    if (problem.code === 'EADDRINUSE' && !process.env['PORT'] && port < FIRST_PORT + 20) listen(port + 1);
+    else {
+      process.stderr.write(`Mivet cannot listen on ${HOST}:${port}: ${problem.message}\n`);
+      process.exitCode = 1;
+    }
+  });
+  server.once('listening', () => process.stdout.write(`Mivet is at http://${HOST}:${port}/\n`));
+}
+listen(FIRST_PORT);

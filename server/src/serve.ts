@@ -1,0 +1,64 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+
+/** What the server serves and how. */
+export interface ServeOptions {
+  /** Folder with the built app. */
+  readonly folder: string;
+  /** Whether a browser without projects is offered the demo. */
+  readonly demo: boolean;
+}
+
+/**
+ * The application: the built app's files and a small configuration, nothing else.
+ *
+ * @throws Error when the app has not been built
+ */
+export function makeServer({ folder, demo }: ServeOptions): Express {
+  const page = join(folder, 'index.html');
+  if (!existsSync(page)) throw new Error(`The app is not built: ${page} is missing. Run "npm run build" first.`);
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          // Component libraries set styles on elements; no style may come from elsewhere.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          fontSrc: ["'self'", 'data:'],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          connectSrc: ["'self'"],
+          manifestSrc: ["'self'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      strictTransportSecurity: false,
+      referrerPolicy: { policy: 'no-referrer' },
+    }),
+  );
+  app.get('/api/config', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json({ demo });
+  });
+  app.use('/api', (_request, response) => {
+    response.status(404).json({ message: 'There is nothing at this address.' });
+  });
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
+  );
+  app.use(express.static(folder, { index: false, dotfiles: 'ignore', maxAge: 0 }));
+  // Every other address is a view of the app.
+  app.get('/{*view}', (request, response, next) => {
+    if (/\.[a-z0-9]+$/i.test(request.path)) next();
+    else response.set('Cache-Control', 'no-cache').sendFile(page);
+  });
+  return app;
+}
