@@ -5,6 +5,9 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import process from 'node:process';
 import { must, root, tool } from './setup.mjs';
 
+/** Seconds. The slowest part takes about 150 on a quiet machine with two cores. */
+const LONGEST_S = 900;
+
 const results = `${root}.tmp/results`;
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
@@ -51,9 +54,10 @@ process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 function run(name, command, args, env = {}) {
   process.stdout.write(`\n── ${name}\n`);
   const began = Date.now();
-  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  // `timeout` ends the whole group of processes: one that never ends is a failure that is named, not a run that hangs.
+  const done = spawnSync('timeout', ['--kill-after=10', `${LONGEST_S}`, command, ...args], { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
   process.stdout.write(
-    `── ${name}: ${done.status === 0 ? 'fine' : 'FAILED'} (${((Date.now() - began) / 1000).toFixed(1)} s)\n`,
+    `── ${name}: ${done.status === 0 ? 'fine' : done.status === 124 ? 'DID NOT END, stopped' : 'FAILED'} (${((Date.now() - began) / 1000).toFixed(1)} s)\n`,
   );
   return done.status === 0;
 }

@@ -85,6 +85,10 @@ describe('documents', () => {
     expect(code([])).toBe('not-mivet');
     expect(code({ format: 'mivet-project' })).toBe('not-mivet');
     expect(code({ ...full, version: FORMAT_VERSION + 1 })).toBe('newer');
+    // Counting up from the second never arrives: 1e118 + 1 = 1e118 in floating point.
+    for (const version of [0, -2e118, 1.5, -Infinity, NaN, '2']) expect(code({ ...full, version })).toBe('not-mivet');
+    for (const format of ['constructor', '__proto__', { toString: 1, valueOf: 1 }])
+      expect(code({ ...full, format })).toBe('not-mivet');
     const broken = checkDocument({
       ...full,
       blank: { ...full.blank, readings: { girthRim: { ...bare(200), takes: [{ typed: 'x', mm: -1 }] } } },

@@ -31,17 +31,17 @@ type Raw = { readonly [key: string]: unknown };
 
 const SHELF_EXTRAS = { price: null, variantOf: null, photo: null };
 
-/** Does something to the blank of a document, and to those of the documents in a backup. */
+/** Does something to the blank of a document, and to those of the documents in a backup (which holds no backups). */
 function changeBlanks(raw: Raw, version: number, change: (blank: Raw) => Raw): Raw {
-  const next = (value: unknown): unknown => (isRaw(value) ? changeBlanks(value, version, change) : value);
+  const next = (value: unknown): unknown =>
+    isRaw(value) && value['format'] !== 'mivet-backup' ? changeBlanks(value, version, change) : value;
   const many = (value: unknown): unknown => (Array.isArray(value) ? value.map(next) : value);
   return {
     ...(raw['format'] === 'mivet-blank' ? SHELF_EXTRAS : {}),
     ...raw,
     version,
     ...('blank' in raw ? { blank: isRaw(raw['blank']) ? change(raw['blank']) : raw['blank'] } : {}),
-    ...('projects' in raw ? { projects: many(raw['projects']) } : {}),
-    ...('shelf' in raw ? { shelf: many(raw['shelf']) } : {}),
+    ...(raw['format'] === 'mivet-backup' ? { projects: many(raw['projects']), shelf: many(raw['shelf']) } : {}),
   };
 }
 
@@ -78,11 +78,13 @@ export function checkDocument(raw: unknown): ReadResult {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
     return { ok: false, problem: { code: 'not-mivet' } };
   let document = raw as Raw;
-  const schema = SCHEMAS[String(document['format'])];
-  const version = document['version'];
-  if (!schema || typeof version !== 'number') return { ok: false, problem: { code: 'not-mivet' } };
-  if (version > FORMAT_VERSION) return { ok: false, problem: { code: 'newer', version } };
-  for (let v = version; v < FORMAT_VERSION; v++) document = MIGRATIONS[v]?.(document) ?? document;
+  const { format, version } = document;
+  const schema = typeof format === 'string' && Object.hasOwn(SCHEMAS, format) ? SCHEMAS[format] : undefined;
+  // Whole and from 1: what is counted up to the newest version must be able to get there.
+  if (!schema || !Number.isSafeInteger(version) || (version as number) < 1) return { ok: false, problem: { code: 'not-mivet' } };
+  const from = version as number;
+  if (from > FORMAT_VERSION) return { ok: false, problem: { code: 'newer', version: from } };
+  for (let v = from; v < FORMAT_VERSION; v++) document = MIGRATIONS[v]?.(document) ?? document;
   const parsed = schema.safeParse(document);
   if (parsed.success) return { ok: true, document: parsed.data };
   const issue = parsed.error.issues[0]!;
