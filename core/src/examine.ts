@@ -1,5 +1,5 @@
 import type { FontBook } from './artwork/font.ts';
-import type { BlankProblem } from './blank/blank.ts';
+import type { BlankProblem } from './blank/size.ts';
 import type { ReadingDoubt } from './blank/plausibility.ts';
 import type { JobSheet } from './cut/job-sheet.ts';
 import { planJob } from './cut/job-sheet.ts';

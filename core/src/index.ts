@@ -1,5 +1,5 @@
 export type { Film, FilmFinish } from './artwork/film.ts';
-export { STARTING_FILMS } from './artwork/film.ts';
+export { FILM_GIVE, STARTING_FILMS } from './artwork/film.ts';
 export type { FontBook, FontFace, FontId } from './artwork/font.ts';
 export { FONT_CHOICES } from './artwork/font.ts';
 export type { ArtworkItem, Facing, MotifItem, Placement, RepeatRound, Running, TextItem } from './artwork/item.ts';
@@ -8,15 +8,20 @@ export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
 export type { BenchStep } from './bench/steps.ts';
 export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
 export type {
+  BalloonPlan,
   Blank,
   BlankKind,
-  BlankProblem,
-  BlankSize,
-  BlankSizeResult,
+  FlatteningChoice,
+  ReadingLogLine,
   ReadingName,
+  Station,
   SurfaceKind,
 } from './blank/blank.ts';
-export { coneOfBlank, readingsAskedFor, sizeBlank, zonesOfBlank } from './blank/blank.ts';
+export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME, zonesOfBlank } from './blank/blank.ts';
+export type { BalloonThen } from './blank/balloon.ts';
+export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './blank/balloon.ts';
+export type { BlankForm, BlankProblem, BlankSize, BlankSizeResult } from './blank/size.ts';
+export { coneOfBlank, sizeBlank, STATIONS } from './blank/size.ts';
 export type { ErrorReport } from './blank/error-report.ts';
 export { reportErrors } from './blank/error-report.ts';
 export type { BandSizes, FitCheck, FitResult, FitSeen } from './blank/fit-check.ts';
@@ -41,12 +46,21 @@ export { cutFiles } from './cut-files.ts';
 export type { JobSheet } from './cut/job-sheet.ts';
 export { cutPieces, pathLength } from './cut/order.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
-export { newBlank, newMotif, newProject, newShelfBlank, newText } from './document/new-project.ts';
+export {
+  AS_IT_FALLS,
+  newBlank,
+  newMotif,
+  newProject,
+  newShelfBlank,
+  newStation,
+  newText,
+  USUAL_BALLOON,
+} from './document/new-project.ts';
 export type { Acceptance, Backup, Project, ShelfBlank } from './document/project.ts';
 export { FORMAT_VERSION } from './document/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
-export { backupSchema, projectSchema, shelfBlankSchema, SURFACES } from './document/schema.ts';
+export { backupSchema, projectSchema, shelfBlankSchema, KINDS, SURFACES } from './document/schema.ts';
 export type { Examined, JudgedFinding } from './examine.ts';
 export { examineProject, openFindings } from './examine.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
@@ -73,7 +87,14 @@ export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surfa
 export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
 export type { Wrap } from './wrap/derive.ts';
 export { deriveWrap } from './wrap/derive.ts';
-export { deriveFitPaper } from './wrap/fit-paper.ts';
+export { deriveFitPaper, solveFitPaper } from './wrap/fit-paper.ts';
+export { ballPatch } from './surface/ball-patch.ts';
+export type { Profile, ProfileStation } from './surface/profile.ts';
+export { profileOf } from './surface/profile.ts';
+export type { Flattening, FlattenOption, FlattenWay } from './wrap/flattening.ts';
+export { keptSide, patchLatitude } from './wrap/flattening.ts';
+export type { FlatPanel } from './wrap/panels.ts';
+export { boxOfPanels, makePanels } from './wrap/panels.ts';
 export type { Job } from './wrap/job.ts';
 export { wrapFilm } from './wrap/job.ts';
 export type { Piece } from './wrap/pieces.ts';

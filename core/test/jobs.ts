@@ -1,6 +1,7 @@
 import type { MotifItem, TextItem } from '../src/artwork/item.ts';
 import { STARTING_FILMS } from '../src/artwork/film.ts';
 import type { Blank, ReadingName } from '../src/blank/blank.ts';
+import { AS_IT_FALLS, USUAL_BALLOON } from '../src/document/new-project.ts';
 import type { Reading } from '../src/blank/reading.ts';
 import type { Job } from '../src/wrap/job.ts';
 
@@ -25,11 +26,27 @@ export function makeBlank(readings: { [name in ReadingName]?: number }, more: Pa
     bandBelowRimMm: 5,
     rimClearanceMm: 15,
     baseClearanceMm: 5,
+    stations: [],
+    stationsAlong: 'side',
+    flattening: AS_IT_FALLS,
+    balloon: USUAL_BALLOON,
+    readingLog: [],
     fitCheck: null,
     notes: '',
     ...more,
   };
 }
+
+/** A profile by girths at distances along its side, mm. */
+export const makeProfile = (stations: readonly (readonly [number, number])[], more: Partial<Blank> = {}): Blank =>
+  makeBlank(
+    {},
+    {
+      kind: 'profile',
+      stations: stations.map(([down, girth], i) => ({ id: `s${i}`, down: bare(down, 'ruler'), girth: bare(girth) })),
+      ...more,
+    },
+  );
 
 export const tumbler = (more: Partial<Blank> = {}): Blank =>
   makeBlank({ girthRim: 276, girthBase: 214, side: 168 }, more);

@@ -1,4 +1,4 @@
-import { describeBlankProblem, makeTemplate, sizeBlank } from '@mivet/core';
+import { describeBlankProblem, FILM_GIVE, makePanels, makeTemplate, sizeBlank, taperOf, wrapFilm } from '@mivet/core';
 import { loadDocument, takeOption } from '../files.ts';
 import { BadInput, type CommandLine } from '../run.ts';
 
@@ -13,32 +13,60 @@ export const flatten: CommandLine = (args, { out }) => {
   const sized = sizeBlank(blank);
   if (!sized.ok) throw new BadInput(describeBlankProblem(sized.problem, 'mm'));
   const seam = document.format === 'mivet-project' ? document.seam : { lapMm: 0 };
-  const { template, surface } = makeTemplate(blank, sized.size, film, seam);
-  const { sector, shortcuts, cone, region, outline, bounds } = template;
-  const result = {
-    units: { length: 'mm', angle: 'rad' },
-    blank: blank.name,
-    filmThickness: film,
+  const finish = document.format === 'mivet-project' ? wrapFilm(document)?.finish : undefined;
+  const { template, surface } = makeTemplate(blank, sized.size, film, seam, FILM_GIVE[finish ?? 'gloss permanent']);
+  const size = { ...sized.size, side: surface.slantLength };
+  const { sector, shortcuts, cone, region, outline, holes, bounds, flattening } = template;
+  const { way, parts, load, worst, cutDown, widest, options, map } = flattening;
+  const round = {
     girthRim: cone.girthRim,
     girthBase: cone.girthBase,
     side: cone.side,
-    upright: sized.size.upright,
-    halfAngle: Math.asin(sized.size.taper),
+    upright: size.upright,
+    halfAngle: Math.asin(taperOf(cone)),
     sectorAngle: sector.angle,
     apexRadiusRim: sector.apexRadiusRim,
     apexRadiusBase: sector.apexRadiusBase,
     rimLength: template.rimLength,
     baseLength: template.baseLength,
-    outline,
     corners: {
       rimLeft: surface.forward(region.left[0], 0),
       rimRight: surface.forward(region.right[0], 0),
       baseLeft: surface.forward(region.left[1], cone.side),
       baseRight: surface.forward(region.right[1], cone.side),
     },
-    bounds,
-    strain: { hoop: 0, along: 0, shear: 0 },
     straightSidedTemplate: { missesRimBy: shortcuts.trapezoidRim, opensSeamBy: shortcuts.trapezoidSeam },
+  };
+  const result = {
+    units: { length: 'mm', angle: 'rad' },
+    blank: blank.name,
+    kind: blank.kind,
+    filmThickness: film,
+    ...(template.closed ? round : { width: template.rimLength, height: size.side }),
+    outline,
+    holes,
+    bounds,
+    strain: {
+      hoop: worst?.strain ?? 0,
+      along: 0,
+      shear: 0,
+      at: worst?.at ?? null,
+      map: map?.samples ?? [],
+      load,
+    },
+    way,
+    parts,
+    options,
+    endBandAt: cutDown,
+    widestFlat: widest,
+    panels:
+      parts > 1
+        ? makePanels(size, film, template).map((panel) => ({
+            name: panel.name,
+            outlines: panel.outlines,
+            bounds: panel.bounds,
+          }))
+        : [],
   };
   out(`${JSON.stringify(result, null, 2)}\n`);
   return 0;

@@ -22,6 +22,16 @@ export const FILM_THICKNESS_MM: Record<FilmFinish, number> = {
   glow: 0.12,
 };
 
+/** How much film may be pulled and pushed together, as fractions. Starting values by finish; cast film's stretch is for warm film. */
+export const FILM_GIVE: Record<FilmFinish, { readonly stretch: number; readonly squeeze: number }> = {
+  'gloss permanent': { stretch: 0.015, squeeze: 0.005 },
+  'matte removable': { stretch: 0.015, squeeze: 0.005 },
+  metallised: { stretch: 0.007, squeeze: 0.003 },
+  glitter: { stretch: 0.007, squeeze: 0.003 },
+  'cast conformable': { stretch: 0.05, squeeze: 0.01 },
+  glow: { stretch: 0.01, squeeze: 0.003 },
+};
+
 const film = (id: string, name: string, colour: string, finish: FilmFinish): Film => ({
   id,
   name,
@@ -39,4 +49,5 @@ export const STARTING_FILMS: readonly Film[] = [
   film('chalk', 'Chalk', '#F4F1E8', 'gloss permanent'),
   film('night', 'Night', '#20242B', 'matte removable'),
   film('brass', 'Brass', '#B58B3A', 'metallised'),
+  film('hull', 'Hull', '#8C2F39', 'cast conformable'),
 ];

@@ -33,7 +33,7 @@ const SEAM_STEP_MM = 1;
 
 /** How the film is laid: by My way, overruled by the taper and by how far round it goes. */
 export function layingStyle(job: Job, wrap: Wrap): 'centre out' | 'one end round' | 'two halves' {
-  if (coverage(wrap) < WRAP_SHARE) return 'centre out';
+  if (!wrap.template.closed || coverage(wrap) < WRAP_SHARE) return 'centre out';
   return Math.abs(wrap.size.taper) > TWO_HALVES_TAPER || job.blank.handleWidthMm > 0 ? 'two halves' : 'one end round';
 }
 
@@ -58,6 +58,7 @@ const CLEANING: Record<SurfaceKind, string> = {
   'powder-coated steel': 'Wipe with alcohol on a lint-free cloth. Try a spot at the base first: some coats dull.',
   painted: 'Dust, then one light wipe with a barely damp cloth. No alcohol: it softens paint.',
   'raw terracotta': 'Brush off dust and let it dry for a day; film does not hold on dusty clay.',
+  latex: 'Blow it up first. Wipe with a barely damp cloth and let it dry; no alcohol, no oil, no powder.',
   plastic: 'Wash with soapy water and rinse. Alcohol only after a try at the base: some plastics craze.',
 };
 
@@ -73,9 +74,12 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
   const mm = (v: number): string => formatLength(v, unit);
   const { blank } = job;
   const alcohol =
-    CLEANING[blank.surface].includes('alcohol') && blank.surface !== 'painted' && blank.surface !== 'plastic';
+    CLEANING[blank.surface].includes('alcohol') &&
+    blank.surface !== 'painted' &&
+    blank.surface !== 'plastic' &&
+    blank.surface !== 'latex';
   const style = layingStyle(job, wrap);
-  const isWrap = coverage(wrap) >= WRAP_SHARE;
+  const isWrap = wrap.template.closed && coverage(wrap) >= WRAP_SHARE;
   const steps: BenchStep[] = [];
   const add = (id: string, title: string, body: string, more: Partial<BenchStep> = {}): void => {
     steps.push({
@@ -95,7 +99,11 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
 
   add('clean', `Clean the ${blank.surface === 'glass' ? 'glass' : 'blank'}`, CLEANING[blank.surface], {
     why: 'Film holds on the surface, not on what lies on it: one fingerprint lifts an edge.',
-    caution: alcohol ? 'Alcohol burns. Keep flames and heat tools away until it has dried.' : null,
+    caution: alcohol
+      ? 'Alcohol burns. Keep flames and heat tools away until it has dried.'
+      : blank.surface === 'latex'
+        ? 'Some people are allergic to latex. Burst pieces choke small children: pick them up. Never breathe helium.'
+        : null,
     handsMinutes: 3,
     waitMinutes: alcohol ? 3 : 10,
     picture: 'blank',
@@ -163,9 +171,10 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
       : wrap.template.cone.girthRim > wrap.template.cone.girthBase + 0.5
         ? 'Wider arc up, to the rim.'
         : '';
-  const from = Number.isFinite(top)
-    ? `Its highest film sits ${mm(top + blank.bandBelowRimMm)} below the drinking edge. `
-    : '';
+  const from =
+    Number.isFinite(top) && wrap.template.closed
+      ? `Its highest film sits ${mm(top + blank.bandBelowRimMm)} below the drinking edge. `
+      : '';
   if (isWrap)
     add(
       'aim',
@@ -178,11 +187,16 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
       },
     );
   else
-    add('aim', 'Hold it on the marks', `${wide} ${from}Middle of the design on the dot, level with the rim.`.trim(), {
-      caution: 'Do not let it touch yet: turn the blank at eye level and look from both sides first.',
-      handsMinutes: 1,
-      picture: 'template',
-    });
+    add(
+      'aim',
+      'Hold it on the marks',
+      `${wide} ${from}Middle of the design on the dot, ${wrap.template.closed ? 'level with the rim' : 'the right way up'}.`.trim(),
+      {
+        caution: 'Do not let it touch yet: turn the blank at eye level and look from both sides first.',
+        handsMinutes: 1,
+        picture: 'template',
+      },
+    );
   const laying = {
     'centre out': [
       'Press from the middle out',
@@ -246,6 +260,8 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
 }
 
 function markText(blank: Blank, wrap: Wrap, mm: (v: number) => string, isWrap: boolean): string {
+  if (!wrap.template.closed)
+    return `Put a dot where the middle of the design goes, and hold the printed template against it: it is ${mm(wrap.template.rimLength)} wide and ${mm(wrap.size.side)} high.`;
   const front =
     blank.handleWidthMm > 0
       ? `The front lies opposite the handle: measure ${mm(wrap.size.rim.surface / 2)} round from the handle's middle`

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank } from '../../test/jobs.ts';
 import type { Blank } from './blank.ts';
-import { sizeBlank } from './blank.ts';
+import { sizeBlank } from './size.ts';
 import { reportErrors } from './error-report.ts';
 
 function report(blank: Blank) {

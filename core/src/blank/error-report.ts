@@ -1,4 +1,6 @@
-import type { Blank, BlankSize, ReadingName } from './blank.ts';
+import type { Blank, ReadingName } from './blank.ts';
+import { READINGS_ASKED } from './blank.ts';
+import type { BlankSize } from './size.ts';
 import { SEEN_SIGMA_MM } from './fit-check.ts';
 import { summariseReading } from './reading.ts';
 
@@ -14,6 +16,8 @@ export interface ErrorReport {
   readonly driftBack: number;
   /** The reading that contributes most to the seam; taking it again helps first. */
   readonly weakest: ReadingName;
+  /** Of a profile: the height whose girth is the weakest, from 1. */
+  readonly weakestStation: number | null;
 }
 
 /**
@@ -28,6 +32,8 @@ export interface ErrorReport {
  *   k = (C₁ − C₂)/2πs. From an upright height h: ∂s/∂h = h/s, ∂s/∂C₁ = −∂s/∂C₂ = k/2π. Root-sum-square.
  */
 export function reportErrors(blank: Blank, size: BlankSize): ErrorReport {
+  if (size.shape.form === 'profile') return reportProfile(blank, size);
+  if (size.shape.form !== 'cone') return reportFace(blank);
   const sigma = (name: ReadingName): number => summariseReading(blank.readings[name])?.sigma ?? 0;
   const k = size.taper;
   const s = size.side;
@@ -62,5 +68,34 @@ export function reportErrors(blank: Blank, size: BlankSize): ErrorReport {
     driftFront: seen ?? total('driftFront'),
     driftBack: total('driftBack'),
     weakest,
+    weakestStation: null,
   };
+}
+
+/**
+ * Ends of the band as sure as the girths that were read there, the side as sure as the two heights it lies between. Between
+ * the ends, girths weigh in the strain, not in the seam's ends.
+ */
+function reportProfile(blank: Blank, size: BlankSize): ErrorReport {
+  const read = blank.stations.filter(({ girth }) => girth.takes.length > 0);
+  const sigmas = read.map(({ girth }) => summariseReading(girth)!.sigma);
+  const downs = [read[0], read.at(-1)].map((station) => summariseReading(station?.down)?.sigma ?? 0);
+  const seen = size.fit === 'applied' ? SEEN_SIGMA_MM : null;
+  return {
+    gapRim: seen ?? sigmas[0]!,
+    gapBase: seen ?? sigmas.at(-1)!,
+    driftFront: seen ?? Math.hypot(downs[0]!, downs[1]!),
+    driftBack: 0,
+    weakest: sigmas[0]! >= sigmas.at(-1)! ? 'girthRim' : 'girthBase',
+    weakestStation: 1 + blank.stations.indexOf(read[sigmas.indexOf(Math.max(...sigmas))]!),
+  };
+}
+
+/** A face has no seam: what may miss is its edge, by half of what the reading across may. */
+function reportFace(blank: Blank): ErrorReport {
+  const names = READINGS_ASKED[blank.kind];
+  const sigmas = names.map((name) => summariseReading(blank.readings[name])?.sigma ?? 0);
+  const most = Math.max(...sigmas);
+  const weakest = names[sigmas.indexOf(most)]!;
+  return { gapRim: most / 2, gapBase: most / 2, driftFront: most / 2, driftBack: 0, weakest, weakestStation: null };
 }

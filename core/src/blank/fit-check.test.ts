@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank, mug, tumbler } from '../../test/jobs.ts';
-import { sizeBlank } from './blank.ts';
+import { sizeBlank } from './size.ts';
 import { reportErrors } from './error-report.ts';
 import { FIT_PAPER_MM, solveFit, type BandSizes, type FitCheck, type FitSeen } from './fit-check.ts';
 

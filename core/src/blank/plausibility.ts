@@ -1,5 +1,6 @@
 import type { Blank, ReadingName } from './blank.ts';
-import { readingsAskedFor, sizeBlank } from './blank.ts';
+import { READINGS_ASKED, READINGS_WELCOME } from './blank.ts';
+import { sizeBlank } from './size.ts';
 import { SIGMA_MM, summariseReading } from './reading.ts';
 
 /** Something about the readings that looks wrong. `instead` is the value that would make sense, mm. */
@@ -13,6 +14,7 @@ export interface ReadingDoubt {
     | 'height-over-side'
     | 'side-and-height-disagree'
     | 'across-and-girth-disagree'
+    | 'face-range'
     | 'takes-disagree';
   readonly reading: ReadingName;
   readonly severity: 'fails' | 'look';
@@ -35,6 +37,7 @@ export const STEEPEST_TAPER = Math.SQRT1_2;
  * @returns doubts, the gravest first; empty when all agree
  */
 export function doubtReadings(blank: Blank): ReadingDoubt[] {
+  if (blank.kind !== 'straight' && blank.kind !== 'tapered') return doubtOthers(blank).sort(gravestFirst);
   const doubts: ReadingDoubt[] = [];
   const mean = (name: ReadingName): number | null => summariseReading(blank.readings[name])?.mean ?? null;
   const rim = mean('girthRim');
@@ -117,6 +120,48 @@ export function doubtReadings(blank: Blank): ReadingDoubt[] {
 const gravestFirst = (a: ReadingDoubt, b: ReadingDoubt): number =>
   (a.severity === 'fails' ? 0 : 1) - (b.severity === 'fails' ? 0 : 1);
 
+/** mm. Faces smaller or larger than this are no lids, tags or box sides. */
+export const FACE_RANGE_MM = [8, 2000] as const;
+
+/** Balls, balloons, lids and flat sides: each reading within reason, and the two of a ball against each other. */
+function doubtOthers(blank: Blank): ReadingDoubt[] {
+  const doubts = doubtSpreads(blank);
+  const mean = (name: ReadingName): number | null => summariseReading(blank.readings[name])?.mean ?? null;
+  const girth = mean('girth');
+  const across = mean('across');
+  if (girth !== null) {
+    const doubt = doubtGirth('girth', girth, across === null ? null : across * Math.PI, null);
+    if (doubt) doubts.push(doubt);
+  }
+  if (blank.kind === 'ball' && girth !== null && across !== null) {
+    const expected = girth / Math.PI;
+    if (Math.abs(across - expected) > 1.5)
+      doubts.push({
+        code: 'across-and-girth-disagree',
+        reading: 'across',
+        severity: 'look',
+        value: across,
+        expected,
+        instead: null,
+      });
+  }
+  const faces =
+    blank.kind === 'lid' ? (['across'] as const) : blank.kind === 'flat' ? (['width', 'height'] as const) : [];
+  for (const name of faces) {
+    const value = mean(name);
+    if (value === null || (value >= FACE_RANGE_MM[0] && value <= FACE_RANGE_MM[1])) continue;
+    doubts.push({
+      code: 'face-range',
+      reading: name,
+      severity: 'fails',
+      value,
+      expected: clampTo(value, FACE_RANGE_MM),
+      instead: [25.4, 10].map((f) => value * f).find((v) => v >= 30 && v <= 300) ?? null,
+    });
+  }
+  return doubts;
+}
+
 function doubtGirth(
   name: ReadingName,
   girth: number,
@@ -168,7 +213,7 @@ function sideRange(name: ReadingName, value: number): ReadingDoubt {
 }
 
 function doubtSpreads(blank: Blank): ReadingDoubt[] {
-  return [...readingsAskedFor(blank.kind), 'upright' as const].flatMap((name): ReadingDoubt[] => {
+  return [...READINGS_ASKED[blank.kind], ...READINGS_WELCOME[blank.kind]].flatMap((name): ReadingDoubt[] => {
     const reading = blank.readings[name];
     const summary = summariseReading(reading);
     if (!reading || !summary || summary.spread <= 3 * SIGMA_MM[reading.how]) return [];

@@ -1,5 +1,5 @@
 /** How a reading was taken. */
-export type ReadingTool = 'tape' | 'ruler' | 'caliper' | 'strip';
+export type ReadingTool = 'tape' | 'ruler' | 'caliper' | 'strip' | 'photo';
 
 /** One go at a reading: what was typed and what it means. */
 export interface ReadingTake {
@@ -17,10 +17,16 @@ export interface Reading {
 }
 
 /** mm, 1 σ of one go, by how it was taken. Starting values; a cloth tape stretches and sags, a caliper does not. */
-export const SIGMA_MM: Record<ReadingTool, number> = { tape: 0.7, strip: 0.5, ruler: 0.5, caliper: 0.1 };
+export const SIGMA_MM: Record<ReadingTool, number> = { tape: 0.7, strip: 0.5, ruler: 0.5, caliper: 0.1, photo: 1.5 };
 
 /** mm. Usual thickness of a cloth tape and of a paper strip. */
-export const USUAL_THICKNESS_MM: Record<ReadingTool, number> = { tape: 0.4, strip: 0.1, ruler: 0, caliper: 0 };
+export const USUAL_THICKNESS_MM: Record<ReadingTool, number> = {
+  tape: 0.4,
+  strip: 0.1,
+  ruler: 0,
+  caliper: 0,
+  photo: 0,
+};
 
 /** What several goes at one reading add up to. */
 export interface ReadingSummary {

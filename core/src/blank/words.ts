@@ -1,4 +1,5 @@
-import type { BlankProblem, ReadingName } from './blank.ts';
+import type { ReadingName } from './blank.ts';
+import type { BlankProblem } from './size.ts';
 import type { BandSizes, FitResult } from './fit-check.ts';
 import type { LengthProblem, LengthUnit } from './length.ts';
 import { formatLength } from './length.ts';
@@ -11,6 +12,13 @@ export const READING_LABEL: Record<ReadingName, string> = {
   side: 'Down the side of the band',
   upright: 'Straight up, band height',
   acrossRim: 'Across the rim end',
+  girth: 'Round the widest place',
+  overCrown: 'Over the skin, neck to crown',
+  across: 'Straight across',
+  hole: 'Across the straw hole',
+  holeIn: 'From the edge in to the hole',
+  width: 'Across the face',
+  height: 'Down the face',
 };
 
 /** The same in the middle of a sentence. */
@@ -20,6 +28,13 @@ export const READING_IN_SENTENCE: Record<ReadingName, string> = {
   side: 'the side reading',
   upright: 'the upright height',
   acrossRim: 'the reading across',
+  girth: 'the widest girth',
+  overCrown: 'the length over the skin',
+  across: 'the reading across',
+  hole: 'the hole',
+  holeIn: 'the distance to the hole',
+  width: 'the width',
+  height: 'the height',
 };
 
 type ShownUnit = Extract<LengthUnit, 'mm' | 'in'>;
@@ -50,6 +65,20 @@ export function describeBlankProblem(problem: BlankProblem, unit: ShownUnit): st
       return `A side of ${formatLength(problem.sideMm, unit)} is too short for girths that differ this much: it would have to be well over ${formatLength(problem.leastMm, unit)}. Measure the side and both girths again.`;
     case 'handle-too-wide':
       return `A handle of ${formatLength(problem.handleMm, unit)} leaves no room on a girth of ${formatLength(problem.girthMm, unit)}. Measure the handle where it meets the side.`;
+    case 'stations-few':
+      return problem.have === 0
+        ? 'Still to read: the girth at two heights or more; three or more show a curve.'
+        : 'Still to read: the girth at one more height.';
+    case 'station-order':
+      return `Height ${problem.station} does not lie below the one before it. Heights go down from the rim end; measure it again or take it out.`;
+    case 'station-size':
+      return `${formatLength(problem.girthMm, unit)} round at height ${problem.station} is no girth of a bowl, bottle or pot. Measure it again.`;
+    case 'station-steep':
+      return `From height ${problem.station - 1} to height ${problem.station} the girth changes faster than the side is long. Measure both again, or read another height between them.`;
+    case 'hole-too-wide':
+      return `A hole of ${formatLength(problem.holeMm, unit)} does not fit within ${formatLength(problem.acrossMm, unit)} across, or lies past the edge. Measure the hole and its distance from the edge again.`;
+    case 'balloon-too-short':
+      return `${formatLength(problem.overMm, unit)} over the skin is too short for this girth: it would have to be well over ${formatLength(problem.leastMm, unit)}. Lay the tape from the neck over the side to the crown.`;
   }
 }
 
@@ -102,6 +131,11 @@ export function describeDoubt(
       return {
         title: 'Across and round do not agree',
         why: `The girth gives ${mm(doubt.expected)} across, but ${mm(doubt.value)} was read. Measure the girth again.`,
+      };
+    case 'face-range':
+      return {
+        title: 'No face is this big or this small',
+        why: `${mm(doubt.value)}${doubt.instead === null ? '' : `; perhaps ${mm(doubt.instead)} was meant`}. Type the unit with the number, or measure again.`,
       };
     case 'takes-disagree':
       return {

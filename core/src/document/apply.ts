@@ -1,4 +1,5 @@
 import type { ArtworkItem } from '../artwork/item.ts';
+import type { FlatteningChoice } from '../blank/blank.ts';
 import { azimuthOfFacing } from '../wrap/place.ts';
 import type { Command } from '../proof/finding.ts';
 import type { Project } from './project.ts';
@@ -48,8 +49,17 @@ export function applyCommand(project: Project, command: Command): Project {
     }
     case 'choose-board':
       return { ...project, boardId: command.boardId };
+    case 'keep-band':
+      return flattenedAs(project, { way: 'band', keep: command.keep });
+    case 'one-band':
+      return flattenedAs(project, { way: 'band', parts: null });
   }
 }
+
+const flattenedAs = (project: Project, change: Partial<FlatteningChoice>): Project => ({
+  ...project,
+  blank: { ...project.blank, flattening: { ...project.blank.flattening, ...change } },
+});
 
 /**
  * Moves an item on the side.

@@ -2,22 +2,56 @@ import { STARTING_FILMS } from '../artwork/film.ts';
 import type { MotifItem, TextItem } from '../artwork/item.ts';
 import type { MotifId } from '../artwork/motifs/index.ts';
 import { MOTIFS } from '../artwork/motifs/index.ts';
-import type { Blank, BlankKind } from '../blank/blank.ts';
+import type { Blank, BlankKind, BalloonPlan, FlatteningChoice, Station, SurfaceKind } from '../blank/blank.ts';
+import { isRound } from '../blank/blank.ts';
+import { USUAL_THICKNESS_MM } from '../blank/reading.ts';
 import type { Project, ShelfBlank } from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
 
+/** How a side is flattened until the person chooses. */
+export const AS_IT_FALLS: FlatteningChoice = { way: 'best', parts: null, keep: null, patchMm: null, patchUpDeg: 0 };
+
+/** What becomes of a balloon until the person says. Starting values. */
+export const USUAL_BALLOON: BalloonPlan = { gas: 'air', hours: 12, shrinkPerDay: 2 };
+
+/** What each kind is usually made of. */
+const USUAL_SURFACE: Record<BlankKind, readonly [SurfaceKind, string]> = {
+  straight: ['glazed ceramic', '#F2F0EA'],
+  tapered: ['bare steel', '#C6CBCE'],
+  profile: ['glass', '#DCEBEC'],
+  ball: ['glass', '#DCEBEC'],
+  balloon: ['latex', '#E0623A'],
+  lid: ['plastic', '#E4E2DA'],
+  flat: ['painted', '#E4D9C4'],
+};
+
+/** A height of a profile with nothing read yet. */
+export function newStation(id: string): Station {
+  return {
+    id,
+    down: { how: 'ruler', takes: [], thicknessMm: 0 },
+    girth: { how: 'tape', takes: [], thicknessMm: USUAL_THICKNESS_MM.tape },
+  };
+}
+
 /** A blank with no readings yet. */
 export function newBlank(id: string, kind: BlankKind, name: string): Blank {
+  const [surface, colour] = USUAL_SURFACE[kind];
   return {
     id,
     name,
     kind,
-    surface: kind === 'straight' ? 'glazed ceramic' : 'bare steel',
-    colour: kind === 'straight' ? '#F2F0EA' : '#C6CBCE',
+    surface,
+    colour,
     readings: {},
+    stations: [],
+    stationsAlong: 'side',
+    flattening: AS_IT_FALLS,
+    balloon: USUAL_BALLOON,
+    readingLog: [],
     handleWidthMm: 0,
     handleClearanceMm: 5,
-    bandBelowRimMm: 5,
+    bandBelowRimMm: isRound(kind) ? 5 : 0,
     rimClearanceMm: 15,
     baseClearanceMm: 5,
     fitCheck: null,

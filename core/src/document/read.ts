@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { AS_IT_FALLS, USUAL_BALLOON } from './new-project.ts';
 import type { Backup, Project, ShelfBlank } from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
 import { backupSchema, projectSchema, shelfBlankSchema } from './schema.ts';
@@ -55,6 +56,16 @@ const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
       const kept = Object.entries(blank).filter(([key]) => key !== 'fitCheckedOn');
       return { ...Object.fromEntries(kept), fitCheck: null };
     }),
+  // There were only straight and tapered blanks, without heights, choices of flattening or a log of readings.
+  2: (raw) =>
+    changeBlanks(raw, 3, (blank) => ({
+      ...blank,
+      stations: [],
+      stationsAlong: 'side',
+      flattening: AS_IT_FALLS,
+      balloon: USUAL_BALLOON,
+      readingLog: [],
+    })),
 };
 
 /**
@@ -81,7 +92,8 @@ export function checkDocument(raw: unknown): ReadResult {
   const { format, version } = document;
   const schema = typeof format === 'string' && Object.hasOwn(SCHEMAS, format) ? SCHEMAS[format] : undefined;
   // Whole and from 1: what is counted up to the newest version must be able to get there.
-  if (!schema || !Number.isSafeInteger(version) || (version as number) < 1) return { ok: false, problem: { code: 'not-mivet' } };
+  if (!schema || !Number.isSafeInteger(version) || (version as number) < 1)
+    return { ok: false, problem: { code: 'not-mivet' } };
   const from = version as number;
   if (from > FORMAT_VERSION) return { ok: false, problem: { code: 'newer', version: from } };
   for (let v = from; v < FORMAT_VERSION; v++) document = MIGRATIONS[v]?.(document) ?? document;

@@ -3,12 +3,22 @@ import { FONT_CHOICES, type FontId } from '../artwork/font.ts';
 import { FILM_THICKNESS_MM, type Film, type FilmFinish } from '../artwork/film.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import { MOTIF_IDS, type MotifId } from '../artwork/motifs/index.ts';
-import type { Blank, SurfaceKind } from '../blank/blank.ts';
+import type { Blank, BlankKind, SurfaceKind } from '../blank/blank.ts';
 import type { Backup, Project, ShelfBlank } from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
 
 /** Limits that keep a hostile or broken file from filling memory. */
-const MOST = { items: 400, takes: 50, log: 2000, text: 500, notes: 5000, projects: 5000, photo: 400_000 } as const;
+const MOST = {
+  items: 400,
+  stations: 25,
+  readingLog: 500,
+  takes: 50,
+  log: 2000,
+  text: 500,
+  notes: 5000,
+  projects: 5000,
+  photo: 400_000,
+} as const;
 
 const id = z.string().min(1).max(80);
 const short = z.string().max(200);
@@ -17,8 +27,9 @@ const stamp = z.string().max(40);
 const angle = z.number().min(-3600).max(3600);
 const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour like #0C6764');
 
+const toolSchema = z.enum(['tape', 'ruler', 'caliper', 'strip', 'photo']);
 const readingSchema = z.object({
-  how: z.enum(['tape', 'ruler', 'caliper', 'strip']),
+  how: toolSchema,
   takes: z.array(z.object({ typed: z.string().max(60), mm: z.number().gt(0).max(10_000) })).max(MOST.takes),
   thicknessMm: z.number().min(0).max(20),
 });
@@ -42,13 +53,27 @@ export const SURFACES = [
   'painted',
   'raw terracotta',
   'plastic',
+  'latex',
 ] as const satisfies readonly SurfaceKind[];
+
+/** Every kind of blank that can be measured. */
+export const KINDS = [
+  'straight',
+  'tapered',
+  'profile',
+  'ball',
+  'balloon',
+  'lid',
+  'flat',
+] as const satisfies readonly BlankKind[];
+
+const partOfSide = z.number().min(0).max(10_000);
 
 /** A blank by its readings. */
 export const blankSchema = z.object({
   id,
   name: short,
-  kind: z.enum(['straight', 'tapered']),
+  kind: z.enum(KINDS),
   surface: z.enum(SURFACES),
   colour,
   readings: z.object({
@@ -57,7 +82,40 @@ export const blankSchema = z.object({
     side: readingSchema.optional(),
     upright: readingSchema.optional(),
     acrossRim: readingSchema.optional(),
+    girth: readingSchema.optional(),
+    overCrown: readingSchema.optional(),
+    across: readingSchema.optional(),
+    hole: readingSchema.optional(),
+    holeIn: readingSchema.optional(),
+    width: readingSchema.optional(),
+    height: readingSchema.optional(),
   }),
+  stations: z.array(z.object({ id, down: readingSchema, girth: readingSchema })).max(MOST.stations),
+  stationsAlong: z.enum(['side', 'upright']),
+  flattening: z.object({
+    way: z.enum(['best', 'band', 'bands', 'gores', 'patch']),
+    parts: z.number().int().min(2).max(48).nullable(),
+    keep: z.tuple([partOfSide, partOfSide]).nullable(),
+    patchMm: z.number().min(1).max(2000).nullable(),
+    patchUpDeg: z.number().min(-90).max(90),
+  }),
+  balloon: z.object({
+    gas: z.enum(['air', 'helium']),
+    hours: z.number().min(0).max(10_000),
+    shrinkPerDay: z.number().min(0).max(100),
+  }),
+  readingLog: z
+    .array(
+      z.object({
+        at: stamp,
+        of: z.string().max(120),
+        did: z.enum(['taken', 'taken out']),
+        typed: z.string().max(60),
+        mm: z.number().min(0).max(10_000),
+        how: toolSchema,
+      }),
+    )
+    .max(MOST.readingLog),
   handleWidthMm: mm,
   handleClearanceMm: mm,
   bandBelowRimMm: mm,

@@ -78,6 +78,13 @@ export function touchingBunches(boxes: readonly Box[]): number[][] {
   return [...bunches.values()];
 }
 
+/** The box moved by (x, y) mm. */
+export const shiftBox = (box: Box, x: number, y: number): Box => ({
+  minX: box.minX + x,
+  minY: box.minY + y,
+  maxX: box.maxX + x,
+  maxY: box.maxY + y,
+});
 export const boxWidth = (box: Box): number => box.maxX - box.minX;
 export const boxHeight = (box: Box): number => box.maxY - box.minY;
 export const isEmptyBox = (box: Box): boolean => box.maxX < box.minX;

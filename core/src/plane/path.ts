@@ -59,3 +59,10 @@ export function arcSweep(from: Point, arc: Extract<Segment, { kind: 'arc' }>): n
   const sweep = arc.large ? 2 * Math.PI - 2 * half : 2 * half;
   return arc.ccw ? sweep : -sweep;
 }
+
+/** A full circle as two half arcs, mm. */
+export function circlePath(centre: Point, radius: number, ccw: boolean): Path {
+  const end = (sign: 1 | -1): Point => ({ x: centre.x + sign * radius, y: centre.y });
+  const half = (to: Point): Segment => ({ kind: 'arc', radius, large: false, ccw, to });
+  return { start: end(1), closed: true, segments: [half(end(-1)), half(end(1))] };
+}

@@ -10,6 +10,7 @@ import { itemName } from './finding.ts';
  */
 export function judgeEdge(context: ProofContext, edge: 'rim' | 'base'): Finding[] {
   const { job, wrap } = context;
+  if (!wrap.template.closed) return [];
   const zones = zonesOfBlank(job.blank);
   const side = wrap.size.side;
   const zone = zones[edge];

@@ -19,7 +19,11 @@ export type FindingCode =
   | 'unfused'
   | 'letters-missing'
   | 'right-way-up'
-  | 'load-fit';
+  | 'load-fit'
+  | 'face-edge'
+  | 'wrinkle'
+  | 'stretch'
+  | 'balloon-keeps';
 
 /** A change to the project that a finding offers as its fix. */
 export type Command =
@@ -35,7 +39,15 @@ export type Command =
   | { readonly do: 'lap-seam'; readonly mm: number }
   | { readonly do: 'fuse-items'; readonly itemIds: readonly string[] }
   | { readonly do: 'replace-reading'; readonly reading: ReadingName; readonly mm: number }
-  | { readonly do: 'choose-board'; readonly boardId: string };
+  | { readonly do: 'choose-board'; readonly boardId: string }
+  | {
+      readonly do: 'keep-band';
+      /** mm along the whole side. */
+      readonly keep: readonly [number, number];
+      readonly end: 'rim' | 'base';
+      readonly leftOffMm: number;
+    }
+  | { readonly do: 'one-band' };
 
 /** A part of the side: azimuth range in rad (may pass ±π), slant range in mm. */
 export interface Place {

@@ -24,7 +24,7 @@ export function glanceHalfAngle(radius: number, distance = VIEWING_DISTANCE_MM, 
 /** Words and single motifs wider than what one sees without turning the blank. */
 export const judgeGlance: Judge = (context) =>
   context.wrap.placed.flatMap((placed): Finding[] => {
-    if (placed.item.repeat.mode !== 'once' || !placed.slants) return [];
+    if (!context.wrap.template.closed || placed.item.repeat.mode !== 'once' || !placed.slants) return [];
     const radius = context.wrap.surface.radiusAt(placed.slant);
     const half = glanceHalfAngle(radius);
     const seen = 2 * radius * half;

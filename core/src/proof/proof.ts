@@ -1,4 +1,7 @@
+import { judgeBalloonKeeps } from './balloon-keeps.ts';
+import { judgeBandStrain } from './band-strain.ts';
 import { judgeBaseZone } from './base-zone.ts';
+import { judgeFaceEdge } from './face-edge.ts';
 import type { Finding, Judge, ProofContext, Severity } from './finding.ts';
 import { judgeGlance } from './glance.ts';
 import { judgeHandleZone } from './handle-zone.ts';
@@ -10,6 +13,7 @@ import { judgeRimZone } from './rim-zone.ts';
 import { judgeSeamCut } from './seam-cut.ts';
 import { judgeSeamGap } from './seam-gap.ts';
 import { judgeUnfused } from './unfused.ts';
+import { judgeWrinkle } from './wrinkle.ts';
 
 /** Every judgement there is; adding one here is all it takes to run it everywhere. */
 const JUDGES: readonly Judge[] = [
@@ -19,6 +23,10 @@ const JUDGES: readonly Judge[] = [
   judgeRimZone,
   judgeBaseZone,
   judgeHandleZone,
+  judgeFaceEdge,
+  judgeWrinkle,
+  judgeBandStrain,
+  judgeBalloonKeeps,
   judgeSeamCut,
   judgeSeamGap,
   judgeGlance,

@@ -19,6 +19,7 @@ export interface FindingWords {
  */
 export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
   const mm = (name: string): string => formatLength(finding.numbers[name] ?? NaN, unit);
+  const percent = (name: string): string => `${(finding.numbers[name] ?? NaN).toFixed(1)} %`;
   const whole = (name: string): string => String(Math.round(finding.numbers[name] ?? NaN));
   const { names } = finding;
   const fixes = finding.fixes.map((fix) => describeCommand(fix, unit));
@@ -127,6 +128,47 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
         `${names['film']} fits no board`,
         `Its pieces take ${mm('long')} × ${mm('short')} in one. Use fewer pieces of this film, or a smaller design.`,
       );
+    case 'face-edge/over':
+      return say(
+        `${sentence(names['item'])} hangs over the edge`,
+        `It passes the edge of the face by ${formatLength(-(finding.numbers['room'] ?? 0), unit)}.`,
+      );
+    case 'face-edge/near':
+      return say(
+        `${sentence(names['item'])} is close to the edge`,
+        `${mm('room')} is left; ${mm('zone')} keeps it from being rubbed off.`,
+      );
+    case 'face-edge/hole':
+      return say(
+        `${sentence(names['item'])} is at the hole`,
+        'Film over a hole, or just beside it, is picked off by the straw. Move it, or let the hole fall in a counter.',
+      );
+    case 'wrinkle/broad':
+      return say(
+        `${sentence(names['item'])} is too broad to lie flat here`,
+        `Where it lies the blank curves both ways: its film has to give ${percent('needed')}, it takes ${percent('limit')} laid with care. Sharp inner corners ask for more.`,
+      );
+    case 'stretch/pulled':
+    case 'stretch/pushed':
+      return say(
+        `Film all over the band strains ${percent('strain')} at ${mm('at')} down`,
+        `It takes ${percent('limit')} ${finding.case === 'pulled' ? 'of pull' : 'before it tents'}. Small pieces do not mind; a solid wrap does.`,
+      );
+    case 'stretch/parts':
+      return say(
+        `Artwork is cut for one band, the template is in ${names['parts']}`,
+        `The ${whole('parts')} ${names['parts']} are printed bare. Cut artwork through them by hand, or lay it on one band.`,
+      );
+    case 'balloon-keeps/late':
+      return say(
+        `${names['gas'] === 'helium' ? 'Helium' : 'An air-filled balloon'} keeps about ${whole('keeps')} hours`,
+        `The hand-over is ${whole('hours')} hours after laying. ${names['gas'] === 'helium' ? 'Fill and lay it later, or use air on a stick.' : 'Fill and lay it later.'}`,
+      );
+    case 'balloon-keeps/shrinks':
+      return say(
+        `It shrinks ${percent('shrink')} before the hand-over`,
+        `Film takes ${percent('squeeze')} of being pushed together, then it lifts in fine wrinkles. At the hand-over the balloon is about ${mm('girth')} round.`,
+      );
     default: {
       const doubt = {
         code: finding.case as ReadingDoubt['code'],
@@ -159,6 +201,10 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return `Take ${formatLength(command.mm, unit)}`;
     case 'choose-board':
       return 'Use the longer board';
+    case 'keep-band':
+      return `End the band ${formatLength(command.leftOffMm, unit)} ${command.end === 'base' ? 'higher' : 'lower'}`;
+    case 'one-band':
+      return 'Lay it on one band';
   }
 }
 

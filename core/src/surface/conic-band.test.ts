@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bandDevelopment, bestConicBand, longestBand, type FilmGive } from './conic-band.ts';
+import { bandDevelopment, bestConicBand, longestBand } from './conic-band.ts';
+import type { FilmGive } from './film-strain.ts';
 import { profileOf } from './profile.ts';
 
 const EVEN: FilmGive = { stretch: 0.02, squeeze: 0.02 };

@@ -1,15 +1,8 @@
+import type { FilmGive } from './film-strain.ts';
 import type { ConeSpec } from './cone.ts';
 import { coneDevelopment } from './cone.ts';
 import type { Development } from './development.ts';
 import type { Profile } from './profile.ts';
-
-/** How much a film gives before it fails, as fractions. */
-export interface FilmGive {
-  /** Longest that it may be pulled, > 0. */
-  readonly stretch: number;
-  /** Most that it may be pushed together before it tents, > 0. */
-  readonly squeeze: number;
-}
 
 /** The flat band that lies best on a side that curves both ways. */
 export interface ConicBand {
@@ -35,9 +28,10 @@ const PLACES = 241;
  * @param give what the film takes; stretch and squeeze weigh by it
  * @returns the band; on a straight or tapered side its strain is nothing
  * @throws RangeError when the range is empty
- * @source equidistant conic: e(s) = C(s)/L(s) − 1 with L linear. For a bound λ on the weighted strain a line must lie above
- *   C/(1 + λt) and below C/(1 − λc); for a slope, the room between the two is known at once, and it is concave in the
- *   slope. λ by halving, the slope by golden section: the exact minimax over the places looked at
+ * @source equidistant conic: e(s) = C(s)/L(s) − 1 with L linear. For the shape of a line, L = a·m(s), the best a lets
+ *   the largest and the smallest C/m reach the weighted limit together: λ = (q₁ − q₀)/(q₀·t + q₁·c). What is left is one
+ *   share w between the ends, m = (1 − w)(1 − x) + w·x; the lines within a bound are a convex set, so that λ has no other
+ *   valley in w. Golden section: the exact minimax over the places looked at
  */
 export function bestConicBand(
   girthAt: (slant: number) => number,
@@ -47,48 +41,47 @@ export function bestConicBand(
   const [from, to] = range;
   const length = to - from;
   if (!(length > 0)) throw new RangeError(`a band must have a width, got ${from} to ${to}`);
-  const places = Array.from({ length: PLACES }, (_, i) => (length * i) / (PLACES - 1));
-  const girths = places.map((s) => girthAt(from + s));
+  const girths = Float64Array.from({ length: PLACES }, (_, i) => girthAt(from + (length * i) / (PLACES - 1)));
 
-  /** Room between the line's floor and ceiling at a slope, and the line in its middle. */
-  const roomAt = (slope: number, bound: number): { room: number; start: number } => {
-    let floor = -Infinity;
-    let ceiling = Infinity;
+  /** Worst weighted strain of the best line of a shape, and its largest and smallest ratio. */
+  const lineOf = (share: number): { bound: number; most: number; least: number } => {
+    let most = -Infinity;
+    let least = Infinity;
     for (let i = 0; i < PLACES; i++) {
-      const rise = slope * places[i]!;
-      floor = Math.max(floor, girths[i]! / (1 + bound * give.stretch) - rise);
-      ceiling = Math.min(ceiling, girths[i]! / (1 - bound * give.squeeze) - rise);
+      const x = i / (PLACES - 1);
+      const ratio = girths[i]! / ((1 - share) * (1 - x) + share * x);
+      most = Math.max(most, ratio);
+      least = Math.min(least, ratio);
     }
-    return { room: ceiling - floor, start: (ceiling + floor) / 2 };
+    return { bound: (most - least) / (least * give.stretch + most * give.squeeze), most, least };
   };
-  const steepest =
-    Math.max(...girths.slice(1).map((g, i) => Math.abs(g - girths[i]!))) / (places[1]! - places[0]!) + 1e-9;
-  const bestSlope = (bound: number): number => {
-    const golden = (Math.sqrt(5) - 1) / 2;
-    let [low, high] = [-steepest, steepest];
-    for (let i = 0; i < 70; i++) {
-      const a = high - golden * (high - low);
-      const b = low + golden * (high - low);
-      if (roomAt(a, bound).room < roomAt(b, bound).room) low = a;
-      else high = b;
+  const golden = (Math.sqrt(5) - 1) / 2;
+  let [low, high] = [0, 1];
+  let [a, b] = [1 - golden, golden];
+  let [atA, atB] = [lineOf(a).bound, lineOf(b).bound];
+  for (let i = 0; i < 72; i++) {
+    if (atA < atB) {
+      [high, b, atB] = [b, a, atA];
+      a = high - golden * (high - low);
+      atA = lineOf(a).bound;
+    } else {
+      [low, a, atA] = [a, b, atB];
+      b = low + golden * (high - low);
+      atB = lineOf(b).bound;
     }
-    return (low + high) / 2;
-  };
-  let [low, high] = [0, 0.999 / give.squeeze];
-  for (let i = 0; i < 50 && high - low > 1e-10 * high; i++) {
-    const bound = (low + high) / 2;
-    if (roomAt(bestSlope(bound), bound).room >= 0) high = bound;
-    else low = bound;
   }
-  const slope = bestSlope(high);
-  const { start } = roomAt(slope, high);
+  const share = (low + high) / 2;
+  const { bound, most } = lineOf(share);
+  const scale = most / (1 + bound * give.stretch);
+  const [start, end] = [scale * (1 - share), scale * share];
+  const slope = (end - start) / length;
   const strainAt = (slant: number): number => girthAt(from + slant) / (start + slope * slant) - 1;
   const loadAt = (strain: number): number => (strain > 0 ? strain / give.stretch : -strain / give.squeeze);
-  const worst = places
+  const worst = Array.from(girths, (_, i) => (length * i) / (PLACES - 1))
     .map((slant) => ({ slant, strain: strainAt(slant) }))
     .reduce((a, b) => (loadAt(b.strain) > loadAt(a.strain) ? b : a));
   return {
-    cone: { girthRim: start, girthBase: start + slope * length, side: length },
+    cone: { girthRim: start, girthBase: end, side: length },
     strainAt,
     load: loadAt(worst.strain),
     worst,

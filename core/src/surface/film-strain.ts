@@ -3,6 +3,14 @@
  * 1/mm². On a neck (K < 0) the same sizes hold with the signs turned: edges stretch and the middle tents.
  */
 
+/** How much a film gives before it fails, as fractions. */
+export interface FilmGive {
+  /** Longest that it may be pulled, > 0. */
+  readonly stretch: number;
+  /** Most that it may be pushed together before it tents, > 0. */
+  readonly squeeze: number;
+}
+
 /** What of a shape decides: see `breadthOf`. */
 export interface LyingShape {
   /** mm. */

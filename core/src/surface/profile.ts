@@ -88,6 +88,20 @@ export function profileOf(stations: readonly ProfileStation[], along: 'side' | '
   return withCurvature(slants.at(-1)!, window, (slant) => curve.value(heightAt(slant)), slope);
 }
 
+/**
+ * The side of a ball from its crown to its foot.
+ *
+ * @param radius mm, > 0
+ */
+export function ballProfile(radius: number): Profile {
+  return {
+    sideLength: Math.PI * radius,
+    radiusAt: (slant) => radius * Math.sin(slant / radius),
+    slopeAt: (slant) => Math.cos(slant / radius),
+    gaussianAt: () => 1 / (radius * radius),
+  };
+}
+
 function lengthBetween(speed: (h: number) => number, from: number, to: number): number {
   const half = (to - from) / 2;
   return half * GAUSS.reduce((sum, [at, weight]) => sum + weight * speed(from + half * (1 + at)), 0);
@@ -106,7 +120,7 @@ function withCurvature(
     gaussianAt: (slant) => {
       const from = Math.max(0, slant - window / 2);
       const to = Math.min(sideLength, slant + window / 2);
-      return -(slopeAt(to) - slopeAt(from)) / ((to - from) * radiusAt(slant));
+      return -(slopeAt(to) - slopeAt(from)) / ((to - from) * radiusAt((from + to) / 2));
     },
   };
 }

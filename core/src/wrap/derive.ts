@@ -1,6 +1,7 @@
 import type { FontBook } from '../artwork/font.ts';
-import type { BlankProblem, BlankSize } from '../blank/blank.ts';
-import { sizeBlank } from '../blank/blank.ts';
+import { FILM_GIVE } from '../artwork/film.ts';
+import type { BlankProblem, BlankSize } from '../blank/size.ts';
+import { sizeBlank } from '../blank/size.ts';
 import type { ErrorReport } from '../blank/error-report.ts';
 import { reportErrors } from '../blank/error-report.ts';
 import type { ReadingDoubt } from '../blank/plausibility.ts';
@@ -10,6 +11,8 @@ import type { Job } from './job.ts';
 import { wrapFilm } from './job.ts';
 import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';
+import type { FlatPanel } from './panels.ts';
+import { makePanels } from './panels.ts';
 import type { PlacedItem } from './place.ts';
 import { placeItem } from './place.ts';
 import type { Template } from './template.ts';
@@ -20,6 +23,8 @@ export interface Wrap {
   readonly size: BlankSize;
   readonly errors: ErrorReport;
   readonly template: Template;
+  /** What is printed as the template: one, or the bands or gores that the side is divided into. */
+  readonly panels: readonly FlatPanel[];
   readonly surface: Development;
   readonly meanRadius: number;
   readonly placed: readonly PlacedItem[];
@@ -44,17 +49,22 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
   const doubts = doubtReadings(job.blank);
   const sized = sizeBlank(job.blank);
   if (!sized.ok) return { ok: false, problem: sized.problem, doubts };
-  const { size } = sized;
-  if (Math.abs(size.taper) > STEEPEST_FLATTENED)
+  const read = sized.size;
+  if (read.shape.form === 'cone' && Math.abs(read.taper) > STEEPEST_FLATTENED)
     return {
       ok: false,
-      problem: { code: 'side-too-short', sideMm: size.side, leastMm: Math.abs(size.taper * size.side) },
+      problem: { code: 'side-too-short', sideMm: read.side, leastMm: Math.abs(read.taper * read.side) },
       doubts,
     };
-  const { template, surface } = makeTemplate(job.blank, size, wrapFilm(job)?.thicknessMm ?? 0, job.seam);
+  const film = wrapFilm(job);
+  const thickness = film?.thicknessMm ?? 0;
+  const give = FILM_GIVE[film?.finish ?? 'gloss permanent'];
+  const { template, surface } = makeTemplate(job.blank, read, thickness, job.seam, give);
+  // A patch covers only part of a ball: from here on the side is what the template covers.
+  const size = { ...read, side: surface.slantLength };
   const meanRadius = (surface.radiusAt(0) + surface.radiusAt(surface.slantLength)) / 2;
   const placed = job.items.map((item) => placeItem(item, surface, fonts, job.hand));
-  const frame: PieceFrame = { surface, region: template.region, meanRadius };
+  const frame: PieceFrame = { surface, region: template.region, meanRadius, closed: template.closed };
   return {
     ok: true,
     doubts,
@@ -62,6 +72,7 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       size,
       errors: reportErrors(job.blank, size),
       template,
+      panels: makePanels(size, thickness, template),
       surface,
       meanRadius,
       placed,

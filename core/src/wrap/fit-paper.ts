@@ -1,11 +1,24 @@
 import type { FontBook } from '../artwork/font.ts';
-import { FIT_PAPER_MM } from '../blank/fit-check.ts';
+import { FILM_GIVE } from '../artwork/film.ts';
+import type { Blank } from '../blank/blank.ts';
+import type { PaperBand } from '../blank/band-fit.ts';
+import { solveBandFit } from '../blank/band-fit.ts';
+import type { FitResult, FitSeen } from '../blank/fit-check.ts';
+import { FIT_PAPER_MM, solveFit } from '../blank/fit-check.ts';
+import type { BlankSize } from '../blank/size.ts';
+import { sizeBlank } from '../blank/size.ts';
 import type { Derived } from './derive.ts';
 import { deriveWrap } from './derive.ts';
+import { keptSide } from './flattening.ts';
 import type { Job } from './job.ts';
+import { makeTemplate } from './template.ts';
+
+/** Finish that stands for paper: it hardly gives. */
+const AS_PAPER = 'metallised';
 
 /**
- * The template of a job's blank for the paper fit check: for the thickness of paper, its ends butted, nothing on it.
+ * The template of a job's blank for the paper fit check: for the thickness of paper, its ends butted, nothing on it, and
+ * in one band.
  *
  * @param job for its blank
  * @param fonts the shipped fonts, loaded
@@ -15,8 +28,39 @@ export function deriveFitPaper(job: Job, fonts: FontBook): Derived {
     id: 'paper',
     name: 'Paper',
     colour: '#FFFFFF',
-    finish: 'matte removable',
+    finish: AS_PAPER,
     thicknessMm: FIT_PAPER_MM,
   } as const;
-  return deriveWrap({ ...job, items: [], films: [paper], seam: { lapMm: 0 } }, fonts);
+  return deriveWrap({ ...job, blank: oneBand(job.blank), items: [], films: [paper], seam: { lapMm: 0 } }, fonts);
+}
+
+const oneBand = (blank: Blank): Blank => ({ ...blank, flattening: { ...blank.flattening, way: 'band' } });
+
+/**
+ * Finds the sizes that explain what was seen on the fit paper of a round blank.
+ *
+ * @param blank as it was when the paper was printed; an earlier check is part of it
+ * @param seen what the paper showed, mm
+ * @returns true sizes with their 1 σ, or why there are none
+ */
+export function solveFitPaper(blank: Blank, seen: FitSeen): FitResult {
+  const sized = sizeBlank(blank);
+  if (!sized.ok) return { ok: false, code: 'no-cone' };
+  const { size } = sized;
+  const sizes = { girthRim: size.rim.surface, girthBase: size.base.surface, side: size.side };
+  const band = paperBand(blank, size);
+  return band
+    ? solveBandFit(band, seen, blank.handleWidthMm)
+    : solveFit(sizes, seen, blank.kind === 'straight', blank.handleWidthMm);
+}
+
+/** The paper of a profile; null on a cone, whose paper fits exactly. */
+export function paperBand(blank: Blank, size: BlankSize): PaperBand | null {
+  if (size.shape.form !== 'profile') return null;
+  const { template } = makeTemplate(oneBand(blank), size, FIT_PAPER_MM, { lapMm: 0 }, FILM_GIVE[AS_PAPER]);
+  return {
+    sizes: { girthRim: size.rim.surface, girthBase: size.base.surface, side: size.side },
+    cone: template.cone,
+    slopeRim: keptSide(size.shape).slopeAt(0),
+  };
 }

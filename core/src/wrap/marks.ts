@@ -1,5 +1,7 @@
+import type { Box } from '../plane/box.ts';
 import type { Point } from '../plane/point.ts';
-import type { Wrap } from './derive.ts';
+import type { ConeSpec } from '../surface/cone.ts';
+import type { Development, SurfaceRegion } from '../surface/development.ts';
 
 /** Lines and words that help to lay a template, flat mm. */
 export interface TemplateMarks {
@@ -7,32 +9,57 @@ export interface TemplateMarks {
   readonly words: readonly { readonly at: Point; readonly text: string }[];
 }
 
-/** Front, quarter and rim marks of a template, and which way up it goes; all inside the outline. */
-export function templateMarks(wrap: Wrap): TemplateMarks {
-  const { surface, template } = wrap;
+/**
+ * Marks of a band: front, every eighth of the way round to aim by, an arrow to the rim and which way up it goes.
+ *
+ * @param surface the band's development
+ * @param cone whose wider end is named
+ * @param region what of it is cut
+ * @param name which panel it is; empty for the only one
+ */
+export function bandMarks(surface: Development, cone: ConeSpec, region: SurfaceRegion, name: string): TemplateMarks {
   const side = surface.slantLength;
   const tick = Math.min(6, side / 8);
   const lines: { from: Point; to: Point }[] = [];
   const mark = (azimuth: number, length: number): void => {
+    if (azimuth <= region.left[0] || azimuth >= region.right[0]) return;
     lines.push({ from: surface.forward(azimuth, 0), to: surface.forward(azimuth, length) });
     lines.push({ from: surface.forward(azimuth, side), to: surface.forward(azimuth, side - length) });
   };
   mark(0, tick * 1.5);
   for (const quarter of [-Math.PI / 2, Math.PI / 2]) mark(quarter, tick);
+  for (const eighth of [-3, -1, 1, 3]) mark((eighth * Math.PI) / 4, tick / 2);
   // An arrow in front that points to the rim.
   const tip = surface.forward(0, tick * 1.5 + 2);
   lines.push({ from: tip, to: { x: tip.x - 2, y: tip.y - 3 } }, { from: tip, to: { x: tip.x + 2, y: tip.y - 3 } });
   const wider =
-    template.cone.girthRim > template.cone.girthBase + 0.5
+    cone.girthRim > cone.girthBase + 0.5
       ? ' (the longer arc)'
-      : template.cone.girthBase > template.cone.girthRim + 0.5
+      : cone.girthBase > cone.girthRim + 0.5
         ? ' (the shorter arc)'
         : '';
+  const rim = `${name ? `${name}, ` : ''}rim this way${wider}`;
   return {
     lines,
     words: [
-      { at: surface.forward(0, tick * 1.5 + 10), text: `rim this way${wider}` },
-      { at: surface.forward(0, side - tick * 1.5 - 3), text: 'front' },
+      { at: surface.forward(0, Math.min(tick * 1.5 + 10, side * 0.55)), text: rim },
+      ...(side > 40 ? [{ at: surface.forward(0, side - tick * 1.5 - 3), text: 'front' }] : []),
     ],
+  };
+}
+
+/** Marks of a face: its middle, and which way is up. */
+export function faceMarks(bounds: Box): TemplateMarks {
+  const [x, y] = [(bounds.minX + bounds.maxX) / 2, (bounds.minY + bounds.maxY) / 2];
+  const arm = Math.min(5, (bounds.maxX - bounds.minX) / 8, (bounds.maxY - bounds.minY) / 8);
+  const tip = { x, y: bounds.maxY - arm };
+  return {
+    lines: [
+      { from: { x: x - arm, y }, to: { x: x + arm, y } },
+      { from: { x, y: y - arm }, to: { x, y: y + arm } },
+      { from: tip, to: { x: x - arm / 2, y: tip.y - arm * 0.75 } },
+      { from: tip, to: { x: x + arm / 2, y: tip.y - arm * 0.75 } },
+    ],
+    words: [{ at: { x, y: tip.y - arm * 0.75 - 4 }, text: 'this way up' }],
   };
 }

@@ -38,6 +38,8 @@ export interface PieceFrame {
   readonly region: SurfaceRegion;
   /** mm. Radius by which azimuths are stretched while outlines are combined. */
   readonly meanRadius: number;
+  /** Whether film goes round and meets itself; on a face nothing is cut, and what hangs over its edge is seen. */
+  readonly closed: boolean;
 }
 
 /**
@@ -54,7 +56,7 @@ export function makePieces(placed: readonly PlacedItem[], frame: PieceFrame): Pi
   const window = windowOf(frame);
   const pieces: Piece[] = [];
   for (const set of fuseSets(placed)) {
-    const groups = set.groups.flatMap((group) => intoWindow(group, frame.meanRadius, window.reach));
+    const groups = set.groups.flatMap((group) => intoWindow(group, frame, window.reach));
     const boxes = groups.map(boxOfRings);
     const bunches = set.fuse ? touchingBunches(boxes) : groups.map((_, i) => [i]);
     let index = 0;
@@ -115,7 +117,12 @@ interface Window {
 }
 
 /** The ends of the wrap in the working plane; past the band's edges the ends run on, so that overhang is seen, not lost. */
-function windowOf({ surface, region, meanRadius }: PieceFrame): Window {
+function windowOf({ surface, region, meanRadius, closed }: PieceFrame): Window {
+  if (!closed) {
+    const far = 20 * (Math.PI * meanRadius + surface.slantLength);
+    const all = { minX: -far, minY: -far, maxX: far, maxY: far };
+    return { ring: Float64Array.from([-far, -far, far, -far, far, far, -far, far]), reach: all, within: all };
+  }
   const [rim, base] = region.slant;
   const beyond = 4 * surface.slantLength;
   const edge = (ends: readonly [number, number]): number[] => {
@@ -142,12 +149,12 @@ function windowOf({ surface, region, meanRadius }: PieceFrame): Window {
 }
 
 /** Copies of a group a whole turn apart, as many as reach into the window, in the working plane. */
-function intoWindow(rings: readonly Ring[], meanRadius: number, window: Box): Ring[][] {
+function intoWindow(rings: readonly Ring[], { meanRadius, closed }: PieceFrame, window: Box): Ring[][] {
   const turn = 2 * Math.PI * meanRadius;
   const box = boxOfRings(rings);
   const copies: Ring[][] = [];
-  const first = Math.ceil((window.minX - box.maxX * meanRadius) / turn);
-  const last = Math.floor((window.maxX - box.minX * meanRadius) / turn);
+  const first = !closed ? 0 : Math.ceil((window.minX - box.maxX * meanRadius) / turn);
+  const last = !closed ? 0 : Math.floor((window.maxX - box.minX * meanRadius) / turn);
   for (let k = first; k <= last; k++)
     copies.push(
       rings.map((ring) => {

@@ -6,7 +6,6 @@ import { cylinderDevelopment } from '../surface/cylinder.ts';
 import { deriveWrap } from './derive.ts';
 import { azimuthOfFacing, placeItem, slantOfPlacement } from './place.ts';
 import { seamView } from './seam-view.ts';
-import { templateMarks } from './marks.ts';
 
 const cone = coneDevelopment({ girthRim: 276, girthBase: 214, side: 168 });
 const at = { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 } as const;
@@ -116,7 +115,7 @@ describe('seamView', () => {
   it('marks the template with the way up', () => {
     const words = (blank: ReturnType<typeof tumbler>): string => {
       const derived = deriveWrap(makeJob(blank, []), testFonts);
-      return derived.ok ? templateMarks(derived.wrap).words[0]!.text : '';
+      return derived.ok ? derived.wrap.panels[0]!.words[0]!.text : '';
     };
     expect(words(tumbler())).toBe('rim this way (the longer arc)');
   });

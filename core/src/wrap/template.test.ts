@@ -7,7 +7,6 @@ import { flattenPath } from '../plane/flatten.ts';
 import { pathLength } from '../cut/order.ts';
 import type { Wrap } from './derive.ts';
 import { deriveWrap } from './derive.ts';
-import { templateMarks } from './marks.ts';
 import { seamView } from './seam-view.ts';
 
 function derive(blank: Blank, lapMm = 0, thicknessMm = 0): Wrap {
@@ -60,7 +59,7 @@ describe('makeTemplate', () => {
   });
 });
 
-describe('templateMarks', () => {
+describe('the marks of a template', () => {
   it('lie on the template and say which arc is the rim', () => {
     for (const [blank, words] of [
       [tumbler(), 'rim this way (the longer arc)'],
@@ -68,7 +67,7 @@ describe('templateMarks', () => {
       [mug(), 'rim this way'],
     ] as const) {
       const wrap = derive(blank);
-      const marks = templateMarks(wrap);
+      const marks = wrap.panels[0]!;
       expect(marks.words[0]!.text).toBe(words);
       const outline = flattenPath(wrap.template.outline, 0.001);
       const middleOf = marks.lines.map((l) => [(l.from.x + l.to.x) / 2, (l.from.y + l.to.y) / 2] as const);

@@ -1,13 +1,15 @@
 import Papa from 'papaparse';
-import type { Blank, ReadingName, SurfaceKind } from '../../blank/blank.ts';
+import type { Blank, ReadingName, Station, SurfaceKind } from '../../blank/blank.ts';
+import { isGirth } from '../../blank/blank.ts';
 import type { LengthUnit } from '../../blank/length.ts';
 import { parseLength } from '../../blank/length.ts';
 import type { Reading } from '../../blank/reading.ts';
 import { USUAL_THICKNESS_MM } from '../../blank/reading.ts';
+import { STATIONS } from '../../blank/size.ts';
 import { describeLengthProblem } from '../../blank/words.ts';
 import { newBlank, newShelfBlank } from '../../document/new-project.ts';
 import type { ShelfBlank } from '../../document/project.ts';
-import { SURFACES } from '../../document/schema.ts';
+import { KINDS, SURFACES } from '../../document/schema.ts';
 
 /** Columns of the table, in their order; readings and widths as typed lengths, goes at one reading parted by `|`. */
 const COLUMNS = [
@@ -20,6 +22,15 @@ const COLUMNS = [
   'side',
   'upright height',
   'across rim',
+  'girth',
+  'over the skin',
+  'across',
+  'hole',
+  'hole from edge',
+  'width',
+  'height',
+  'heights and girths',
+  'heights are',
   'tape thickness',
   'handle width',
   'band below rim',
@@ -36,6 +47,13 @@ const READING_COLUMNS: readonly (readonly [Column, ReadingName, Reading['how']])
   ['side', 'side', 'ruler'],
   ['upright height', 'upright', 'ruler'],
   ['across rim', 'acrossRim', 'ruler'],
+  ['girth', 'girth', 'tape'],
+  ['over the skin', 'overCrown', 'tape'],
+  ['across', 'across', 'ruler'],
+  ['hole', 'hole', 'ruler'],
+  ['hole from edge', 'holeIn', 'ruler'],
+  ['width', 'width', 'ruler'],
+  ['height', 'height', 'ruler'],
 ];
 const WIDTH_COLUMNS = [
   ['handle width', 'handleWidthMm'],
@@ -60,13 +78,17 @@ export function writeBlanksCsv(shelf: readonly ShelfBlank[]): string {
     for (const [column, name] of READING_COLUMNS)
       row[column] = blank.readings[name]?.takes.map((take) => mm(take.mm)).join(' | ') ?? '';
     for (const [column, key] of WIDTH_COLUMNS) row[column] = mm(blank[key]);
-    const tape = blank.readings.girthRim ?? blank.readings.girthBase;
+    const tape =
+      blank.readings.girthRim ?? blank.readings.girthBase ?? blank.readings.girth ?? blank.stations[0]?.girth;
+    const goes = (reading: Reading): string => reading.takes.map((take) => mm(take.mm)).join(' ~ ');
     return {
       ...row,
       name: blank.name,
       kind: blank.kind,
       surface: blank.surface,
       colour: blank.colour,
+      'heights and girths': blank.stations.map(({ down, girth }) => `${goes(down)}: ${goes(girth)}`).join(' | '),
+      'heights are': blank.stations.length > 0 ? blank.stationsAlong : '',
       'tape thickness': tape ? mm(tape.thicknessMm) : '',
       price: price === null ? '' : String(price),
       notes: blank.notes,
@@ -99,7 +121,7 @@ export function readBlanksCsv(text: string, unit: LengthUnit, newId: () => strin
     transformHeader: (header) => header.trim().toLowerCase(),
   });
   const columns = parsed.meta.fields ?? [];
-  if (!columns.includes('name') || !columns.includes('rim girth'))
+  if (!columns.includes('name') || !READING_COLUMNS.some(([column]) => columns.includes(column)))
     return {
       shelf: [],
       leftOut: [{ line: 1, why: 'The first line has to name the columns, “name” and “rim girth” among them.' }],
@@ -131,9 +153,10 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
   };
   const name = cell('name').slice(0, 200);
   if (!name) throw new RowProblem('It has no name.');
-  const kind = cell('kind').toLowerCase() || (cell('base girth') ? 'tapered' : 'straight');
-  if (kind !== 'straight' && kind !== 'tapered')
-    throw new RowProblem(`“${kind.slice(0, 24)}” is no kind of blank that Mivet measures: straight or tapered.`);
+  const named = cell('kind').toLowerCase() || (cell('base girth') ? 'tapered' : 'straight');
+  const kind = KINDS.find((known) => known === named);
+  if (!kind)
+    throw new RowProblem(`“${named.slice(0, 24)}” is no kind of blank that Mivet measures: ${KINDS.join(', ')}.`);
   const surface = cell('surface').toLowerCase();
   if (surface && !SURFACES.includes(surface as SurfaceKind))
     throw new RowProblem(`“${surface.slice(0, 24)}” is no surface in the list: ${SURFACES.join(', ')}.`);
@@ -155,8 +178,40 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
     if (takes.length === 0) return [];
     const read = takes.slice(0, 50).map((typed) => ({ typed: typed.slice(0, 60), mm: length(column, typed) }));
     if (read.some((take) => take.mm === 0)) throw new RowProblem(`${column}: a reading of nothing cannot be right.`);
-    return [[reading, { how, takes: read, thicknessMm: how === 'tape' ? tape : 0 }]];
+    return [[reading, { how, takes: read, thicknessMm: isGirth(reading) ? tape : 0 }]];
   });
+  const goes = (typed: string, how: Reading['how']): Reading => ({
+    how,
+    takes: typed
+      .split('~')
+      .map((go) => go.trim())
+      .filter(Boolean)
+      .slice(0, 50)
+      .map((go) => ({ typed: go.slice(0, 60), mm: length('heights and girths', go) })),
+    thicknessMm: how === 'tape' ? tape : 0,
+  });
+  const along = cell('heights are').toLowerCase();
+  if (along && along !== 'side' && along !== 'upright')
+    throw new RowProblem(`heights are: “${along.slice(0, 24)}” is neither side nor upright.`);
+  const stations = cell('heights and girths')
+    .split('|')
+    .map((pair) => pair.trim())
+    .filter(Boolean)
+    .slice(0, STATIONS.most)
+    .map((pair, i): Station => {
+      const [down, girth] = pair.split(':');
+      if (girth === undefined)
+        throw new RowProblem(`heights and girths: “${pair.slice(0, 24)}” is no “height: girth”.`);
+      const read = { down: goes(down!, 'ruler'), girth: goes(girth, 'tape') };
+      if (read.girth.takes.some((take) => take.mm === 0))
+        throw new RowProblem('heights and girths: a girth of nothing cannot be right.');
+      // A first height of 0 is where the band begins, which a reading of nothing stands for.
+      return {
+        id: `height-${i + 1}`,
+        ...read,
+        down: { ...read.down, takes: read.down.takes.filter(({ mm }) => mm > 0) },
+      };
+    });
   const widths = WIDTH_COLUMNS.filter(([column]) => cell(column)).map(([column, key]) => [
     key,
     length(column, cell(column)),
@@ -167,6 +222,8 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
     ...(colour ? { colour } : {}),
     ...Object.fromEntries(widths),
     readings: Object.fromEntries(readings),
+    stations,
+    stationsAlong: along === 'upright' ? 'upright' : 'side',
     notes: cell('notes').slice(0, 5000),
   };
   return { ...newShelfBlank(blank, now), price: price ? Number(price) : null };

@@ -3,7 +3,6 @@ import type { Film } from '../../artwork/film.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import { arcSweep, type Path } from '../../plane/path.ts';
 import type { Wrap } from '../../wrap/derive.ts';
-import { templateMarks } from '../../wrap/marks.ts';
 
 /** mm. Chord error of the pieces' curves: DXF polylines know lines and arcs only. */
 const CURVE_ERROR_MM = 0.01;
@@ -28,13 +27,15 @@ export function writeTemplateDxf(wrap: Wrap, films: readonly Film[]): string {
     return name;
   };
   const template = layer('template');
-  addPath(dxf, wrap.template.outline, template);
+  const { panels } = wrap;
+  for (const path of panels.flatMap((panel) => panel.outlines)) addPath(dxf, path, template);
   const marks = layer('marks');
-  const marked = templateMarks(wrap);
-  for (const { from, to } of marked.lines)
+  for (const { from, to } of panels.flatMap((panel) => panel.lines))
     dxf.addLine(point3d(from.x, from.y, 0), point3d(to.x, to.y, 0), { layerName: marks });
-  for (const { at, text } of marked.words) dxf.addText(point3d(at.x, at.y, 0), 3, text, { layerName: marks });
-  for (const film of films) {
+  for (const { at, text } of panels.flatMap((panel) => panel.words))
+    dxf.addText(point3d(at.x, at.y, 0), 3, text, { layerName: marks });
+  // Several panels are the bare template: artwork is cut for the one band.
+  for (const film of panels.length > 1 ? [] : films) {
     const pieces = wrap.pieces.filter((piece) => piece.film === film.id);
     if (pieces.length === 0) continue;
     const name = layer(`film-${film.id.replace(/[^\w-]/g, '-')}`);

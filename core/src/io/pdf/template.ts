@@ -2,9 +2,10 @@ import { LineCapStyle, PDFDocument, type PDFFont, type PDFPage, rgb } from '@can
 import * as fontkit from 'fontkit';
 import type { Film } from '../../artwork/film.ts';
 import { formatLength } from '../../blank/length.ts';
+import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Wrap } from '../../wrap/derive.ts';
-import { templateMarks } from '../../wrap/marks.ts';
+import { boxOfPanels } from '../../wrap/panels.ts';
 import { pathData } from '../svg/path-data.ts';
 
 /** Home paper. */
@@ -42,7 +43,7 @@ export interface TemplatePrint {
  */
 export async function writeTemplatePdf(print: TemplatePrint): Promise<Uint8Array> {
   const { wrap, paper } = print;
-  const { bounds } = wrap.template;
+  const bounds = boxOfPanels(wrap.panels);
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit as never);
   const font = await document.embedFont(print.font, { subset: true });
@@ -56,7 +57,7 @@ export async function writeTemplatePdf(print: TemplatePrint): Promise<Uint8Array
   for (let row = 0; row < tiles.rows; row++)
     for (let column = 0; column < tiles.columns; column++) {
       const page = document.addPage([tiles.sheet[0] * PT, tiles.sheet[1] * PT]);
-      drawTile(page, font, print, tiles, column, row);
+      drawTile(page, font, print, bounds, tiles, column, row);
     }
   return document.save();
 }
@@ -72,7 +73,7 @@ interface Tiling {
   readonly insetY: number;
 }
 
-function tiling(sheet: readonly [number, number], bounds: Wrap['template']['bounds']): Tiling {
+function tiling(sheet: readonly [number, number], bounds: Box): Tiling {
   const area = [sheet[0] - 2 * EDGE_MM, sheet[1] - 2 * EDGE_MM - FOOT_MM] as const;
   const need = [boxWidth(bounds) + 2, boxHeight(bounds) + 2] as const;
   const count = (length: number, room: number): number =>
@@ -94,12 +95,12 @@ function drawTile(
   page: PDFPage,
   font: PDFFont,
   print: TemplatePrint,
+  bounds: Box,
   tiles: Tiling,
   column: number,
   row: number,
 ): void {
   const { wrap, films, title, unit } = print;
-  const { bounds, outline } = wrap.template;
   const [sheetWidth, sheetHeight] = tiles.sheet;
   const ink = rgb(0, 0, 0);
   const grey = rgb(0.45, 0.45, 0.45);
@@ -118,17 +119,17 @@ function drawTile(
       ...(options.line ? { borderColor: ink, borderWidth: options.line, borderLineCap: LineCapStyle.Round } : {}),
     });
   };
-  if (print.withPieces)
+  const { panels } = wrap;
+  if (print.withPieces && panels.length === 1)
     for (const piece of wrap.pieces) {
       const film = films.find((f) => f.id === piece.film);
       draw(piece.paths.map((p) => pathData(p)).join(''), { fill: film?.colour ?? '#888888', shade: 0.35 });
     }
-  draw(pathData(outline), { line: 0.25 });
-  const marks = templateMarks(wrap);
+  for (const path of panels.flatMap((panel) => panel.outlines)) draw(pathData(path), { line: 0.25 });
   const line = (ax: number, ay: number, bx: number, by: number, thickness = 0.6, colour = ink): void =>
     page.drawLine({ start: { x: ax, y: ay }, end: { x: bx, y: by }, thickness, color: colour });
-  for (const { from, to } of marks.lines) line(x(from.x), y(from.y), x(to.x), y(to.y));
-  for (const { at, text } of marks.words) {
+  for (const { from, to } of panels.flatMap((panel) => panel.lines)) line(x(from.x), y(from.y), x(to.x), y(to.y));
+  for (const { at, text } of panels.flatMap((panel) => panel.words)) {
     const size = 9;
     const width = font.widthOfTextAtSize(text, size);
     const [from, to] = [EDGE_MM * PT, (sheetWidth - EDGE_MM) * PT];
@@ -143,10 +144,9 @@ function drawTile(
   drawRuler(page, font, line);
   const sheets = tiles.columns * tiles.rows;
   const number = row * tiles.columns + column + 1;
-  const sizes = [wrap.template.rimLength, wrap.template.baseLength, wrap.size.side].map((mm) => formatLength(mm, unit));
   const words = [
     title,
-    `Rim edge ${sizes[0]}, base edge ${sizes[1]}, side ${sizes[2]}`,
+    templateSizes(wrap, unit),
     `Sheet ${number} of ${sheets}${sheets > 1 ? '; neighbours share 10 mm' : ''}. Cut along the outline.`,
     'Print at 100 %, not “fit to page”. Check the ruler first.',
   ];
@@ -156,6 +156,17 @@ function drawTile(
     const size = Math.min(i === 0 ? 10 : 8, (8 * room) / Math.max(1, font.widthOfTextAtSize(safe, 8)));
     page.drawText(safe, { x: (EDGE_MM + 108) * PT, y: (EDGE_MM + 14.5 - i * 4.6) * PT, size, font, color: ink });
   });
+}
+
+/** The figures that a person checks the print by. */
+function templateSizes({ template, size, panels }: Wrap, unit: 'mm' | 'in'): string {
+  const mm = (v: number): string => formatLength(v, unit);
+  if (panels.length > 1) return `${panels.length} pieces, each named; side ${mm(size.side)} in all`;
+  if (template.closed)
+    return `Rim edge ${mm(template.rimLength)}, base edge ${mm(template.baseLength)}, side ${mm(size.side)}`;
+  return template.outline.segments[0]!.kind === 'arc'
+    ? `${mm(template.rimLength)} across`
+    : `${mm(template.rimLength)} wide, ${mm(size.side)} high`;
 }
 
 /** White over what runs into the unprintable edge and the foot, so that neighbouring sheets meet at their crop marks. */

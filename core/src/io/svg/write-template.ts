@@ -1,7 +1,7 @@
 import type { Film } from '../../artwork/film.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Wrap } from '../../wrap/derive.ts';
-import { templateMarks } from '../../wrap/marks.ts';
+import { boxOfPanels } from '../../wrap/panels.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
 
 /** mm of paper round the outline. */
@@ -16,16 +16,17 @@ const MARGIN_MM = 10;
  * @param title shown by viewers
  */
 export function writeTemplateSvg(wrap: Wrap, films: readonly Film[], title: string): string {
-  const { bounds, outline } = wrap.template;
+  const { panels } = wrap;
+  const bounds = boxOfPanels(panels);
   const width = boxWidth(bounds) + 2 * MARGIN_MM;
   const height = boxHeight(bounds) + 2 * MARGIN_MM;
   const shiftX = MARGIN_MM - bounds.minX;
   // y' = top − y puts the outline's highest point at the margin.
   const top = bounds.maxY + MARGIN_MM;
-  const marks = templateMarks(wrap);
   const x = (v: number): string => writeNumber(v + shiftX);
   const y = (v: number): string => writeNumber(top - v);
-  const groups = films
+  // Several panels are the bare template: artwork is cut for the one band.
+  const groups = (panels.length > 1 ? [] : films)
     .map((film) => ({ film, pieces: wrap.pieces.filter((p) => p.film === film.id) }))
     .filter(({ pieces }) => pieces.length > 0)
     .map(
@@ -46,13 +47,20 @@ export function writeTemplateSvg(wrap: Wrap, films: readonly Film[], title: stri
     '  <desc>Units: millimetres. Print at 100 %.</desc>',
     ...groups,
     `  <g id="template" fill="none" stroke="#1C2430" stroke-width="0.25"><title>Template</title>`,
-    `    <path id="outline" d="${pathData(outline, top, shiftX)}"/>`,
+    ...panels.map(
+      (panel, i) =>
+        `    <path id="outline${panels.length > 1 ? `-${i + 1}` : ''}" d="${panel.outlines.map((path) => pathData(path, top, shiftX)).join('')}"/>`,
+    ),
     '  </g>',
     '  <g id="marks" fill="none" stroke="#1C2430" stroke-width="0.2">',
-    ...marks.lines.map((l) => `    <path d="M${x(l.from.x)} ${y(l.from.y)}L${x(l.to.x)} ${y(l.to.y)}"/>`),
+    ...panels
+      .flatMap((panel) => panel.lines)
+      .map((l) => `    <path d="M${x(l.from.x)} ${y(l.from.y)}L${x(l.to.x)} ${y(l.to.y)}"/>`),
     '  </g>',
     '  <g id="words" fill="#1C2430" font-family="sans-serif" font-size="3.2" text-anchor="middle">',
-    ...marks.words.map((w) => `    <text x="${x(w.at.x)}" y="${y(w.at.y)}">${xmlText(w.text)}</text>`),
+    ...panels
+      .flatMap((panel) => panel.words)
+      .map((w) => `    <text x="${x(w.at.x)}" y="${y(w.at.y)}">${xmlText(w.text)}</text>`),
     '  </g>',
     '</svg>',
     '',

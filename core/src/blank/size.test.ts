@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank, mug, tumbler } from '../../test/jobs.ts';
-import { coneOfBlank, readingsAskedFor, sizeBlank, zonesOfBlank } from './blank.ts';
 import type { Blank } from './blank.ts';
+import { READINGS_ASKED, zonesOfBlank } from './blank.ts';
+import { coneOfBlank, sizeBlank } from './size.ts';
 import { summariseReading } from './reading.ts';
 
 const sized = (blank: Blank) => {
@@ -63,8 +64,8 @@ describe('sizeBlank', () => {
   });
 
   it('asks a straight blank for two readings and a tapered one for three', () => {
-    expect(readingsAskedFor('straight')).toEqual(['girthRim', 'side']);
-    expect(readingsAskedFor('tapered')).toEqual(['girthRim', 'girthBase', 'side']);
+    expect(READINGS_ASKED.straight).toEqual(['girthRim', 'side']);
+    expect(READINGS_ASKED.tapered).toEqual(['girthRim', 'girthBase', 'side']);
   });
 
   it('counts the rim zone from the drinking edge, not from the band', () => {

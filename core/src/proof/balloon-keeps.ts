@@ -1,0 +1,31 @@
+import { balloonAtHandOver } from '../blank/balloon.ts';
+import type { Finding, Judge } from './finding.ts';
+
+/** A balloon that will not last until the hand-over, or will shrink under its film by more than film takes. */
+export const judgeBalloonKeeps: Judge = ({ job, wrap }) => {
+  const { blank } = job;
+  if (blank.kind !== 'balloon') return [];
+  const then = balloonAtHandOver(wrap.size.rim.surface, blank.balloon);
+  const { squeeze } = wrap.template.flattening.give;
+  const base = { code: 'balloon-keeps', place: null, itemIds: [], fixes: [] } as const;
+  const findings: Finding[] = [];
+  if (then.lateHours > 0)
+    findings.push({
+      ...base,
+      id: 'balloon-keeps:late',
+      case: 'late',
+      severity: 'look',
+      numbers: { hours: blank.balloon.hours, keeps: then.keepsHours },
+      names: { gas: blank.balloon.gas },
+    });
+  if (then.shrink > squeeze)
+    findings.push({
+      ...base,
+      id: 'balloon-keeps:shrinks',
+      case: 'shrinks',
+      severity: 'look',
+      numbers: { shrink: then.shrink * 100, squeeze: squeeze * 100, girth: then.girth },
+      names: { gas: blank.balloon.gas },
+    });
+  return findings;
+};

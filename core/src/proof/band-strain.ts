@@ -1,0 +1,36 @@
+import type { Finding, Judge } from './finding.ts';
+
+/** One band over a side that curves both ways, where film all over it would be pulled or pushed past what it gives. */
+export const judgeBandStrain: Judge = ({ wrap }) => {
+  const { flattening, cone, closed } = wrap.template;
+  const { way, worst, options, cutDown } = flattening;
+  const band = options.find((option) => option.way === 'band');
+  if (!closed || !worst || !band) return [];
+  const findings: Finding[] = [];
+  const at = Math.min(Math.max(worst.at, 0), cone.side);
+  const base = { itemIds: [], names: { end: at < cone.side / 2 ? 'upper' : 'lower' } };
+  if (band.load > 1 && way === 'band')
+    findings.push({
+      ...base,
+      id: 'stretch:band',
+      code: 'stretch',
+      case: worst.strain > 0 ? 'pulled' : 'pushed',
+      severity: 'look',
+      place: { azimuths: [-0.6, 0.6], slants: [Math.max(0, at - 6), Math.min(cone.side, at + 6)] },
+      numbers: { strain: Math.abs(worst.strain) * 100, limit: (100 * Math.abs(worst.strain)) / band.load, at },
+      fixes: cutDown ? [{ do: 'keep-band', keep: cutDown.keep, end: cutDown.end, leftOffMm: cutDown.leftOff }] : [],
+    });
+  if (way !== 'band' && wrap.pieces.length > 0)
+    findings.push({
+      ...base,
+      id: 'stretch:parts',
+      code: 'stretch',
+      case: 'parts',
+      severity: 'look',
+      place: null,
+      numbers: { parts: flattening.parts },
+      names: { parts: way },
+      fixes: [{ do: 'one-band' }],
+    });
+  return findings;
+};
