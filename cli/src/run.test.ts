@@ -2,8 +2,8 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { newProject, newShelfBlank, type Project } from '@mivet/core';
-import { makeBlank, textItem, tumbler, wave } from '../../core/test/jobs.ts';
+import { newProject, newShelfBlank, type Blank, type Project } from '@mivet/core';
+import { makeBlank, makeProfile, textItem, tumbler, wave } from '../../core/test/jobs.ts';
 import { run } from './run.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'mivet-cli-'));
@@ -48,6 +48,29 @@ describe('mivet flatten', () => {
         if (widest !== null) expect(Math.abs(flat.bounds.maxX - widest)).toBeLessThan(1e-6);
         expect(Math.abs(flat.rimLength - girths.girthRim)).toBeLessThan(1e-9);
       }
+  });
+
+  it('takes every kind of blank, with the strain that remains', async () => {
+    const flat = async (blank: Blank) => JSON.parse((await mivet('flatten', save(newShelfBlank(blank, '')))).out);
+    const lid = await flat(makeBlank({ across: 88, hole: 9, holeIn: 12 }, { kind: 'lid' }));
+    expect(lid).toMatchObject({ width: 88, height: 88, way: 'exact', strain: { hoop: 0, load: 0 } });
+    expect(lid.holes[0].segments[0].radius).toBe(4.5);
+    expect(await flat(makeBlank({ width: 120, height: 70 }, { kind: 'flat' }))).toMatchObject({
+      width: 120,
+      height: 70,
+    });
+    // 2√(6 · 2 %) · R of the widest disk on a ball of 100 mm.
+    const ball = await flat(makeBlank({ across: 100 }, { kind: 'ball' }));
+    expect(ball.widestFlat.disk).toBeCloseTo(2 * Math.sqrt(0.12) * 50, 6);
+    expect(ball.width).toBe(34);
+    const balloon = await flat(makeBlank({ girth: 880, overCrown: 440 }, { kind: 'balloon', balloon: { gas: 'air', hours: 0, shrinkPerDay: 2 } })); // prettier-ignore
+    expect(balloon.widestFlat.strip).toBeCloseTo((Math.sqrt(8 * 0.02) * 440) / Math.PI, 4);
+    const bowl = makeProfile([[0, 300], [30, 320], [60, 300]]); // prettier-ignore
+    expect(await flat(bowl)).toMatchObject({ way: 'band', endBandAt: { end: expect.any(String) } });
+    const gores = await flat({ ...bowl, flattening: { ...bowl.flattening, way: 'gores', parts: 8 } });
+    expect(gores.panels).toHaveLength(8);
+    // Widest at the middle, 320/8 wide.
+    expect(gores.panels[0].bounds.maxX - gores.panels[0].bounds.minX).toBeCloseTo(40, 1);
   });
 
   it('says in one line what is missing or wrong', async () => {

@@ -25,13 +25,14 @@ export { coneOfBlank, sizeBlank, STATIONS } from './blank/size.ts';
 export type { ErrorReport } from './blank/error-report.ts';
 export { reportErrors } from './blank/error-report.ts';
 export type { BandSizes, FitCheck, FitResult, FitSeen } from './blank/fit-check.ts';
-export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM, solveFit } from './blank/fit-check.ts';
+export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './blank/fit-check.ts';
 export type { LengthUnit, ParsedLength } from './blank/length.ts';
 export { formatLength, parseLength } from './blank/length.ts';
 export type { ReadingDoubt } from './blank/plausibility.ts';
 export { doubtReadings } from './blank/plausibility.ts';
 export type { Reading, ReadingTake, ReadingTool } from './blank/reading.ts';
 export { summariseReading, USUAL_THICKNESS_MM } from './blank/reading.ts';
+export { logReadings } from './blank/reading-log.ts';
 export {
   describeBlankProblem,
   describeDoubt,
@@ -88,10 +89,12 @@ export type { Development, SurfacePoint, SurfaceRegion } from './surface/develop
 export type { Wrap } from './wrap/derive.ts';
 export { deriveWrap } from './wrap/derive.ts';
 export { deriveFitPaper, solveFitPaper } from './wrap/fit-paper.ts';
+export type { FilmGive } from './surface/film-strain.ts';
 export { ballPatch } from './surface/ball-patch.ts';
 export type { Profile, ProfileStation } from './surface/profile.ts';
 export { profileOf } from './surface/profile.ts';
 export type { Flattening, FlattenOption, FlattenWay } from './wrap/flattening.ts';
+export { describeFlattening, describeWay, strainText } from './wrap/flatten-words.ts';
 export { keptSide, patchLatitude } from './wrap/flattening.ts';
 export type { FlatPanel } from './wrap/panels.ts';
 export { boxOfPanels, makePanels } from './wrap/panels.ts';

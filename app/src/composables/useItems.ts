@@ -24,8 +24,18 @@ export function useItems(): {
     const { items, films } = project.doc!;
     return items.at(-1)?.film ?? films[0]!.id;
   };
+  /** A face has no way round to repeat along. */
+  const fitting = (item: ArtworkItem): ArtworkItem =>
+    picture.good?.template.closed === false
+      ? {
+          ...item,
+          running: 'rigid',
+          repeat: { mode: 'once', count: 1 },
+          placement: { ...item.placement, from: 'middle', mm: 0 },
+        }
+      : item;
   const add = (label: string, item: ArtworkItem): void => {
-    project.edit(label, (p) => ({ ...p, items: [...p.items, item] }));
+    project.edit(label, (p) => ({ ...p, items: [...p.items, fitting(item)] }));
     view.selectedId = item.id;
   };
 

@@ -11,6 +11,8 @@ export interface DrawnZones {
   readonly handle: number;
   readonly handleWidth: number;
   readonly seam: boolean;
+  /** Whether the strain is painted. */
+  readonly strain: boolean;
   /** Azimuths of the edges of one glance, or null when hidden. */
   readonly glance: readonly [number, number] | null;
 }
@@ -29,8 +31,10 @@ export function useZones(): ComputedRef<DrawnZones> {
     return {
       ...zones,
       handleWidth: blank.handleWidthMm,
-      seam: view.showSeam,
-      glance: view.showGlance ? ([centre - half, centre + half] as const) : null,
+      seam: view.showSeam && (picture.good?.template.closed ?? true),
+      strain: view.showStrain,
+      glance:
+        view.showGlance && (picture.good?.template.closed ?? true) ? ([centre - half, centre + half] as const) : null,
     };
   });
 }

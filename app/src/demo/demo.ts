@@ -8,6 +8,7 @@ import {
   type Project,
   type Reading,
   type ShelfBlank,
+  type Station,
 } from '@mivet/core';
 
 const read = (...typed: [string, number][]): Reading => ({
@@ -54,11 +55,93 @@ const coxsBeaker: Blank = {
   notes: 'Wider at the base: mind which way up the template goes.',
 };
 
-/** Blanks of the made-up rowing club. */
-export const demoShelf = (now: string): ShelfBlank[] =>
-  [crewMug, steelTumbler, canGlass, coxsBeaker].map((blank) => newShelfBlank(blank, now));
+const flask: Blank = {
+  ...newBlank('demo-flask', 'straight', 'Coated flask'),
+  surface: 'powder-coated steel',
+  colour: '#2F4A63',
+  readings: { girthRim: read(['228', 228]), side: ruler(['150', 150]) },
+  notes: 'For stripping the crest: one stays uncoated as a trial.',
+};
 
-/** Two complete projects of the made-up Willowmere Rowing Club. */
+/** Heights from the rim end of the band down, each with its girth; along the side unless said otherwise. */
+const heights = (...pairs: [number, number][]): Station[] =>
+  pairs.map(([down, girth], i) => ({
+    id: `height-${i + 1}`,
+    down: ruler([String(down), down]),
+    girth: read([String(girth), girth]),
+  }));
+
+const coxGoblet: Blank = {
+  ...newBlank('demo-goblet', 'profile', 'Cox’s goblet'),
+  colour: '#DDE8EA',
+  bandBelowRimMm: 12,
+  stations: heights([0, 251], [20, 262], [40, 266], [60, 262], [80, 249]),
+  notes: 'A band of laurel goes round the widest part.',
+};
+
+const frostedBottle: Blank = {
+  ...newBlank('demo-bottle', 'profile', 'Frosted bottle'),
+  colour: '#C9DAD6',
+  bandBelowRimMm: 60,
+  stations: heights([0, 110], [18, 150], [36, 205], [60, 236], [120, 238]),
+  stationsAlong: 'upright',
+  notes: 'The shoulder curves both ways; below it the side is straight.',
+};
+
+const landingPot: Blank = {
+  ...newBlank('demo-pot', 'profile', 'Terracotta pot'),
+  surface: 'raw terracotta',
+  colour: '#B9694A',
+  bandBelowRimMm: 26,
+  rimClearanceMm: 0,
+  stations: heights([0, 402], [45, 380], [90, 342], [130, 296]),
+  notes: 'For the landing-stage stencil. Dust off first.',
+};
+
+const laneBall: Blank = {
+  ...newBlank('demo-ball', 'ball', 'Glass ball, lane'),
+  readings: { girth: read(['252', 252], ['25.3 cm', 253]) },
+};
+
+const turnBuoy: Blank = {
+  ...newBlank('demo-balloon', 'balloon', 'Turn-buoy balloon'),
+  readings: { girth: read(['880', 880]), overCrown: read(['478', 478]) },
+  balloon: { gas: 'air', hours: 6, shrinkPerDay: 1.5 },
+  notes: 'Air on a stick: helium would not last through the heats.',
+};
+
+const bowLid: Blank = {
+  ...newBlank('demo-lid', 'lid', 'Tumbler lid'),
+  colour: '#3A424D',
+  baseClearanceMm: 3,
+  readings: { across: ruler(['88', 88]), hole: ruler(['9', 9]), holeIn: ruler(['12', 12]) },
+};
+
+const prizeBox: Blank = {
+  ...newBlank('demo-box', 'flat', 'Prize box'),
+  colour: '#CDB48C',
+  readings: { width: ruler(['160', 160]), height: ruler(['90', 90]) },
+};
+
+/** A dozen blanks of the made-up rowing club, of every kind. */
+const SHELF: readonly (readonly [Blank, number | null])[] = [
+  [crewMug, 4.5],
+  [steelTumbler, 11.9],
+  [canGlass, 2.8],
+  [coxsBeaker, 3.2],
+  [flask, 14],
+  [coxGoblet, 8.5],
+  [frostedBottle, 6],
+  [landingPot, 5.4],
+  [laneBall, 1.9],
+  [turnBuoy, 0.3],
+  [bowLid, null],
+  [prizeBox, 7.2],
+];
+export const demoShelf = (now: string): ShelfBlank[] =>
+  SHELF.map(([blank, price]) => ({ ...newShelfBlank(blank, now), price }));
+
+/** Complete projects of the made-up Willowmere Rowing Club. */
 export function demoProjects(now: string): Project[] {
   const name = { ...newText('demo-name', 'Marlow', 'deep-water'), font: 'script' as const };
   const mug: Project = {
@@ -109,5 +192,28 @@ export function demoProjects(now: string): Project[] {
     ],
     seam: { lapMm: 1 },
   };
-  return [tumbler, mug];
+  const goblet: Project = {
+    ...newProject('demo-cup', 'Cox’s goblet', coxGoblet, coxGoblet.id, now),
+    blank: { ...coxGoblet, flattening: { ...coxGoblet.flattening, keep: [6, 74] } },
+    items: [
+      {
+        ...newText('demo-cox', 'COX', 'hull'),
+        size: { by: 'cap', mm: 20 },
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 2, turnDeg: 0 },
+      },
+    ],
+  };
+  const ball: Project = {
+    ...newProject('demo-lane', 'Lane 3 ball', laneBall, laneBall.id, now),
+    items: [
+      {
+        ...newText('demo-three', '3', 'deep-water'),
+        font: 'slab',
+        running: 'rigid',
+        size: { by: 'cap', mm: 20 },
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },
+      },
+    ],
+  };
+  return [tumbler, mug, goblet, ball];
 }

@@ -8,6 +8,9 @@ export interface Spot {
   readonly slant: number;
 }
 
+/** What is being read: one of the readings, or the girth or height of one station of a profile, from 0. */
+export type Asked = ReadingName | { readonly station: number; readonly what: 'girth' | 'down' };
+
 /** Selection and view, shared by both pictures of the blank. */
 export const useView = defineStore('view', () => {
   const selectedId = ref<string | null>(null);
@@ -17,10 +20,12 @@ export const useView = defineStore('view', () => {
   const showSeam = ref(true);
   const showGlance = ref(false);
   const showZones = ref(true);
+  /** Strain over the side, where it curves both ways. */
+  const showStrain = ref(true);
   /** The reading that is being asked for: the tape lies there. */
-  const asked = ref<ReadingName | null>(null);
+  const asked = shallowRef<Asked | null>(null);
   /** Place of the opened finding, ringed in both views. */
   const ringed = shallowRef<Place | null>(null);
   const showKeys = ref(false);
-  return { selectedId, spot, facing, showSeam, showGlance, showZones, asked, ringed, showKeys };
+  return { selectedId, spot, facing, showSeam, showGlance, showZones, showStrain, asked, ringed, showKeys };
 });

@@ -16,7 +16,7 @@ const route = useRoute();
 
 const SLIPS = {
   measure: defineAsyncComponent(() => import('../components/measure/MeasureSlip.vue')),
-  flat: defineAsyncComponent(() => import('../components/measure/FlatSlip.vue')),
+  flat: defineAsyncComponent(() => import('../components/flat/FlatSlip.vue')),
   artwork: defineAsyncComponent(() => import('../components/artwork/ArtworkSlip.vue')),
   proof: defineAsyncComponent(() => import('../components/proof/ProofSlip.vue')),
   cut: defineAsyncComponent(() => import('../components/cut/CutSlip.vue')),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { newBlank, type BlankKind, type Project } from '@mivet/core';
+import { KINDS, newBlank, newStation, type BlankKind, type Project } from '@mivet/core';
 import { computed, onMounted, ref } from 'vue';
+import { KIND_WORDS } from '../components/measure/kind-words.ts';
 import ProjectCard from '../components/projects/ProjectCard.vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
 import { useGrowingList } from '../composables/useGrowingList.ts';
@@ -24,7 +25,10 @@ const { part, left, grow } = useGrowingList(() => shown.value, endOfList);
 const onShelf = computed(() => [...library.shelf].sort((a, b) => b.changedAt.localeCompare(a.changedAt)).slice(0, 9));
 const fresh = (kind: BlankKind): Promise<void> =>
   start(
-    newBlank(crypto.randomUUID(), kind, kind === 'straight' ? 'Straight blank' : 'Tapered blank'),
+    {
+      ...newBlank(crypto.randomUUID(), kind, `New ${KIND_WORDS[kind].label.toLowerCase()}`),
+      stations: kind === 'profile' ? [1, 2, 3].map(() => newStation(crypto.randomUUID())) : [],
+    },
     null,
     'New project',
   );
@@ -102,18 +106,19 @@ async function duplicate(project: Project): Promise<void> {
         <p class="quiet mt-4">Or measure a fresh one</p>
       </template>
       <p v-else class="quiet">Measure it once; it goes on your shelf for next time.</p>
-      <div class="d-flex flex-wrap gap-2">
-        <button type="button" class="btn btn-outline-primary" @click="fresh('straight')">
-          Straight: a mug, a can-shaped glass
-        </button>
-        <button type="button" class="btn btn-outline-primary" @click="fresh('tapered')">
-          Tapered: a tumbler, a beaker
+      <div class="fresh">
+        <button v-for="k in KINDS" :key="k" type="button" @click="fresh(k)">
+          <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KIND_WORDS[k].icon" /></svg>
+          <span>
+            <span class="fw-bold d-block">{{ KIND_WORDS[k].label }}</span>
+            <span class="quiet small">{{ KIND_WORDS[k].like }}</span>
+          </span>
         </button>
       </div>
       <p v-if="library.projects.length === 0" class="quiet mt-4">
         Only looking?
         <button type="button" class="btn btn-link" @click="bringInDemo()">
-          Bring in the rowing club’s mug and tumbler
+          Bring in the rowing club’s shelf and projects
         </button>
       </p>
     </section>
@@ -171,6 +176,37 @@ h1 {
   border-block: 1px solid var(--hairline);
   margin: 0 -1.5rem 1.75rem;
   padding: 1.5rem;
+}
+.fresh {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 250px), 1fr));
+  gap: 0.5rem;
+}
+.fresh button {
+  display: flex;
+  align-items: center;
+  gap: 0.8rem;
+  padding: 0.5rem 0.8rem;
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  background: var(--slip);
+  color: var(--ink);
+  text-align: left;
+  line-height: 1.25;
+}
+.fresh button:hover {
+  border-color: var(--teal);
+}
+.fresh svg {
+  flex: none;
+  width: 34px;
+  height: 34px;
+}
+.fresh path {
+  fill: none;
+  stroke: var(--teal);
+  stroke-width: 1.2;
+  stroke-linejoin: round;
 }
 .start h2 {
   margin-bottom: 0.6rem;

@@ -23,7 +23,9 @@ import ShelfView from './ShelfView.vue';
 
 const at = '2026-05-04T10:00:00.000Z';
 const prices = [1, null, 2.5, 4];
-const shelf = demoShelf(at).map((entry, i): ShelfBlank => ({ ...entry, price: prices[i]! }));
+const shelf = demoShelf(at)
+  .slice(0, 4)
+  .map((entry, i): ShelfBlank => ({ ...entry, price: prices[i]! }));
 let bench: Workbench;
 
 beforeEach(async () => {

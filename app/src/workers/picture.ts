@@ -1,5 +1,14 @@
-import { benchSteps, cutPieces, examineProject, pathData, seamView, type FontBook, type Project } from '@mivet/core';
-import type { ProjectPicture } from './protocol.ts';
+import {
+  benchSteps,
+  cutPieces,
+  examineProject,
+  pathData,
+  seamView,
+  type FlatPanel,
+  type FontBook,
+  type Project,
+} from '@mivet/core';
+import type { PanelPicture, ProjectPicture } from './protocol.ts';
 
 /** mm shown on each side of the seam. */
 export const SEAM_HALF_WIDTH_MM = 60;
@@ -14,7 +23,8 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     size: wrap.size,
     errors: wrap.errors,
     template: wrap.template,
-    outlineData: pathData(wrap.template.outline),
+    outlineData: [wrap.template.outline, ...wrap.template.holes].map((path) => pathData(path)).join(''),
+    panels: wrap.panels.map(panelPicture),
     meanRadius: wrap.meanRadius,
     items: wrap.placed.map((p) => ({
       itemId: p.item.id,
@@ -56,6 +66,17 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     findings,
     doubts,
     steps: benchSteps(project, wrap, sheet, unit),
+  };
+}
+
+function panelPicture({ name, outlines, lines, words, heat, bounds }: FlatPanel): PanelPicture {
+  return {
+    name,
+    data: outlines.map((path) => pathData(path)).join(''),
+    marks: lines.map(({ from, to }) => `M${from.x} ${-from.y}L${to.x} ${-to.y}`).join(''),
+    words: words.map(({ at, text }) => ({ x: at.x, y: -at.y, text })),
+    heat: heat.map(({ outline, strain }) => ({ data: pathData(outline), strain })),
+    bounds,
   };
 }
 

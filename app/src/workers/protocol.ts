@@ -1,5 +1,6 @@
 import type {
   Board,
+  Box,
   ErrorReport,
   Finding,
   JobFile,
@@ -23,6 +24,16 @@ export interface PiecePicture {
   readonly azimuths: readonly [number, number];
   readonly slants: readonly [number, number];
   readonly areaMm2: number;
+}
+
+/** One flat piece of the template: outlines and marks as SVG path data (mm, y down), with the strain over it. */
+export interface PanelPicture {
+  readonly name: string;
+  readonly data: string;
+  readonly marks: string;
+  readonly words: readonly { readonly x: number; readonly y: number; readonly text: string }[];
+  readonly heat: readonly { readonly data: string; readonly strain: number }[];
+  readonly bounds: Box;
 }
 
 /** Where an item sits and how large it is, for the slip and for dragging. */
@@ -59,6 +70,7 @@ export type ProjectPicture =
       readonly errors: ErrorReport;
       readonly template: Template;
       readonly outlineData: string;
+      readonly panels: readonly PanelPicture[];
       readonly meanRadius: number;
       readonly items: readonly ItemPicture[];
       readonly pieces: readonly PiecePicture[];

@@ -34,6 +34,11 @@ const readingSchema = z.object({
   thicknessMm: z.number().min(0).max(20),
 });
 
+/** A height counts from the first, which lies at 0. */
+const heightSchema = readingSchema.extend({
+  takes: z.array(z.object({ typed: z.string().max(60), mm: z.number().min(0).max(10_000) })).max(MOST.takes),
+});
+
 const seenMm = z.number().min(-100).max(100);
 const bandSizes = z.object({ girthRim: mm, girthBase: mm, side: mm });
 const fitCheckSchema = z.object({
@@ -90,7 +95,7 @@ export const blankSchema = z.object({
     width: readingSchema.optional(),
     height: readingSchema.optional(),
   }),
-  stations: z.array(z.object({ id, down: readingSchema, girth: readingSchema })).max(MOST.stations),
+  stations: z.array(z.object({ id, down: heightSchema, girth: readingSchema })).max(MOST.stations),
   stationsAlong: z.enum(['side', 'upright']),
   flattening: z.object({
     way: z.enum(['best', 'band', 'bands', 'gores', 'patch']),

@@ -6,7 +6,9 @@ import { itemName } from './finding.ts';
 export const judgeFaceEdge: Judge = (context) => {
   const { wrap, job } = context;
   if (wrap.template.closed) return [];
-  const zone = job.blank.baseClearanceMm;
+  // A patch ends where film stops lying flat, not where the ball does: nothing rubs there.
+  const patch = wrap.size.shape.form === 'ball';
+  const zone = patch ? 0 : job.blank.baseClearanceMm;
   return wrap.placed.flatMap((placed): Finding[] => {
     const pieces = wrap.pieces.filter((piece) => piece.itemIds.includes(placed.item.id));
     if (pieces.length === 0) return [];
@@ -19,8 +21,8 @@ export const judgeFaceEdge: Judge = (context) => {
       {
         id: `face-edge:${placed.item.id}`,
         code: 'face-edge',
-        case: hole < edge ? 'hole' : room < 0 ? 'over' : 'near',
-        severity: room < -0.01 ? 'fails' : 'look',
+        case: patch ? 'patch' : hole < edge ? 'hole' : room < 0 ? 'over' : 'near',
+        severity: room < -0.01 && !patch ? 'fails' : 'look',
         place: {
           azimuths: [Math.min(...pieces.map((p) => p.azimuths[0])), Math.max(...pieces.map((p) => p.azimuths[1]))],
           slants: placed.slants ?? [0, wrap.size.side],

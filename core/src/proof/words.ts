@@ -133,6 +133,11 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
         `${sentence(names['item'])} hangs over the edge`,
         `It passes the edge of the face by ${formatLength(-(finding.numbers['room'] ?? 0), unit)}.`,
       );
+    case 'face-edge/patch':
+      return say(
+        `${sentence(names['item'])} reaches past the patch`,
+        `By ${formatLength(-(finding.numbers['room'] ?? 0), unit)}. Film out there has to give more than it can; a larger patch at Flat shows by how much.`,
+      );
     case 'face-edge/near':
       return say(
         `${sentence(names['item'])} is close to the edge`,

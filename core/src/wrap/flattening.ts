@@ -2,6 +2,7 @@ import { balloonAtHandOver } from '../blank/balloon.ts';
 import type { Blank, FlatteningChoice } from '../blank/blank.ts';
 import type { BlankForm, BlankSize } from '../blank/size.ts';
 import { girthOfFilm } from '../blank/reading.ts';
+import type { ConicBand } from '../surface/conic-band.ts';
 import { bestConicBand, longestBand } from '../surface/conic-band.ts';
 import type { FilmGive, WidestPieces } from '../surface/film-strain.ts';
 import { neededGive, widestPulled } from '../surface/film-strain.ts';
@@ -44,7 +45,7 @@ export interface Flattening extends FlattenOption {
     readonly end: 'rim' | 'base';
     readonly leftOff: number;
     readonly keep: readonly [number, number];
-    /** Worst strain in what is left off, if it were kept. */
+    /** Worst strain of the whole band in what is left off. */
     readonly strain: number;
   } | null;
   /** Widest decals that lie flat where the side curves most. */
@@ -163,7 +164,7 @@ function flattenProfile(
     map,
     worst: develops ? null : { at: band.worst.slant, strain: band.worst.strain },
     options,
-    cutDown: band.load > 1 ? cutDownOf(shape, girthAt, side, give) : null,
+    cutDown: band.load > 1 ? cutDownOf(shape, girthAt, side, give, band) : null,
     widest: develops || sharpest === 0 ? null : widestPulled(sharpest, give.stretch, give.squeeze),
     rectangleExcess: Math.max(...girths) - Math.min(...girths),
     patchMm: 0,
@@ -179,6 +180,7 @@ function cutDownOf(
   girthAt: (slant: number) => number,
   side: Profile,
   give: FilmGive,
+  band: ConicBand,
 ): Flattening['cutDown'] {
   const whole: [number, number] = [0, side.sideLength];
   const fromRim = longestBand(girthAt, whole, give, 'rim');
@@ -188,15 +190,13 @@ function cutDownOf(
   const kept = end === 'base' ? [0, Math.floor(fromRim[1])] : [Math.ceil(fromBase[0]), side.sideLength];
   const [from, to] = kept as [number, number];
   if (to - from < 5) return null;
-  const inside = bestConicBand(girthAt, [from, to], give);
-  const { girthRim, girthBase, side: length } = inside.cone;
-  const lineAt = (slant: number): number => girthRim + ((girthBase - girthRim) * (slant - from)) / length;
-  const far = end === 'base' ? side.sideLength : 0;
+  const off = end === 'base' ? ([to, side.sideLength] as const) : ([0, from] as const);
+  const strains = Array.from({ length: 41 }, (_, i) => band.strainAt(off[0] + ((off[1] - off[0]) * i) / 40));
   return {
     end,
     leftOff: side.sideLength - (to - from),
     keep: [shape.keep[0] + from, shape.keep[0] + to],
-    strain: girthAt(far) / lineAt(far) - 1,
+    strain: strains.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a)),
   };
 }
 

@@ -34,6 +34,8 @@ const title = computed(() =>
   props.item.type === 'text' ? props.item.text.replace(/\s+/g, ' ') || 'Empty words' : MOTIFS[props.item.motif].label,
 );
 const findings = computed(() => picture.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
+/** Whether there is a way round it to run along. */
+const round = computed(() => picture.good?.template.closed ?? true);
 const joined = computed(() => props.item.repeat.mode === 'joined');
 
 const RUNNING: { value: Running; label: string; title: string }[] = [
@@ -156,7 +158,7 @@ function setHeight(mm: number): void {
       :value="item.film"
       @choose="items.change('Change the film', (i) => ({ ...i, film: $event }))"
     />
-    <div v-if="!joined" class="row-line">
+    <div v-if="!joined && round" class="row-line">
       <span>Runs</span>
       <ChoiceButtons
         :value="item.running"
@@ -165,14 +167,14 @@ function setHeight(mm: number): void {
         @choose="items.change('Change how it runs', (i) => ({ ...i, running: $event }))"
       />
     </div>
-    <p v-if="!joined" class="quiet small mb-1 mt-1">{{ runningSays }}</p>
+    <p v-if="!joined && round" class="quiet small mb-1 mt-1">{{ runningSays }}</p>
     <PlacementFields
       :item="item"
       :has-handle="project.doc!.blank.handleWidthMm > 0"
       :hand="project.doc!.hand"
       :unit="settings.unit"
     />
-    <RoundFields :item="item" :placed="placed" :picture="picture.good" :unit="settings.unit" />
+    <RoundFields v-if="round" :item="item" :placed="placed" :picture="picture.good" :unit="settings.unit" />
     <div class="form-check mt-3">
       <input
         :id="`${id}-u`"

@@ -36,16 +36,28 @@ const angle = computed(
 );
 const byHand = computed(() => props.item.placement.facing === 'drinker' || props.item.placement.facing === 'room');
 
-const FROM: { value: Placement['from']; label: string }[] = [
-  { value: 'rim', label: 'rim' },
+const round = computed(() => picture.good?.template.closed ?? true);
+/** mm to the right of the middle of a face: the face's whole width stands for a full turn. */
+const across = computed(() => (angle.value / 360) * (picture.good?.template.cone.girthRim ?? 0));
+function setAcross(mm: number): void {
+  const width = picture.good?.template.cone.girthRim ?? 0;
+  if (width > 0) place({ facing: 'angle', angleDeg: Math.max(-180, Math.min(180, (360 * mm) / width)) }, 'Move');
+}
+
+const FROM = computed((): { value: Placement['from']; label: string }[] => [
+  { value: 'rim', label: round.value ? 'rim' : 'top' },
   { value: 'middle', label: 'middle' },
-  { value: 'base', label: 'base' },
-];
-const FROM_LABEL = {
-  rim: 'Top below the rim line',
-  middle: 'Below the middle',
-  base: 'Bottom above the base line',
-} as const;
+  { value: 'base', label: round.value ? 'base' : 'bottom' },
+]);
+const FROM_LABEL = computed(() =>
+  round.value
+    ? {
+        rim: 'Top below the rim line',
+        middle: 'Below the middle',
+        base: 'Bottom above the base line',
+      }
+    : { rim: 'Top below the edge', middle: 'Below the middle', base: 'Bottom above the edge' },
+);
 const HANDS: { value: Hand; label: string }[] = [
   { value: 'right', label: 'Right' },
   { value: 'left', label: 'Left' },
@@ -82,13 +94,22 @@ function countFrom(from: Placement['from']): void {
 </script>
 
 <template>
-  <div class="row-line">
+  <div v-if="round" class="row-line">
     <label :for="`${id}-f`">Centred</label>
     <select :id="`${id}-f`" class="form-select form-select-sm w-auto" :value="facing" @change="setFacing">
       <option v-for="f in facings" :key="f.value" :value="f.value">{{ f.label }}</option>
     </select>
   </div>
-  <div v-if="facing === 'angle'" class="row-line">
+  <LengthField
+    v-if="!round"
+    label="Right of the middle by"
+    :mm="across"
+    :unit="unit"
+    :least="-1000"
+    :most="1000"
+    @change="setAcross"
+  />
+  <div v-else-if="facing === 'angle'" class="row-line">
     <label :for="`${id}-a`">Right of the front by</label>
     <input
       :id="`${id}-a`"
@@ -97,7 +118,7 @@ function countFrom(from: Placement['from']): void {
       @change="setNumber('angleDeg', $event)"
     />
   </div>
-  <div v-if="byHand" class="row-line">
+  <div v-if="byHand && round" class="row-line">
     <span>Held in the</span>
     <ChoiceButtons
       :value="hand"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading, type SurfaceKind } from '@mivet/core';
+import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading, type SurfaceKind } from '@mivet/core';
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 
@@ -7,22 +7,26 @@ import LengthField from '../fields/LengthField.vue';
 const props = defineProps<{ blank: Blank; unit: 'mm' | 'in' }>();
 const emit = defineEmits<{ change: [change: Partial<Blank>] }>();
 const id = useId();
-const girths = computed(() =>
-  [props.blank.readings.girthRim, props.blank.readings.girthBase].filter((reading) => reading !== undefined),
-);
+const GIRTHS = ['girthRim', 'girthBase', 'girth'] as const;
+const round = computed(() => isRound(props.blank.kind));
+const girths = computed((): Reading[] => [
+  ...GIRTHS.flatMap((name) => props.blank.readings[name] ?? []),
+  ...props.blank.stations.map(({ girth }) => girth),
+]);
 const tape = computed(
   () => girths.value.find((reading) => reading.how === 'tape')?.thicknessMm ?? USUAL_THICKNESS_MM.tape,
 );
 
+/** One tape for every girth of the blank. */
 function setTape(thicknessMm: number): void {
-  const { girthRim, girthBase } = props.blank.readings;
   const thick = (reading: Reading): Reading => (reading.how === 'tape' ? { ...reading, thicknessMm } : reading);
+  const { readings, stations } = props.blank;
   emit('change', {
     readings: {
-      ...props.blank.readings,
-      ...(girthRim ? { girthRim: thick(girthRim) } : {}),
-      ...(girthBase ? { girthBase: thick(girthBase) } : {}),
+      ...readings,
+      ...Object.fromEntries(GIRTHS.flatMap((name) => (readings[name] ? [[name, thick(readings[name])]] : []))),
     },
+    stations: stations.map((station) => ({ ...station, girth: thick(station.girth) })),
   });
 }
 function setName(event: Event): void {
@@ -33,6 +37,7 @@ function setName(event: Event): void {
 
 <template>
   <LengthField
+    v-if="round"
     label="Handle is wide by"
     :mm="blank.handleWidthMm"
     :unit="unit"
@@ -74,6 +79,7 @@ function setName(event: Event): void {
       />
     </div>
     <LengthField
+      v-if="girths.length > 0"
       label="Your tape is thick by"
       :mm="tape"
       :unit="unit"
@@ -82,6 +88,7 @@ function setName(event: Event): void {
       @change="setTape"
     />
     <LengthField
+      v-if="round"
       label="Band starts below the rim by"
       :mm="blank.bandBelowRimMm"
       :unit="unit"
@@ -89,6 +96,7 @@ function setName(event: Event): void {
       @change="emit('change', { bandBelowRimMm: $event })"
     />
     <LengthField
+      v-if="round"
       label="Film keeps off the rim by"
       :mm="blank.rimClearanceMm"
       :unit="unit"
@@ -97,14 +105,14 @@ function setName(event: Event): void {
       @change="emit('change', { rimClearanceMm: $event })"
     />
     <LengthField
-      label="Film keeps off the base by"
+      :label="round ? 'Film keeps off the base by' : 'Film keeps off the edge by'"
       :mm="blank.baseClearanceMm"
       :unit="unit"
       :most="200"
       @change="emit('change', { baseClearanceMm: $event })"
     />
     <LengthField
-      v-if="blank.handleWidthMm > 0"
+      v-if="round && blank.handleWidthMm > 0"
       label="Film keeps off the handle by"
       :mm="blank.handleClearanceMm"
       :unit="unit"

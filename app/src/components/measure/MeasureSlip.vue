@@ -2,22 +2,31 @@
 import {
   describeBlankProblem,
   formatLength,
-  READING_IN_SENTENCE,
-  readingsAskedFor,
+  logReadings,
+  newStation,
+  READING_LABEL,
+  READINGS_ASKED,
+  READINGS_WELCOME,
+  isGirth,
   type Blank,
   type BlankKind,
   type Reading,
   type ReadingName,
 } from '@mivet/core';
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useLibrary } from '../../stores/library.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
-import { useView } from '../../stores/view.ts';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import { useView, type Asked } from '../../stores/view.ts';
+import BalloonFields from './BalloonFields.vue';
 import BlankMore from './BlankMore.vue';
+import KindPicker from './KindPicker.vue';
+import ProfileReadings from './ProfileReadings.vue';
 import ReadingField from './ReadingField.vue';
+import ReadingLog from './ReadingLog.vue';
+import ReadingSums from './ReadingSums.vue';
+import { KIND_WORDS, READING_HINTS } from './kind-words.ts';
 
 const project = useProject();
 const picture = usePicture();
@@ -27,37 +36,54 @@ const view = useView();
 const kept = ref(false);
 
 const blank = computed(() => project.doc!.blank);
-const HINTS: Record<ReadingName, string> = {
-  girthRim: 'Lay the tape once round, just below the lip, as drawn.',
-  girthBase: 'Once round again, just above the curve at the base.',
-  side: 'Along the wall, from the rim tape to the base tape.',
-  upright: 'Straight up with a ruler, if the wall is hard to follow.',
-  acrossRim: 'Across the top, outer wall to outer wall. It checks the girth.',
-};
-const names = computed((): ReadingName[] => [
-  ...readingsAskedFor(blank.value.kind),
-  ...(blank.value.kind === 'tapered' ? (['upright'] as const) : []),
-  'acrossRim',
-]);
-const isOptional = (name: ReadingName): boolean => name === 'acrossRim' || name === 'upright';
-const unread = computed(() => names.value.find((n) => !blank.value.readings[n] && !(isOptional(n) && true)) ?? null);
+const needed = computed(() => READINGS_ASKED[blank.value.kind]);
+const names = computed(() => [...needed.value, ...READINGS_WELCOME[blank.value.kind]]);
+const isOptional = (name: ReadingName): boolean => !needed.value.includes(name);
+const unread = computed(() => {
+  const left = needed.value.find((name) => !blank.value.readings[name]);
+  // The side may be read upright, and a ball across, instead.
+  const { upright, across } = blank.value.readings;
+  if ((left === 'side' && upright) || (left === 'girth' && blank.value.kind === 'ball' && across)) return null;
+  return left ?? null;
+});
 /** One tape for all girths: what was said of it at one holds for the next. */
 const tapeMm = computed(
   () =>
-    [blank.value.readings.girthRim, blank.value.readings.girthBase].find((reading) => reading?.how === 'tape')
-      ?.thicknessMm,
+    (['girthRim', 'girthBase', 'girth'] as const)
+      .map((name) => blank.value.readings[name])
+      .find((reading) => reading?.how === 'tape')?.thicknessMm,
 );
-const active = ref<ReadingName | null>(null);
-
-onMounted(() => {
-  active.value = unread.value ?? names.value[0]!;
-});
-watch(active, (name) => (view.asked = name), { immediate: true });
+const active = ref<Asked | null>(null);
+watch(
+  () => blank.value.kind,
+  (kind) => {
+    active.value = kind === 'profile' ? { station: 0, what: 'girth' } : (unread.value ?? names.value[0] ?? null);
+  },
+  { immediate: true },
+);
+watch(active, (asked) => (view.asked = asked), { immediate: true });
 onBeforeUnmount(() => (view.asked = null));
 
 function setBlank(change: Partial<Blank>, label = 'Change the blank', kind = ''): void {
   kept.value = false;
-  project.edit(label, (p) => ({ ...p, blank: { ...p.blank, ...change } }), kind);
+  project.edit(
+    label,
+    (p) => {
+      const next = { ...p.blank, ...change };
+      const readingLog = logReadings(p.blank, next, new Date().toISOString());
+      return { ...p, blank: { ...next, readingLog } };
+    },
+    kind,
+  );
+}
+function setKind(kind: BlankKind): void {
+  // Three heights are there to fill in; a curve wants that many.
+  const stations =
+    kind === 'profile' && blank.value.stations.length === 0
+      ? [1, 2, 3].map(() => newStation(crypto.randomUUID()))
+      : blank.value.stations;
+  const surface = kind === 'balloon' ? ('latex' as const) : blank.value.surface;
+  setBlank({ kind, stations, surface }, 'Change the kind of blank');
 }
 function setReading(name: ReadingName, reading: Reading | undefined): void {
   const first = !blank.value.readings[name];
@@ -71,50 +97,39 @@ function takeInstead(name: ReadingName, mm: number): void {
   if (now) setReading(name, { ...now, takes: [{ typed: formatLength(mm, 'mm'), mm }] });
 }
 const fine = computed(() => (picture.picture?.ok ? picture.picture : null));
-const problem = computed(() =>
-  picture.picture && !picture.picture.ok ? describeBlankProblem(picture.picture.problem, settings.unit) : null,
-);
-const agree = computed(() => {
-  const size = fine.value?.size;
-  if (!size || blank.value.kind !== 'tapered' || picture.picture?.doubts.length) return null;
-  const mm = (v: number): string => formatLength(v, settings.unit);
-  return blank.value.readings.upright && blank.value.readings.side
-    ? { title: 'Side and height agree', why: `${mm(size.upright)} upright gives ${mm(size.side)} down the side.` }
-    : size.sideFrom === 'upright'
-      ? { title: `${mm(size.side)} down the side`, why: `Worked out from the upright height and the two girths.` }
-      : {
-          title: `${mm(size.upright)} straight up`,
-          why: 'The side runs slanted; its length is what the template needs.',
-        };
-});
+const problem = computed(() => (picture.picture && !picture.picture.ok ? picture.picture.problem : null));
+const problemWords = computed(() => (problem.value ? describeBlankProblem(problem.value, settings.unit) : null));
+const wrongStation = computed(() => (problem.value && 'station' in problem.value ? problem.value.station : null));
 async function keep(): Promise<void> {
   await library.keepBlank(blank.value);
   kept.value = true;
 }
-const KINDS: { value: BlankKind; label: string }[] = [
-  { value: 'straight', label: 'Straight' },
-  { value: 'tapered', label: 'Tapered' },
-];
 </script>
 
 <template>
   <div>
-    <h2>{{ blank.kind === 'straight' ? 'Two readings' : 'Three readings' }}</h2>
-    <p class="quiet mb-2">Of “{{ blank.name }}”</p>
-    <ChoiceButtons
-      :value="blank.kind"
-      :options="KINDS"
-      label="Shape of the side"
-      @choose="setBlank({ kind: $event })"
+    <h2>{{ KIND_WORDS[blank.kind].asks }}</h2>
+    <p class="quiet mb-2">Of “{{ blank.name }}”: {{ KIND_WORDS[blank.kind].like }}</p>
+    <KindPicker :kind="blank.kind" @choose="setKind" />
+    <ProfileReadings
+      v-if="blank.kind === 'profile'"
+      :blank="blank"
+      :unit="settings.unit"
+      :wrong="wrongStation"
+      :asked="active"
+      :weakest="fine?.errors.weakestStation ?? null"
+      @ask="active = $event"
+      @change="setBlank"
     />
-    <div class="mt-2">
+    <div v-else class="mt-2">
       <ReadingField
         v-for="name in names"
         :key="name"
-        :name="name"
+        :label="READING_LABEL[name]"
+        :girth="isGirth(name)"
         :reading="blank.readings[name]"
         :unit="settings.unit"
-        :hint="HINTS[name]"
+        :hint="READING_HINTS[name]"
         :active="active === name"
         :optional="isOptional(name)"
         :tape-mm="tapeMm"
@@ -124,57 +139,28 @@ const KINDS: { value: BlankKind; label: string }[] = [
         @take="takeInstead(name, $event)"
       />
     </div>
-    <div v-if="problem && !unread" class="note-bar fails" role="status">
-      <p>{{ problem }}</p>
+    <div v-if="problemWords && !unread" class="note-bar" :class="wrongStation ? 'fails' : 'look'" role="status">
+      <p>{{ problemWords }}</p>
     </div>
-    <template v-if="fine">
-      <div class="row-line">
-        <span>Taken off for the {{ blank.readings.girthRim?.how === 'strip' ? 'paper strip' : 'tape' }}</span
-        ><span class="dims">{{ formatLength(fine.size.rim.takenOffForTape, settings.unit) }}</span>
-      </div>
-      <div v-if="fine.size.fit === 'applied'" class="row-line">
-        <span>From the paper fit check</span
-        ><span class="dims">{{ formatLength(fine.size.rim.fromFitCheck, settings.unit) }}</span>
-      </div>
-      <div class="row-line">
-        <span>Added for the film</span
-        ><span class="dims">{{
-          formatLength(fine.template.cone.girthRim - fine.size.rim.surface, settings.unit)
-        }}</span>
-      </div>
-      <div class="row-line">
-        <span>Template at the rim</span
-        ><span class="dims">{{ formatLength(fine.template.cone.girthRim, settings.unit) }}</span>
-      </div>
-      <div class="note-bar" :class="Math.max(fine.errors.gapRim, fine.errors.gapBase) > 0.5 ? 'look' : 'fine'">
-        <p class="fw-bold">Expect the seam within ±{{ formatLength(fine.errors.gapRim, settings.unit) }} at the rim</p>
-        <p v-if="fine.size.fit === 'applied'">As well as a gap can be read on the wrapped paper.</p>
-        <p v-else>
-          Most of it comes from {{ READING_IN_SENTENCE[fine.errors.weakest] }}.
-          <template v-if="Math.max(fine.errors.gapRim, fine.errors.gapBase) > 0.5">Take that once more first.</template>
-        </p>
-      </div>
-      <div v-if="fine.size.fit === 'stale'" class="note-bar look">
-        <p class="fw-bold">The paper fit check no longer counts</p>
-        <p>
-          A reading has changed since.
-          <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'flat' } }"
-            >Wrap a new one</RouterLink
-          >
-        </p>
-      </div>
-      <div v-if="agree" class="note-bar fine">
-        <p class="fw-bold">{{ agree.title }}</p>
-        <p>{{ agree.why }}</p>
-      </div>
-    </template>
+    <BalloonFields
+      v-if="blank.kind === 'balloon'"
+      :plan="blank.balloon"
+      :girth="fine?.size.rim.surface ?? null"
+      :unit="settings.unit"
+      @change="setBlank({ balloon: $event }, 'Change the hand-over', 'balloon')"
+    />
+    <ReadingSums v-if="fine" :blank="blank" :picture="fine" :unit="settings.unit" :project-id="project.doc!.id" />
     <BlankMore :blank="blank" :unit="settings.unit" @change="setBlank" />
+    <ReadingLog :blank="blank" :unit="settings.unit" />
     <div class="d-flex flex-wrap gap-2 mt-3">
       <RouterLink
         v-if="fine"
         class="btn btn-primary"
-        :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"
-        >Place artwork</RouterLink
+        :to="{
+          name: 'project',
+          params: { id: project.doc!.id, stop: fine.template.flattening.way === 'exact' ? 'artwork' : 'flat' },
+        }"
+        >{{ fine.template.flattening.way === 'exact' ? 'Place artwork' : 'See it flat' }}</RouterLink
       >
       <button v-if="fine" type="button" class="btn btn-outline-primary" :disabled="kept" @click="keep">
         {{ kept ? 'On the shelf' : 'Keep on the shelf' }}

@@ -4,12 +4,10 @@ import {
   describeLengthProblem,
   formatLength,
   parseLength,
-  READING_LABEL,
   summariseReading,
   USUAL_THICKNESS_MM,
   type Reading,
   type ReadingDoubt,
-  type ReadingName,
   type ReadingTool,
 } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
@@ -17,7 +15,9 @@ import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** One reading: what is asked, the goes taken so far, and what they mean. */
 const props = defineProps<{
-  name: ReadingName;
+  label: string;
+  /** Taken round the blank, where the tape's own thickness counts. */
+  girth: boolean;
   reading: Reading | undefined;
   unit: 'mm' | 'in';
   hint: string;
@@ -32,7 +32,6 @@ const emit = defineEmits<{ change: [reading: Reading | undefined]; ask: []; take
 const id = useId();
 const problem = ref<string | null>(null);
 const typed = ref('');
-const isGirth = computed(() => props.name === 'girthRim' || props.name === 'girthBase');
 const summary = computed(() => summariseReading(props.reading));
 const shown = computed(() => (summary.value ? formatLength(summary.value.mean, props.unit) : null));
 const goes = computed(() => {
@@ -42,15 +41,21 @@ const goes = computed(() => {
   return `${words}, ±${formatLength(s.sigma, props.unit)}`;
 });
 
-const TOOLS: Record<ReadingTool, string> = { tape: 'Tape', strip: 'Paper strip', ruler: 'Ruler', caliper: 'Caliper' };
-const tools = computed(() =>
-  (isGirth.value ? (['tape', 'strip'] as const) : (['ruler', 'tape', 'caliper'] as const)).map((value) => ({
-    value: value as ReadingTool,
-    label: TOOLS[value],
-  })),
-);
+const TOOLS: Record<ReadingTool, string> = {
+  tape: 'Tape',
+  strip: 'Paper strip',
+  ruler: 'Ruler',
+  caliper: 'Caliper',
+  photo: 'Photograph',
+};
+const tools = computed(() => {
+  const usual: ReadingTool[] = props.girth ? ['tape', 'strip'] : ['ruler', 'tape', 'caliper'];
+  // What came from a photograph says so until it is read anew.
+  if (props.reading?.how === 'photo') usual.push('photo');
+  return usual.map((value) => ({ value, label: TOOLS[value] }));
+});
 /** What the next first go is taken with; a reading that is there knows. */
-const tool = ref<ReadingTool>(isGirth.value ? 'tape' : 'ruler');
+const tool = ref<ReadingTool>(props.girth ? 'tape' : 'ruler');
 const how = computed(() => props.reading?.how ?? tool.value);
 function takenWith(next: ReadingTool): void {
   tool.value = next;
@@ -59,7 +64,7 @@ function takenWith(next: ReadingTool): void {
 }
 /** Only what lies round the blank reads too much by its thickness. */
 const thicknessOf = (next: ReadingTool): number =>
-  !isGirth.value ? 0 : next === 'tape' ? (props.tapeMm ?? USUAL_THICKNESS_MM.tape) : USUAL_THICKNESS_MM[next];
+  !props.girth ? 0 : next === 'tape' ? (props.tapeMm ?? USUAL_THICKNESS_MM.tape) : USUAL_THICKNESS_MM[next];
 const blankReading = (): Reading => ({ how: tool.value, takes: [], thicknessMm: thicknessOf(tool.value) });
 
 function add(): void {
@@ -84,7 +89,7 @@ function leave(): void {
 
 <template>
   <div v-if="active" class="asked">
-    <label :for="id">{{ READING_LABEL[name] }}<span v-if="optional" class="quiet"> (if you like)</span></label>
+    <label :for="id">{{ label }}<span v-if="optional" class="quiet"> (if you like)</span></label>
     <p v-if="shown" class="value">
       <span class="dims big">{{ shown }}</span> <span class="dims quiet">{{ goes }}</span>
     </p>
@@ -119,7 +124,7 @@ function leave(): void {
     </ul>
   </div>
   <button v-else type="button" class="row-line rest" @click="emit('ask')">
-    <span>{{ READING_LABEL[name] }}</span>
+    <span>{{ label }}</span>
     <span v-if="shown" class="dims">{{ shown }}</span>
     <span v-else class="quiet">{{ optional ? 'if you like' : 'to read' }}</span>
   </button>

@@ -1,4 +1,4 @@
-import type { Reading, ReadingDoubt } from '@mivet/core';
+import { READING_LABEL, type Reading, type ReadingDoubt } from '@mivet/core';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
 import ReadingField from './ReadingField.vue';
@@ -9,7 +9,8 @@ const reading = (...mm: number[]): Reading => ({
   takes: mm.map((v) => ({ typed: String(v), mm: v })),
 });
 const base = {
-  name: 'girthRim' as const,
+  label: READING_LABEL.girthRim,
+  girth: true as const,
   unit: 'mm' as const,
   hint: 'Lay the tape round',
   active: true,
@@ -112,7 +113,7 @@ describe('ReadingField', () => {
   });
 
   it('offers ruler, tape and caliper for lengths, which no thickness changes', async () => {
-    const side = field({ name: 'side' as never });
+    const side = field({ label: READING_LABEL.side, girth: false as never });
     const tools = side.findAll('[aria-label="Taken with"] button');
     expect(tools.map((b) => b.text())).toEqual(['Ruler', 'Tape', 'Caliper']);
     await tools[1]!.trigger('click');

@@ -16,9 +16,21 @@ const sizes = computed(() => {
   const size = good.value?.size;
   if (!size) return ['not fully measured'];
   const mm = (v: number): string => formatLength(v, props.unit);
-  return props.entry.blank.kind === 'straight'
+  const bare = (v: number): string => mm(v).replace(/ (mm|in)$/, '');
+  const { shape } = size;
+  const { kind } = props.entry.blank;
+  if (shape.form === 'disk')
+    return [`${mm(shape.across)} across`, shape.hole > 0 ? `hole ${mm(shape.hole)}` : 'no hole'];
+  if (shape.form === 'plane') return [`${mm(shape.width)} wide`, `${mm(shape.height)} high`];
+  if (shape.form === 'ball')
+    return [`${mm(size.rim.surface)} round`, kind === 'ball' ? 'ball' : `${mm(2 * shape.halfLength)} long`];
+  if (shape.form === 'profile') {
+    const girths = shape.stations.map((s) => s.girth);
+    return [`${bare(Math.min(...girths))} to ${mm(Math.max(...girths))} round`, `${mm(shape.whole)} down the side`];
+  }
+  return kind === 'straight'
     ? [`${mm(size.rim.surface)} round`, `${mm(size.side)} high`]
-    : [`${mm(size.rim.surface).replace(/ (mm|in)$/, '')} and ${mm(size.base.surface)} round`, `${mm(size.side)} down`];
+    : [`${bare(size.rim.surface)} and ${mm(size.base.surface)} round`, `${mm(size.side)} down`];
 });
 </script>
 

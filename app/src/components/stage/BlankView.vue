@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import type { Blank, Film, Place, ReadingName } from '@mivet/core';
+import type { Blank, Film, Place } from '@mivet/core';
 import { promiseTimeout, until, useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
-import type { Spot } from '../../stores/view.ts';
+import type { Asked, Spot } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import { paintArt } from './blank-art.ts';
-import { BlankScene, type BlankShape, type TapePlace } from './blank-scene.ts';
+import { BlankScene } from './blank-scene.ts';
+import { shapeOfBlank, tapeFor } from './solid-shape.ts';
 
 const props = defineProps<{
   blank: Blank;
@@ -15,7 +16,7 @@ const props = defineProps<{
   zones: DrawnZones;
   facing: number;
   selectedId: string | null;
-  asked: ReadingName | null;
+  asked: Asked | null;
   spot: Spot | null;
   ringed: Place | null;
   dim: boolean;
@@ -33,35 +34,8 @@ const tilted = ref(0);
 let paintedAt = 0;
 let paintedDetail = 1;
 
-const BELOW = 4;
-/** A typical cup stands in until the readings are there. */
-const shape = computed((): BlankShape => {
-  const size = props.picture?.size;
-  const tapered = props.blank.kind === 'tapered';
-  return {
-    radiusRim: (size?.rim.surface ?? 260) / (2 * Math.PI),
-    radiusBase: (size?.base.surface ?? (tapered ? 210 : 260)) / (2 * Math.PI),
-    side: size?.side ?? (tapered ? 130 : 95),
-    above: Math.max(1, props.blank.bandBelowRimMm),
-    below: BELOW,
-    handleWidth: props.blank.handleWidthMm,
-    colour: props.blank.colour,
-    shine: props.blank.surface.includes('steel')
-      ? 'steel'
-      : props.blank.surface === 'glass'
-        ? 'glass'
-        : props.blank.surface === 'glazed ceramic'
-          ? 'glaze'
-          : 'matte',
-  };
-});
-const TAPE: Record<ReadingName, TapePlace> = {
-  girthRim: 'rim',
-  girthBase: 'base',
-  side: 'side',
-  upright: 'upright',
-  acrossRim: 'across',
-};
+const shape = computed(() => shapeOfBlank(props.blank, props.picture));
+const tape = computed(() => tapeFor(props.asked, props.blank, shape.value));
 
 let waiting = 0;
 function paint(): void {
@@ -88,7 +62,7 @@ function paintNow(): void {
         picture: props.picture,
         colour: props.blank.colour,
         above: shape.value.above,
-        below: BELOW,
+        below: shape.value.below,
       },
       scene.detail,
     );
@@ -117,7 +91,7 @@ onMounted(async () => {
   scene.resize(width.value, height.value);
   scene.setShape(shape.value);
   scene.setFacing(props.facing);
-  scene.setTape(props.asked ? TAPE[props.asked] : null);
+  scene.setTape(tape.value);
   paint();
   ready.value = true;
   await scene.start();
@@ -133,7 +107,7 @@ watch(
   () => JSON.stringify(shape.value),
   () => {
     scene?.setShape(shape.value);
-    scene?.setTape(props.asked ? TAPE[props.asked] : null);
+    scene?.setTape(tape.value);
     paint();
   },
 );
@@ -142,10 +116,7 @@ watch(
   () => props.facing,
   (azimuth) => scene?.setFacing(azimuth),
 );
-watch(
-  () => props.asked,
-  (asked) => scene?.setTape(asked ? TAPE[asked] : null),
-);
+watch(tape, (place) => scene?.setTape(place));
 /** The spot under the pointer of either picture, over the canvas. */
 const mark = computed(() => {
   // Turning, tilting and resizing move the spot as well.

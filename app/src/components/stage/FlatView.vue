@@ -7,6 +7,7 @@ import { computed, onMounted, ref } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { Spot } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
+import FlatHeat from './FlatHeat.vue';
 import FlatPieces from './FlatPieces.vue';
 import FlatViewRulers from './FlatViewRulers.vue';
 import { placeData, zonePaths } from './flat-regions.ts';
@@ -71,6 +72,10 @@ const dimensions = computed(() => {
     const p = surface.value.forward(azimuth, slant);
     return { x: p.x, y: -p.y };
   };
+  if (!template.closed)
+    return [
+      { ...at(0, size.side + 26 * px), text: `${formatLength(template.rimLength, props.unit)} across`, rotate: 0 },
+    ];
   const top = at(region.right[0], 0);
   const foot = at(region.right[1], size.side);
   const along = Math.atan2(foot.y - top.y, foot.x - top.x);
@@ -149,7 +154,7 @@ defineExpose({ showAll });
     ref="svg"
     class="flat"
     role="img"
-    :aria-label="`Flat template, ${picture.template.rimLength.toFixed(1)} mm along the rim edge, with ${picture.pieces.length} pieces of film`"
+    :aria-label="`Flat template, ${picture.template.rimLength.toFixed(1)} mm ${picture.template.closed ? 'along the rim edge' : 'across'}, with ${picture.pieces.length} pieces of film`"
     @pointermove="pointerMove"
     @pointerup="pointerUp"
     @pointercancel="pointerUp"
@@ -175,9 +180,24 @@ defineExpose({ showAll });
       >
         <path d="M0 0V6" stroke="var(--on-sheet-2)" stroke-width="1" opacity="0.6" />
       </pattern>
+      <pattern
+        id="hatch-strain"
+        width="5"
+        height="5"
+        patternUnits="userSpaceOnUse"
+        :patternTransform="`scale(${1 / scale}) rotate(35)`"
+      >
+        <path d="M0 0V5" stroke="var(--hatch)" stroke-width="1" opacity="0.7" />
+      </pattern>
     </defs>
     <g :transform="transform">
-      <path :d="picture.outlineData" class="sheet" />
+      <path :d="picture.outlineData" class="sheet" fill-rule="evenodd" />
+      <FlatHeat
+        v-if="zones.strain"
+        :panel="picture.panels[0]!"
+        :give="picture.template.flattening.give"
+        :scale="scale"
+      />
       <path v-for="(d, i) in zoneShapes.edges" :key="`e${i}`" :d="d" fill="url(#hatch-rim)" />
       <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
       <FlatPieces

@@ -1,16 +1,38 @@
 <script setup lang="ts">
+import { computed } from 'vue';
+import { usePicture } from '../../stores/picture.ts';
 import { useView } from '../../stores/view.ts';
 
 const view = useView();
+const picture = usePicture();
+const round = computed(() => picture.good?.template.closed ?? true);
+const strained = computed(() => (picture.good?.template.flattening.map ?? null) !== null);
 </script>
 
 <template>
   <div class="toggles" role="group" aria-label="What the pictures show">
-    <button type="button" :aria-pressed="view.showZones" title="H" @click="view.showZones = !view.showZones">
+    <button v-if="strained" type="button" :aria-pressed="view.showStrain" @click="view.showStrain = !view.showStrain">
+      Strain
+    </button>
+    <button
+      v-if="round"
+      type="button"
+      :aria-pressed="view.showZones"
+      title="H"
+      @click="view.showZones = !view.showZones"
+    >
       Zones
     </button>
-    <button type="button" :aria-pressed="view.showSeam" title="S" @click="view.showSeam = !view.showSeam">Seam</button>
-    <button type="button" :aria-pressed="view.showGlance" title="G" @click="view.showGlance = !view.showGlance">
+    <button v-if="round" type="button" :aria-pressed="view.showSeam" title="S" @click="view.showSeam = !view.showSeam">
+      Seam
+    </button>
+    <button
+      v-if="round"
+      type="button"
+      :aria-pressed="view.showGlance"
+      title="G"
+      @click="view.showGlance = !view.showGlance"
+    >
       One glance
     </button>
     <button type="button" title="B" @click="view.facing = 0">Front</button>

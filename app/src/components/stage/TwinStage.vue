@@ -7,6 +7,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import { useZones } from '../../composables/useZones.ts';
 import { useItemDrag } from '../../composables/useItemDrag.ts';
+import FlatPanels from './FlatPanels.vue';
 import FlatView from './FlatView.vue';
 import SeamWindow from './SeamWindow.vue';
 import StageKeys from './StageKeys.vue';
@@ -32,10 +33,17 @@ const sizes = computed(() => {
   const p = picture.good;
   if (!p) return '';
   const round = (mm: number): string => (settings.unit === 'mm' ? mm.toFixed(0) : (mm / 25.4).toFixed(2));
+  if (p.panels.length > 1) return `in ${p.panels.length} pieces`;
+  if (!p.template.closed) return `${round(p.template.rimLength)} × ${round(p.size.side)}`;
   return `${round(p.template.rimLength)} round the rim, ${round(p.size.side)} down the side`;
 });
 const showSeamWindow = computed(
-  () => props.seam && picture.good !== null && blank.value.handleWidthMm === 0 && picture.good.pieces.length > 0,
+  () =>
+    props.seam &&
+    picture.good !== null &&
+    picture.good.template.closed &&
+    blank.value.handleWidthMm === 0 &&
+    picture.good.pieces.length > 0,
 );
 
 function splitTo(event: PointerEvent): void {
@@ -93,8 +101,13 @@ function splitByKey(event: KeyboardEvent): void {
         <h2 class="pane-title dims">
           Laid flat <span class="sizes">{{ sizes }}</span>
         </h2>
+        <FlatPanels
+          v-if="dims && picture.good && picture.good.panels.length > 1"
+          :picture="picture.good"
+          :heat="view.showStrain"
+        />
         <FlatView
-          v-if="picture.good"
+          v-else-if="picture.good"
           :picture="picture.good"
           :films="project.doc!.films"
           :zones="zones"

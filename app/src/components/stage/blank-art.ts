@@ -1,4 +1,5 @@
 import type { Film, Place } from '@mivet/core';
+import { strainColour } from './strain-colour.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 
@@ -41,6 +42,7 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
   const y = (slant: number): number => (slant + above) * yScale;
   pen.fillStyle = art.colour;
   pen.fillRect(0, 0, WIDTH, height);
+  if (zones.strain) paintStrain(pen, art, x, y);
   paintZones(pen, art, x, y);
 
   const colours = new Map(art.films.map((f) => [f.id, f.colour]));
@@ -83,6 +85,43 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
     pen.setLineDash([]);
   }
   if (art.ringed) paintRing(pen, art.ringed, x, y);
+}
+
+/** The strain that film takes, as rows of a band or rings of a patch. */
+function paintStrain(
+  pen: CanvasRenderingContext2D,
+  { picture }: BlankArt,
+  x: (a: number) => number,
+  y: (s: number) => number,
+): void {
+  const { map, give } = picture.template.flattening;
+  if (!map) return;
+  const middle = picture.size.side / 2;
+  // From the outside in, so that each ring shows from the last one inwards.
+  for (let i = map.samples.length - 1; i > 0; i--) {
+    const [a, b] = [map.samples[i - 1]!, map.samples[i]!];
+    const paint = strainColour((a.strain + b.strain) / 2, give);
+    const path = new Path2D();
+    if (map.by === 'slant') path.rect(0, y(a.at), WIDTH, y(b.at) - y(a.at) + 0.5);
+    else
+      for (const at of [b.at, a.at]) {
+        const half = (at * 2 * Math.PI) / picture.template.cone.girthRim;
+        path.ellipse(x(0), y(middle), x(half) - x(0), y(middle + at) - y(middle), 0, 0, 2 * Math.PI);
+        path.closePath();
+      }
+    pen.globalAlpha = paint.opacity;
+    pen.fillStyle = paint.fill;
+    pen.fill(path, 'evenodd');
+    pen.globalAlpha = 1;
+    if (!paint.over) continue;
+    pen.save();
+    pen.clip(path, 'evenodd');
+    pen.strokeStyle = 'rgba(165,58,41,0.5)';
+    pen.lineWidth = 3;
+    const [top, bottom] = [y(0), y(picture.size.side)];
+    for (let at = -bottom; at < WIDTH; at += 22) line(pen, at, bottom, at + bottom - top, top);
+    pen.restore();
+  }
 }
 
 function paintZones(

@@ -1,9 +1,5 @@
 import {
-  BufferGeometry,
   CanvasTexture,
-  CatmullRomCurve3,
-  DoubleSide,
-  Float32BufferAttribute,
   Group,
   LinearFilter,
   Mesh,
@@ -15,34 +11,16 @@ import {
   RepeatWrapping,
   Scene,
   SRGBColorSpace,
-  TorusGeometry,
-  TubeGeometry,
   Vector2,
-  Vector3,
   WebGLRenderer,
+  type BufferGeometry,
   type Material,
 } from 'three';
-import { matcapCanvas, shadowCanvas, tapeCanvas } from './blank-textures.ts';
+import { matcapCanvas, shadowCanvas } from './blank-textures.ts';
+import { normalOn, pointOn, reachOf, solidMeshes, spotOn, standOf } from './solid-meshes.ts';
+import type { BlankShape, TapePlace } from './solid-shape.ts';
+import { tapeMeshes } from './solid-tape.ts';
 import type { Spot } from '../../stores/view.ts';
-
-/** The solid blank in mm: what the scene needs to know of it. */
-export interface BlankShape {
-  readonly radiusRim: number;
-  readonly radiusBase: number;
-  readonly side: number;
-  /** Straight part above and below the band, along the side. */
-  readonly above: number;
-  readonly below: number;
-  readonly handleWidth: number;
-  readonly colour: string;
-  readonly shine: 'steel' | 'glaze' | 'glass' | 'matte';
-}
-
-/** Where the tape lies for the reading that is being asked for. */
-export type TapePlace = 'rim' | 'base' | 'side' | 'upright' | 'across' | null;
-
-const ROUND = 96;
-const WALL = 2.6;
 
 /**
  * A lit turntable of the blank, drawn only when something changed. Azimuth 0 faces the viewer when `facing` is 0.
@@ -54,10 +32,9 @@ export class BlankScene {
   private readonly camera = new PerspectiveCamera(24, 1, 10, 6000);
   private readonly table = new Group();
   private readonly art: CanvasTexture;
-  private body: Mesh | null = null;
+  private solid: Group | null = null;
   private tape: Group | null = null;
   private shape: BlankShape | null = null;
-  private taper = 0;
   private tilt = 0.24;
   private started = false;
   private queued = 0;
@@ -97,28 +74,11 @@ export class BlankScene {
   /** Builds the blank anew. */
   setShape(shape: BlankShape): void {
     this.shape = shape;
-    this.taper = (shape.radiusRim - shape.radiusBase) / shape.side;
     this.clearTable();
     // Left in its own numbers: light multiplies the colour, and white leaves it as it is.
     const matcap = new CanvasTexture(matcapCanvas(shape.shine));
-    this.body = new Mesh(
-      this.sideGeometry(0, -shape.above, shape.side + shape.below),
-      new MeshMatcapMaterial({ map: this.art, matcap }),
-    );
-    const plain = new MeshMatcapMaterial({ color: shape.colour, matcap });
-    const inside = new MeshMatcapMaterial({
-      color: shape.shine === 'steel' ? '#5d656b' : shape.colour,
-      matcap,
-      side: DoubleSide,
-    });
-    const lipRadius = this.radiusAt(-shape.above) - WALL / 2;
-    const lip = new Mesh(new TorusGeometry(lipRadius, WALL / 2, 10, ROUND), plain);
-    lip.rotation.x = Math.PI / 2;
-    lip.position.y = this.heightAt(-shape.above);
-    const wall = new Mesh(this.sideGeometry(-WALL, -shape.above, shape.side * 0.96), inside);
-    this.table.add(this.body, lip, wall, this.foot(plain, inside));
-    if (shape.handleWidth > 0) this.table.add(this.handle(plain));
-    this.table.add(this.shadow());
+    this.solid = solidMeshes(shape, new MeshMatcapMaterial({ map: this.art, matcap }), matcap);
+    this.table.add(this.solid, shadow(shape));
     this.frame();
     this.draw();
   }
@@ -148,22 +108,22 @@ export class BlankScene {
   /** Where a spot of the side shows on the canvas, px; null when it faces away. Costs no drawing. */
   project(spot: Spot): { x: number; y: number } | null {
     if (!this.shape) return null;
-    const at = this.table.localToWorld(this.pointAt(spot.azimuth, spot.slant, 0));
-    const outward = new Vector3(Math.sin(spot.azimuth), 0, Math.cos(spot.azimuth)).applyEuler(this.table.rotation);
+    const at = this.table.localToWorld(pointOn(this.shape, spot));
+    const outward = normalOn(this.shape, spot).applyEuler(this.table.rotation);
     if (outward.dot(this.camera.position.clone().sub(at)) <= 0) return null;
     const p = at.project(this.camera);
     return { x: ((p.x + 1) / 2) * this.size.width, y: ((1 - p.y) / 2) * this.size.height };
   }
 
   /** Lays the measuring tape where a reading is taken. */
-  setTape(place: TapePlace): void {
+  setTape(place: TapePlace | null): void {
     if (this.tape) {
       this.table.remove(this.tape);
       disposeTree(this.tape);
       this.tape = null;
     }
     if (this.shape && place) {
-      this.tape = this.tapeAt(place, this.shape);
+      this.tape = tapeMeshes(this.shape, place);
       this.table.add(this.tape);
     }
     this.draw();
@@ -171,15 +131,15 @@ export class BlankScene {
 
   /** Spot on the side under a point of the canvas, or null. */
   pick(x: number, y: number): Spot | null {
-    if (!this.body || !this.shape) return null;
+    if (!this.solid || !this.shape) return null;
     const ray = new Raycaster();
     ray.setFromCamera(new Vector2((x / this.size.width) * 2 - 1, 1 - (y / this.size.height) * 2), this.camera);
-    const hit = ray.intersectObject(this.body)[0];
+    const hit = ray.intersectObject(this.solid, true)[0];
     if (!hit) return null;
-    const at = this.table.worldToLocal(hit.point.clone());
-    const slant = -at.y / this.cosTaper();
-    if (slant < 0 || slant > this.shape.side) return null;
-    return { azimuth: Math.atan2(at.x, at.z), slant };
+    const spot = spotOn(this.shape, this.table.worldToLocal(hit.point.clone()));
+    // The inside of a bowl is no place for film.
+    const outward = spot && normalOn(this.shape, spot).applyEuler(this.table.rotation);
+    return outward && outward.dot(ray.ray.direction) < 0 ? spot : null;
   }
 
   resize(width: number, height: number): void {
@@ -241,160 +201,10 @@ export class BlankScene {
     this.renderer.dispose();
   }
 
-  private radiusAt(slant: number): number {
-    return this.shape!.radiusRim - this.taper * slant;
-  }
-  private cosTaper(): number {
-    return Math.sqrt(Math.max(0.05, 1 - this.taper * this.taper));
-  }
-  private heightAt(slant: number): number {
-    return -slant * this.cosTaper();
-  }
-  private pointAt(azimuth: number, slant: number, out: number): Vector3 {
-    const r = this.radiusAt(slant) + out;
-    return new Vector3(r * Math.sin(azimuth), this.heightAt(slant), r * Math.cos(azimuth));
-  }
-
-  /** The side as a grid; u runs round from −π to π, v down from the top. */
-  private sideGeometry(
-    out: number,
-    from: number,
-    to: number,
-    azimuths: readonly [number, number] = [-Math.PI, Math.PI],
-    turns = 1,
-  ): BufferGeometry {
-    const positions: number[] = [];
-    const normals: number[] = [];
-    const uvs: number[] = [];
-    const index: number[] = [];
-    const rows = 24;
-    const cos = this.cosTaper();
-    for (let row = 0; row <= rows; row++) {
-      const slant = from + ((to - from) * row) / rows;
-      for (let column = 0; column <= ROUND; column++) {
-        const azimuth = azimuths[0] + ((azimuths[1] - azimuths[0]) * column) / ROUND;
-        const p = this.pointAt(azimuth, slant, out);
-        positions.push(p.x, p.y, p.z);
-        normals.push(Math.sin(azimuth) * cos, -this.taper, Math.cos(azimuth) * cos);
-        uvs.push((column / ROUND) * turns, 1 - row / rows);
-      }
-    }
-    for (let row = 0; row < rows; row++)
-      for (let column = 0; column < ROUND; column++) {
-        const a = row * (ROUND + 1) + column;
-        const b = a + ROUND + 1;
-        index.push(a, b, a + 1, b, b + 1, a + 1);
-      }
-    const geometry = new BufferGeometry();
-    geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
-    geometry.setAttribute('normal', new Float32BufferAttribute(normals, 3));
-    geometry.setAttribute('uv', new Float32BufferAttribute(uvs, 2));
-    geometry.setIndex(index);
-    return geometry;
-  }
-
-  private foot(outer: Material, inner: Material): Group {
-    const { side, below } = this.shape!;
-    const group = new Group();
-    const r = this.radiusAt(side + below);
-    const curve = Math.min(4, r * 0.1);
-    const edge = new Mesh(new TorusGeometry(r - curve, curve, 10, ROUND), outer);
-    edge.rotation.x = Math.PI / 2;
-    edge.position.y = this.heightAt(side + below);
-    const floor = new Mesh(new PlaneGeometry(2 * r, 2 * r).rotateX(-Math.PI / 2), inner);
-    floor.scale.set(0.7, 1, 0.7);
-    floor.position.y = this.heightAt(side * 0.955);
-    group.add(edge, floor);
-    return group;
-  }
-
-  private handle(material: Material): Mesh {
-    const { side, handleWidth } = this.shape!;
-    const reach = Math.min(34, side * 0.36);
-    const points = [
-      [0.16, -1],
-      [0.14, 0.5],
-      [0.24, 0.92],
-      [0.46, 1],
-      [0.68, 0.86],
-      [0.82, 0.4],
-      [0.84, -1],
-    ].map(([down, out]) => {
-      const slant = side * down!;
-      const p = this.pointAt(Math.PI, slant, out! < 0 ? -1 : out! * reach);
-      return p;
-    });
-    const tube = new TubeGeometry(new CatmullRomCurve3(points), 48, 4.2, 12, false);
-    const mesh = new Mesh(tube, material);
-    // Wider than deep, as handles are: stretched sideways to the width that was read.
-    mesh.scale.x = handleWidth / 8.4;
-    return mesh;
-  }
-
-  private shadow(): Mesh {
-    const { side, below } = this.shape!;
-    const r = this.radiusAt(side + below) * 3.7;
-    const map = new CanvasTexture(shadowCanvas());
-    const mesh = new Mesh(
-      new PlaneGeometry(r, r * 0.9),
-      new MeshBasicMaterial({ map, transparent: true, depthWrite: false }),
-    );
-    mesh.rotation.x = -Math.PI / 2;
-    mesh.position.y = this.heightAt(side + below) - Math.min(4, this.radiusAt(side) * 0.1) - 0.5;
-    mesh.renderOrder = -1;
-    return mesh;
-  }
-
-  private tapeAt(place: Exclude<TapePlace, null>, shape: BlankShape): Group {
-    const group = new Group();
-    const width = Math.min(11, shape.side / 6);
-    const material = (turns: number): MeshBasicMaterial => {
-      const map = new CanvasTexture(tapeCanvas());
-      map.colorSpace = SRGBColorSpace;
-      map.wrapS = RepeatWrapping;
-      map.repeat.x = turns;
-      return new MeshBasicMaterial({ map, side: DoubleSide });
-    };
-    if (place === 'rim' || place === 'base') {
-      const from = place === 'rim' ? 0.5 : shape.side - width - 0.5;
-      const girth = 2 * Math.PI * this.radiusAt(from);
-      const band = new Mesh(this.sideGeometry(0.7, from, from + width), material(girth / 40));
-      const tab = new Mesh(new PlaneGeometry(width * 1.1, width * 1.5), new MeshBasicMaterial({ color: 0xe4e6e4 }));
-      tab.position.copy(this.pointAt(0.35, from + width / 2, 1.6));
-      tab.rotation.y = 0.35;
-      group.add(band, tab);
-    } else if (place === 'side' || place === 'upright') {
-      const length = place === 'side' ? shape.side : shape.side * this.cosTaper();
-      const strip = new Mesh(new PlaneGeometry(length, width), material(length / 40));
-      const azimuth = 0.28;
-      const middle =
-        place === 'side'
-          ? this.pointAt(azimuth, shape.side / 2, 0.8)
-          : this.pointAt(azimuth, place === 'upright' && this.taper < 0 ? shape.side : 0, 1.2).setY(
-              this.heightAt(shape.side / 2),
-            );
-      strip.position.copy(middle);
-      strip.rotation.order = 'YXZ';
-      strip.rotation.y = azimuth;
-      strip.rotation.x = place === 'side' ? Math.asin(this.taper) : 0;
-      strip.rotateZ(-Math.PI / 2);
-      group.add(strip);
-    } else {
-      const length = 2 * this.radiusAt(-shape.above);
-      const strip = new Mesh(new PlaneGeometry(length, width).rotateX(-Math.PI / 2), material(length / 40));
-      strip.position.y = this.heightAt(-shape.above) + WALL;
-      group.add(strip);
-    }
-    return group;
-  }
-
   /** Puts the camera where the whole blank fits, handle included. */
   private frame(): void {
     if (!this.shape) return;
-    const { side, above, below, handleWidth } = this.shape;
-    const top = this.heightAt(-above) + 4;
-    const bottom = this.heightAt(side + below) - 6;
-    const radius = Math.max(this.radiusAt(-above), this.radiusAt(side + below)) + (handleWidth > 0 ? 30 : 6);
+    const { top, bottom, radius } = reachOf(this.shape);
     const middle = (top + bottom) / 2;
     const tall = ((top - bottom) / 2) * Math.cos(this.tilt) + radius * Math.abs(Math.sin(this.tilt));
     const half = Math.tan((this.camera.fov * Math.PI) / 360);
@@ -411,6 +221,19 @@ export class BlankScene {
     }
     this.tape = null;
   }
+}
+
+function shadow(shape: BlankShape): Mesh {
+  const { height, width } = standOf(shape);
+  const map = new CanvasTexture(shadowCanvas());
+  const mesh = new Mesh(
+    new PlaneGeometry(width, width * 0.9),
+    new MeshBasicMaterial({ map, transparent: true, depthWrite: false }),
+  );
+  mesh.rotation.x = -Math.PI / 2;
+  mesh.position.y = height;
+  mesh.renderOrder = -1;
+  return mesh;
 }
 
 function disposeTree(root: { traverse: (visit: (node: unknown) => void) => void }): void {

@@ -1,4 +1,4 @@
-import type { BlankShape } from './blank-scene.ts';
+import type { BlankShape } from './solid-shape.ts';
 
 function canvas(width: number, height: number): [HTMLCanvasElement, CanvasRenderingContext2D] {
   const made = document.createElement('canvas');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength } from '@mivet/core';
+import { describeFlattening, formatLength, type FlatteningChoice } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { usePicture } from '../../stores/picture.ts';
@@ -7,6 +7,8 @@ import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import FitCheck from './FitCheck.vue';
+import FlatFacts from './FlatFacts.vue';
+import WayPicker from './WayPicker.vue';
 
 const picture = usePicture();
 const project = useProject();
@@ -14,16 +16,25 @@ const settings = useSettings();
 const files = useFiles();
 const bare = ref<'pieces' | 'bare'>('bare');
 const p = computed(() => picture.good);
-const mm = (v: number | null): string => (v === null ? 'none, it is straight' : formatLength(v, settings.unit));
-const straight = computed(() => p.value !== null && Math.abs(p.value.size.taper) < 1e-9);
+const blank = computed(() => project.doc!.blank);
+const mm = (v: number): string => formatLength(v, settings.unit);
+const words = computed(() =>
+  p.value ? describeFlattening(blank.value, p.value.size, p.value.template, settings.unit) : null,
+);
 const closeEnough = computed(
   () =>
-    p.value !== null && p.value.template.shortcuts.trapezoidRim < 0.5 && p.value.template.shortcuts.rectangleBase < 0.5,
+    p.value !== null &&
+    p.value.size.shape.form === 'cone' &&
+    p.value.template.shortcuts.trapezoidRim < 0.5 &&
+    p.value.template.shortcuts.rectangleBase < 0.5,
 );
-const degrees = computed(() => (((p.value?.template.sector.angle ?? 0) * 180) / Math.PI).toFixed(2));
 const upsideDown = computed(
-  () => p.value !== null && p.value.template.cone.girthBase > p.value.template.cone.girthRim + 0.5,
+  () =>
+    p.value !== null &&
+    p.value.template.closed &&
+    p.value.template.cone.girthBase > p.value.template.cone.girthRim + 0.5,
 );
+const several = computed(() => (p.value?.panels.length ?? 1) > 1);
 const PAPERS = [
   { value: 'a4' as const, label: 'A4' },
   { value: 'letter' as const, label: 'Letter' },
@@ -32,62 +43,53 @@ const PRINTS = [
   { value: 'bare' as const, label: 'Outline' },
   { value: 'pieces' as const, label: 'With artwork' },
 ];
+function choose(change: Partial<FlatteningChoice>, label: string): void {
+  project.edit(label, (doc) => ({
+    ...doc,
+    blank: { ...doc.blank, flattening: { ...doc.blank.flattening, ...change } },
+  }));
+}
 </script>
 
 <template>
-  <div v-if="p">
-    <h2>{{ straight ? 'A plain rectangle' : 'A true arc' }}</h2>
-    <p class="quiet">
-      {{
-        straight
-          ? 'A straight side unrolls to a rectangle, exactly.'
-          : 'A tapered side unrolls to part of a ring, exactly.'
-      }}
-    </p>
-    <div class="row-line">
-      <span>Rim edge</span><span class="dims">{{ mm(p.template.rimLength) }}</span>
+  <div v-if="p && words">
+    <h2>{{ words.title }}</h2>
+    <p class="quiet">{{ words.why }}</p>
+    <FlatFacts :template="p.template" :size="p.size" :unit="settings.unit" :pieces="p.panels.length" />
+    <div v-if="words.instead" class="note-bar" :class="closeEnough ? 'fine' : 'look'">
+      <p>{{ words.instead }}</p>
+      <p v-if="closeEnough">That is under what hands can hold: a plain rectangle does here as well.</p>
     </div>
-    <div class="row-line">
-      <span>Base edge</span><span class="dims">{{ mm(p.template.baseLength) }}</span>
-    </div>
-    <div v-if="p.template.lap > 0" class="row-line">
-      <span>Of both, for the lap</span><span class="dims">{{ mm(p.template.lap) }}</span>
-    </div>
-    <div class="row-line">
-      <span>Down the side</span><span class="dims">{{ mm(p.size.side) }}</span>
-    </div>
-    <template v-if="!straight">
-      <div class="row-line">
-        <span>Rim arc’s radius</span><span class="dims">{{ mm(p.template.sector.apexRadiusRim) }}</span>
-      </div>
-      <div class="row-line">
-        <span>Base arc’s radius</span><span class="dims">{{ mm(p.template.sector.apexRadiusBase) }}</span>
-      </div>
-      <div class="row-line">
-        <span>Opens by</span><span class="dims">{{ degrees }}°</span>
-      </div>
-    </template>
-    <div v-if="!straight" class="note-bar" :class="closeEnough ? 'fine' : 'look'">
-      <p class="fw-bold">A straight-sided template would miss the rim by {{ mm(p.template.shortcuts.trapezoidRim) }}</p>
+    <WayPicker
+      v-if="p.template.flattening.map"
+      :flattening="p.template.flattening"
+      :choice="blank.flattening"
+      :unit="settings.unit"
+      :patch="p.size.shape.form === 'ball'"
+      @choose="choose"
+    />
+    <div v-else class="note-bar fine">
+      <p class="fw-bold">No strain</p>
       <p>
-        Its seam would stand open by {{ mm(p.template.shortcuts.trapezoidSeam) }}.
-        <template v-if="closeEnough">That is under what hands can hold: a plain rectangle does here as well.</template>
-        <template v-else>That is why this one is bent.</template>
+        {{
+          p.template.closed
+            ? 'This side is flat in one direction everywhere, so film lies without stretching.'
+            : 'Film lies on it as it was cut.'
+        }}
       </p>
     </div>
     <div v-if="upsideDown" class="note-bar look">
       <p class="fw-bold">The longer arc goes to the base</p>
       <p>“Rim this way” is printed on the template, so that it is not wrapped upside down.</p>
     </div>
-    <div class="note-bar fine">
-      <p class="fw-bold">No strain</p>
-      <p>This side is flat in one direction everywhere, so film lies without stretching.</p>
-    </div>
     <h3 class="mt-4 mb-2">Print it at true size</h3>
     <div class="d-flex flex-wrap gap-2 mb-3">
       <ChoiceButtons :value="settings.paper" :options="PAPERS" label="Paper" @choose="settings.paper = $event" />
-      <ChoiceButtons :value="bare" :options="PRINTS" label="What is printed" @choose="bare = $event" />
+      <ChoiceButtons v-if="!several" :value="bare" :options="PRINTS" label="What is printed" @choose="bare = $event" />
     </div>
+    <p v-if="several" class="quiet">
+      {{ p.panels.length }} pieces, each with its name and which way is up; side {{ mm(p.size.side) }} in all.
+    </p>
     <div class="d-flex flex-wrap gap-2">
       <button
         type="button"
@@ -116,7 +118,8 @@ const PRINTS = [
     </div>
     <p v-if="files.said.value" class="quiet mt-2" role="status">{{ files.said.value }}</p>
     <FitCheck
-      :blank="project.doc!.blank"
+      v-if="p.template.closed"
+      :blank="blank"
       :size="p.size"
       :unit="settings.unit"
       @change="(fitCheck, label) => project.edit(label, (doc) => ({ ...doc, blank: { ...doc.blank, fitCheck } }))"

@@ -4,7 +4,7 @@ import {
   describeFitProblem,
   formatLength,
   MOST_SEEN_MM,
-  solveFit,
+  solveFitPaper,
   type BandSizes,
   type Blank,
   type BlankSize,
@@ -33,11 +33,6 @@ const day = computed(() => {
   const at = check.value ? parseISO(check.value.on) : null;
   return at && isValid(at) ? format(at, 'd MMMM yyyy') : 'an unknown day';
 });
-/** Sizes that the paper in hand was made from. */
-const made = computed((): BandSizes => {
-  const { rim, base, side } = props.size;
-  return { girthRim: rim.surface, girthBase: base.surface, side };
-});
 /** Sizes by the readings alone. */
 const read = computed((): BandSizes => {
   const { rim, base, side, sideFromFitCheck } = props.size;
@@ -47,7 +42,7 @@ const read = computed((): BandSizes => {
     side: side - sideFromFitCheck,
   };
 });
-const result = computed(() => solveFit(made.value, seen.value, straight.value, props.blank.handleWidthMm));
+const result = computed(() => solveFitPaper(props.blank, seen.value));
 const uneven = computed(() => (result.value.ok && Math.abs(result.value.unevenMm) > 1 ? result.value.unevenMm : null));
 const fits = computed(() => Object.values(seen.value).every((value) => value === 0));
 

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { formatLength, type BlankSize, type Template } from '@mivet/core';
+import { computed } from 'vue';
+
+/** The template's sizes, those that a person checks it by. */
+const props = defineProps<{ template: Template; size: BlankSize; unit: 'mm' | 'in'; pieces: number }>();
+const mm = (v: number): string => formatLength(v, props.unit);
+const lines = computed((): [string, string][] => {
+  const { template, size } = props;
+  const { shape } = size;
+  if (shape.form === 'disk')
+    return [
+      ['Across', mm(shape.across)],
+      ...(shape.hole > 0
+        ? ([
+            ['Hole across', mm(shape.hole)],
+            ['Hole above the middle', mm(shape.holeUp)],
+          ] as [string, string][])
+        : []),
+    ];
+  if (shape.form === 'plane')
+    return [
+      ['Wide', mm(shape.width)],
+      ['High', mm(shape.height)],
+    ];
+  if (shape.form === 'ball') return [['Across the patch', mm(template.flattening.patchMm)]];
+  const { sector } = template;
+  const arcs: [string, string][] =
+    sector.apexRadiusRim === null || Math.abs(size.taper) < 1e-9
+      ? []
+      : [
+          ['Rim arc’s radius', mm(sector.apexRadiusRim)],
+          ['Base arc’s radius', mm(sector.apexRadiusBase!)],
+          ['Opens by', `${((sector.angle * 180) / Math.PI).toFixed(2)}°`],
+        ];
+  return [
+    ['Rim edge', mm(template.rimLength)],
+    ['Base edge', mm(template.baseLength)],
+    ...(template.lap > 0 ? ([['Of both, for the lap', mm(template.lap)]] as [string, string][]) : []),
+    ['Down the side', mm(size.side)],
+    ...(props.pieces > 1 ? [] : arcs),
+  ];
+});
+</script>
+
+<template>
+  <div v-for="[name, value] in lines" :key="name" class="row-line">
+    <span>{{ name }}</span><span class="dims">{{ value }}</span>
+  </div>
+</template>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import {
+  describeWay,
+  formatLength,
+  strainText,
+  type Flattening,
+  type FlattenOption,
+  type FlatteningChoice,
+} from '@mivet/core';
+import { computed, useId } from 'vue';
+import LengthField from '../fields/LengthField.vue';
+import StrainLegend from './StrainLegend.vue';
+
+/** Ways to lay a side flat that curves both ways, each with the strain that remains, and where to end a band. */
+const props = defineProps<{ flattening: Flattening; choice: FlatteningChoice; unit: 'mm' | 'in'; patch: boolean }>();
+const emit = defineEmits<{ choose: [change: Partial<FlatteningChoice>, label: string] }>();
+const id = useId();
+
+const mm = (v: number): string => formatLength(v, props.unit);
+const limit = computed(() => props.flattening.give);
+/** What is chosen, and the strain as the film feels it. */
+const says = ({ load }: FlattenOption): string =>
+  load <= 1 ? 'lies flat' : load <= 1.5 ? 'only in careful hands' : 'will wrinkle';
+const grade = ({ load }: FlattenOption): string => (load <= 1 ? 'fine' : load <= 1.5 ? 'look' : 'fails');
+const divided = computed(() => props.flattening.way === 'bands' || props.flattening.way === 'gores');
+const worst = computed(() => {
+  const w = props.flattening.worst;
+  if (!w || props.patch || props.flattening.way !== 'band') return null;
+  return `${strainText(w.strain)} of ${w.strain > 0 ? 'pull' : 'squeeze'} at ${mm(w.at)} below the rim edge. The film takes ${strainText(w.strain > 0 ? limit.value.stretch : limit.value.squeeze)}.`;
+});
+const cut = computed(() => props.flattening.cutDown);
+const MOST = { bands: 6, gores: 48 } as const;
+
+function choose(option: FlattenOption): void {
+  if (option.way === 'exact') return;
+  emit('choose', { way: option.way, parts: null }, `Lay it flat as ${describeWay(option).toLowerCase()}`);
+}
+function parts(by: number): void {
+  const { way } = props.flattening;
+  if (way !== 'bands' && way !== 'gores') return;
+  const next = Math.min(MOST[way], Math.max(2, props.flattening.parts + by));
+  emit('choose', { way, parts: next }, `Take ${next} ${way}`);
+}
+function setUp(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const value = Number(input.value.replace(',', '.'));
+  if (input.value.trim() !== '' && Math.abs(value) <= 80) emit('choose', { patchUpDeg: value }, 'Move the patch');
+  else input.value = String(props.choice.patchUpDeg);
+}
+</script>
+
+<template>
+  <h3 class="mt-3 mb-2">How it is laid flat</h3>
+  <div class="ways" role="radiogroup" aria-label="How it is laid flat">
+    <button
+      v-for="o in flattening.options"
+      :key="o.way"
+      type="button"
+      role="radio"
+      :aria-checked="o.way === flattening.way"
+      @click="choose(o)"
+    >
+      <span class="fw-bold">{{ describeWay(o) }}</span>
+      <span class="dims">{{ strainText(o.strain) }}</span>
+      <span class="says" :class="grade(o)">{{ says(o) }}</span>
+    </button>
+  </div>
+  <div v-if="divided" class="d-flex align-items-center gap-2 mt-2">
+    <span class="quiet flex-fill">Fewer are quicker, more lie flatter</span>
+    <button type="button" class="btn btn-sm btn-outline-primary" aria-label="One fewer" @click="parts(-1)">−</button>
+    <span class="dims">{{ flattening.parts }}</span>
+    <button type="button" class="btn btn-sm btn-outline-primary" aria-label="One more" @click="parts(1)">+</button>
+  </div>
+  <div v-if="worst" class="note-bar" :class="flattening.load > 1 ? 'look' : 'fine'">
+    <p>{{ worst }}</p>
+  </div>
+  <div v-if="cut && !divided" class="note-bar look">
+    <p class="fw-bold">
+      The {{ cut.end === 'base' ? 'lower' : 'upper' }} {{ mm(cut.leftOff) }} strains {{ strainText(cut.strain) }}
+    </p>
+    <p>End the band there, and the rest lies flat.</p>
+    <button
+      type="button"
+      class="btn btn-sm btn-outline-primary mt-2"
+      @click="emit('choose', { way: 'band', keep: cut.keep }, 'End the band')"
+    >
+      End the band here
+    </button>
+  </div>
+  <div v-if="choice.keep && !patch" class="row-line">
+    <span>The band ends before the side does</span>
+    <button
+      type="button"
+      class="btn btn-sm btn-link p-0"
+      @click="emit('choose', { keep: null }, 'Take the whole side')"
+    >
+      Take all of it
+    </button>
+  </div>
+  <template v-if="patch">
+    <LengthField
+      label="Across the patch"
+      :mm="flattening.patchMm"
+      :unit="unit"
+      :least="5"
+      :most="1000"
+      @change="emit('choose', { way: 'patch', patchMm: $event }, 'Change the patch')"
+    />
+    <div v-if="choice.patchMm !== null" class="row-line">
+      <span>Widest that lies flat: {{ mm(Math.floor(flattening.widest?.disk ?? 0)) }}</span>
+      <button
+        type="button"
+        class="btn btn-sm btn-link p-0"
+        @click="emit('choose', { patchMm: null }, 'Take the widest')"
+      >
+        Take it
+      </button>
+    </div>
+    <div class="row-line">
+      <label :for="`${id}-up`">Its middle above the widest place, °</label>
+      <input
+        :id="`${id}-up`"
+        class="form-control form-control-sm dims number-field"
+        :value="choice.patchUpDeg"
+        inputmode="decimal"
+        @change="setUp"
+      />
+    </div>
+  </template>
+  <StrainLegend :give="limit" />
+  <p v-if="flattening.widest" class="quiet mt-2 mb-0">
+    A face decal up to <span class="dims">{{ mm(flattening.widest.disk) }}</span> across lies flat here, a long strip up
+    to <span class="dims">{{ mm(flattening.widest.strip) }}</span> wide.
+  </p>
+</template>
+
+<style scoped>
+.ways {
+  display: grid;
+  gap: 0.3rem;
+}
+.ways button {
+  display: grid;
+  grid-template-columns: 1fr auto 8.6rem;
+  gap: 0.7rem;
+  align-items: baseline;
+  padding: 0.4rem 0.6rem;
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  background: none;
+  color: inherit;
+  text-align: left;
+}
+.ways button:hover {
+  border-color: var(--ink-2);
+}
+.ways button[aria-checked='true'] {
+  border-color: var(--teal);
+  box-shadow: inset 0 0 0 1px var(--teal);
+}
+.says {
+  font-size: 0.88rem;
+  text-align: right;
+}
+.says.fine {
+  color: var(--moss);
+}
+.says.look {
+  color: var(--ochre);
+}
+.says.fails {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { KINDS, type BlankKind } from '@mivet/core';
+import { KIND_WORDS } from './kind-words.ts';
+
+/** Which kind of thing it is, by its drawing. */
+defineProps<{ kind: BlankKind }>();
+const emit = defineEmits<{ choose: [kind: BlankKind] }>();
+</script>
+
+<template>
+  <div class="kinds" role="group" aria-label="Kind of blank">
+    <button
+      v-for="k in KINDS"
+      :key="k"
+      type="button"
+      :aria-pressed="k === kind"
+      :title="KIND_WORDS[k].like"
+      @click="emit('choose', k)"
+    >
+      <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KIND_WORDS[k].icon" /></svg>
+      {{ KIND_WORDS[k].label }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.kinds {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0.3rem;
+}
+button {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 0.1rem;
+  padding: 0.35rem 0.1rem 0.3rem;
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  background: none;
+  color: var(--ink-2);
+  font-size: 0.78rem;
+  line-height: 1.2;
+}
+button:hover {
+  color: var(--ink);
+  border-color: var(--ink-2);
+}
+button[aria-pressed='true'] {
+  border-color: var(--teal);
+  box-shadow: inset 0 0 0 1px var(--teal);
+  color: var(--ink);
+  font-weight: 600;
+}
+svg {
+  width: 26px;
+  height: 26px;
+}
+path {
+  fill: none;
+  stroke: currentcolor;
+  stroke-width: 1.3;
+  stroke-linejoin: round;
+}
+</style>

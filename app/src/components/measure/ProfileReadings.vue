@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import type { Blank, Reading } from '@mivet/core';
+import { computed } from 'vue';
+import type { Asked } from '../../stores/view.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import ProfileCurve from './ProfileCurve.vue';
+import ReadingField from './ReadingField.vue';
+import StationTable from './StationTable.vue';
+
+/** A curved side: girths at some heights, typed in a table or dragged on the drawn curve, and goes at one of them. */
+const props = defineProps<{
+  blank: Blank;
+  unit: 'mm' | 'in';
+  wrong: number | null;
+  asked: Asked | null;
+  /** Height whose girth is read worst, from 1. */
+  weakest: number | null;
+}>();
+const emit = defineEmits<{ ask: [asked: Asked]; change: [change: Partial<Blank>, label: string, kind: string] }>();
+
+const WAYS = [
+  { value: 'side' as const, label: 'Down the side', title: 'Better on bowls: the tape follows the wall' },
+  { value: 'upright' as const, label: 'Straight down', title: 'With a ruler held upright' },
+];
+const setStations = (stations: Blank['stations'], kind: string): void =>
+  emit('change', { stations }, 'Change the heights', kind);
+const chosen = computed(() => {
+  const asked = props.asked;
+  if (typeof asked !== 'object' || asked === null) return null;
+  const station = props.blank.stations[asked.station];
+  return station ? { station, number: asked.station + 1, what: asked.what } : null;
+});
+function setReading(reading: Reading | undefined): void {
+  const { station, what } = chosen.value!;
+  const now = reading ?? { ...station[what], takes: [] };
+  setStations(
+    props.blank.stations.map((s) => (s.id === station.id ? { ...s, [what]: now } : s)),
+    '',
+  );
+}
+</script>
+
+<template>
+  <div class="mt-2">
+    <p class="quiet hint">
+      The first line is where the band begins. Read the girth there and at two heights or more below, closer together
+      where it curves most.
+    </p>
+    <ChoiceButtons
+      :value="blank.stationsAlong"
+      :options="WAYS"
+      label="How the heights are read"
+      @choose="emit('change', { stationsAlong: $event }, 'Change how heights are read', '')"
+    />
+    <ProfileCurve
+      :stations="blank.stations"
+      :along="blank.stationsAlong"
+      :unit="unit"
+      :asked="asked"
+      @ask="emit('ask', $event)"
+      @change="setStations"
+    />
+    <StationTable
+      :stations="blank.stations"
+      :along="blank.stationsAlong"
+      :unit="unit"
+      :wrong="wrong"
+      :asked="asked"
+      @ask="emit('ask', $event)"
+      @change="setStations"
+    />
+    <p v-if="weakest !== null" class="quiet hint mt-2">Least sure is the girth at height {{ weakest }}.</p>
+    <details v-if="chosen">
+      <summary>Read {{ chosen.what === 'girth' ? 'girth' : 'height' }} {{ chosen.number }} once more</summary>
+      <ReadingField
+        :key="chosen.station.id + chosen.what"
+        :label="chosen.what === 'girth' ? 'Round there' : 'Below the first line'"
+        :girth="chosen.what === 'girth'"
+        :reading="chosen.station[chosen.what]"
+        :unit="unit"
+        hint="Several goes are averaged, and the line shows their mean."
+        :active="true"
+        :doubts="[]"
+        @change="setReading"
+      />
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.hint {
+  font-size: 0.9rem;
+  line-height: 1.35;
+  margin-bottom: 0.5rem;
+}
+summary {
+  padding: 0.5rem 0 0.2rem;
+  color: var(--teal);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { formatLength, isRound, READING_IN_SENTENCE, type Blank } from '@mivet/core';
+import { computed } from 'vue';
+import type { GoodPicture } from '../../workers/protocol.ts';
+
+/** The sum from what was read to what the template needs, and how sure it is. */
+const props = defineProps<{ blank: Blank; picture: GoodPicture; unit: 'mm' | 'in'; projectId: string }>();
+
+const mm = (v: number): string => formatLength(v, props.unit);
+const size = computed(() => props.picture.size);
+const round = computed(() => isRound(props.blank.kind));
+const worst = computed(() => Math.max(props.picture.errors.gapRim, props.picture.errors.gapBase));
+const weakest = computed(() => {
+  const { weakest, weakestStation } = props.picture.errors;
+  return weakestStation === null ? READING_IN_SENTENCE[weakest] : `the girth at height ${weakestStation}`;
+});
+/** Girths of a ball are shown with the tape taken off; faces need no sum. */
+const hasTape = computed(() => round.value || props.blank.readings.girth !== undefined);
+const firstGirth = computed(
+  () => props.blank.readings.girthRim ?? props.blank.readings.girth ?? props.blank.stations[0]?.girth,
+);
+const facts = computed((): [string, string][] => {
+  const { shape } = size.value;
+  if (shape.form === 'ball')
+    return props.blank.kind === 'ball'
+      ? [['Across', mm(2 * shape.radius)]]
+      : [
+          ['Across', mm(2 * shape.radius)],
+          ['From neck to crown, straight', mm(2 * shape.halfLength)],
+        ];
+  if (shape.form === 'profile') return [['Down the whole side', mm(shape.whole)]];
+  return [];
+});
+const agree = computed(() => {
+  if (props.blank.kind !== 'tapered' || props.picture.doubts.length) return null;
+  const { upright, side, sideFrom } = size.value;
+  return props.blank.readings.upright && props.blank.readings.side
+    ? { title: 'Side and height agree', why: `${mm(upright)} upright gives ${mm(side)} down the side.` }
+    : sideFrom === 'upright'
+      ? { title: `${mm(side)} down the side`, why: `Worked out from the upright height and the two girths.` }
+      : { title: `${mm(upright)} straight up`, why: 'The side runs slanted; its length is what the template needs.' };
+});
+</script>
+
+<template>
+  <div v-if="hasTape" class="row-line">
+    <span>Taken off for the {{ firstGirth?.how === 'strip' ? 'paper strip' : 'tape' }}</span
+    ><span class="dims">{{ mm(size.rim.takenOffForTape) }}</span>
+  </div>
+  <template v-if="round">
+    <div v-if="size.fit === 'applied'" class="row-line">
+      <span>From the paper fit check</span><span class="dims">{{ mm(size.rim.fromFitCheck) }}</span>
+    </div>
+    <template v-if="size.shape.form === 'cone'">
+      <div class="row-line">
+        <span>Added for the film</span
+        ><span class="dims">{{ mm(picture.template.cone.girthRim - size.rim.surface) }}</span>
+      </div>
+      <div class="row-line">
+        <span>Template at the rim</span><span class="dims">{{ mm(picture.template.cone.girthRim) }}</span>
+      </div>
+    </template>
+  </template>
+  <div v-for="[name, value] in facts" :key="name" class="row-line">
+    <span>{{ name }}</span><span class="dims">{{ value }}</span>
+  </div>
+  <div class="note-bar" :class="worst > 0.5 ? 'look' : 'fine'">
+    <p class="fw-bold">
+      {{
+        round
+          ? `Expect the seam within ±${mm(picture.errors.gapRim)} at the rim`
+          : `Expect each edge within ±${mm(worst)}`
+      }}
+    </p>
+    <p v-if="size.fit === 'applied'">As well as a gap can be read on the wrapped paper.</p>
+    <p v-else>
+      Most of it comes from {{ weakest }}.
+      <template v-if="worst > 0.5">Take that once more first.</template>
+    </p>
+  </div>
+  <div v-if="size.fit === 'stale'" class="note-bar look">
+    <p class="fw-bold">The paper fit check no longer counts</p>
+    <p>
+      A reading has changed since.
+      <RouterLink :to="{ name: 'project', params: { id: projectId, stop: 'flat' } }">Wrap a new one</RouterLink>
+    </p>
+  </div>
+  <div v-if="agree" class="note-bar fine">
+    <p class="fw-bold">{{ agree.title }}</p>
+    <p>{{ agree.why }}</p>
+  </div>
+</template>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import type { GoodPicture } from '../../workers/protocol.ts';
+import FlatHeat from './FlatHeat.vue';
+
+/** The bands or gores that a side is divided into, as they are printed. */
+const props = defineProps<{ picture: GoodPicture; heat: boolean }>();
+const svg = ref<SVGSVGElement | null>(null);
+const { width, height } = useElementSize(svg);
+const box = computed(() => {
+  const all = props.picture.panels.map((p) => p.bounds);
+  const [minX, maxX] = [Math.min(...all.map((b) => b.minX)), Math.max(...all.map((b) => b.maxX))];
+  const [minY, maxY] = [Math.min(...all.map((b) => b.minY)), Math.max(...all.map((b) => b.maxY))];
+  return { x: minX, y: -maxY, w: maxX - minX, h: maxY - minY };
+});
+const scale = computed(() =>
+  Math.max(0.05, Math.min((width.value - 60) / box.value.w, (height.value - 140) / box.value.h)),
+);
+const view = computed(() => {
+  const b = box.value;
+  const [w, h] = [Math.max(1, width.value) / scale.value, Math.max(1, height.value) / scale.value];
+  return `${b.x + b.w / 2 - w / 2} ${b.y + b.h / 2 - h / 2} ${w} ${h}`;
+});
+</script>
+
+<template>
+  <svg
+    ref="svg"
+    :viewBox="view"
+    role="img"
+    :aria-label="`The template in ${picture.panels.length} pieces: ${picture.panels.map((p) => p.name).join(', ')}`"
+  >
+    <defs>
+      <pattern
+        id="hatch-strain"
+        width="5"
+        height="5"
+        patternUnits="userSpaceOnUse"
+        :patternTransform="`scale(${1 / scale}) rotate(35)`"
+      >
+        <path d="M0 0V5" stroke="var(--hatch)" stroke-width="1" opacity="0.7" />
+      </pattern>
+    </defs>
+    <g v-for="panel in picture.panels" :key="panel.name">
+      <path :d="panel.data" class="sheet" />
+      <FlatHeat v-if="heat" :panel="panel" :give="picture.template.flattening.give" :scale="scale" />
+      <path :d="panel.data" class="edge" />
+      <path :d="panel.marks" class="edge" />
+      <text
+        v-for="w in panel.words"
+        :key="w.text"
+        :x="w.x"
+        :y="w.y"
+        :font-size="Math.min(13 / scale, (panel.bounds.maxX - panel.bounds.minX) / (w.text.length * 0.55))"
+        text-anchor="middle"
+      >
+        {{ w.text }}
+      </text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  flex: 1;
+  width: 100%;
+  min-height: 0;
+}
+path {
+  vector-effect: non-scaling-stroke;
+}
+.sheet {
+  fill: var(--sheet);
+}
+.edge {
+  fill: none;
+  stroke: var(--on-sheet);
+  stroke-width: 1.2;
+}
+text {
+  fill: var(--on-sheet);
+}
+</style>
