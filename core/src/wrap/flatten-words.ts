@@ -18,7 +18,7 @@ type ShownUnit = 'mm' | 'in';
 /** A strain as people read it: per cent with one place, never a bare sign. */
 export function strainText(strain: number): string {
   const percent = Math.abs(strain) * 100;
-  return `${percent < 0.05 ? '0' : percent < 10 ? percent.toFixed(1) : percent.toFixed(0)} %`;
+  return `${percent < 0.05 ? '0' : percent < 10 ? percent.toFixed(1) : percent.toFixed(0)}\u00A0%`;
 }
 
 /** What each way is called on a button. */
@@ -65,7 +65,7 @@ export function describeFlattening(blank: Blank, size: BlankSize, template: Temp
 }
 
 function ballWords(flattening: Flattening, size: BlankSize, mm: (v: number) => string): FlattenWords {
-  const instead = `A rectangle round the widest girth would have ${mm(size.rim.surface)} of film to lay on nothing at the poles.`;
+  const instead = `A rectangle round the widest girth has all of its ${mm(size.rim.surface)} too much at the poles.`;
   if (flattening.way === 'gores')
     return {
       title: `${flattening.parts} gores`,
@@ -74,7 +74,7 @@ function ballWords(flattening: Flattening, size: BlankSize, mm: (v: number) => s
     };
   return {
     title: 'A round patch',
-    why: `A ball unrolls nowhere. Near one spot it is nearly flat: ${mm(flattening.patchMm)} across, film gives by ${strainText(flattening.strain)} at the edge.`,
+    why: `A ball unrolls nowhere. Near one spot it is nearly flat: ${mm(flattening.patchMm)} across, film gives ${strainText(flattening.strain)} between its middle and its edge.`,
     instead,
   };
 }

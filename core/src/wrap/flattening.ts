@@ -28,6 +28,8 @@ export interface FlattenOption {
 export interface StrainMap {
   /** Counted down from the rim edge, or away from the middle of a patch. */
   readonly by: 'slant' | 'distance';
+  /** Even pull with which a patch is laid, so that its middle stretches and its edge is pushed together less; added everywhere. */
+  readonly pull: number;
   /** mm, and the strain there: stretch positive, squeeze negative. */
   readonly samples: readonly { readonly at: number; readonly strain: number }[];
 }
@@ -153,6 +155,7 @@ function flattenProfile(
     ? null
     : {
         by: 'slant',
+        pull: 0,
         samples: Array.from({ length: steps + 1 }, (_, i) => {
           const at = (side.sideLength * i) / steps;
           return { at, strain: band.strainAt(at) };
@@ -268,7 +271,7 @@ function flattenBall(blank: Blank, shape: Extract<BlankForm, { form: 'ball' }>, 
   return {
     ...chosen,
     give,
-    map: { by: 'distance', samples },
+    map: { by: 'distance', pull: patch.load * give.stretch, samples },
     worst: { at: across / 2, strain: -needed },
     options,
     cutDown: null,

@@ -55,7 +55,7 @@ export function makePanels(size: BlankSize, filmThickness: number, template: Tem
   const surface = coneDevelopment(template.cone);
   const heat = (map?.samples ?? []).slice(1).map((sample, i) => {
     const before = map!.samples[i]!;
-    const strain = (sample.strain + before.strain) / 2;
+    const strain = (sample.strain + before.strain) / 2 + map!.pull;
     return {
       strain,
       outline:

@@ -3,7 +3,7 @@ import { formatLength, type BlankSize, type Template } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The template's sizes, those that a person checks it by. */
-const props = defineProps<{ template: Template; size: BlankSize; unit: 'mm' | 'in'; pieces: number }>();
+const props = defineProps<{ template: Template; size: BlankSize; unit: 'mm' | 'in'; pieces: number; widest: number }>();
 const mm = (v: number): string => formatLength(v, props.unit);
 const lines = computed((): [string, string][] => {
   const { template, size } = props;
@@ -23,7 +23,7 @@ const lines = computed((): [string, string][] => {
       ['Wide', mm(shape.width)],
       ['High', mm(shape.height)],
     ];
-  if (shape.form === 'ball') return [['Across the patch', mm(template.flattening.patchMm)]];
+  if (shape.form === 'ball' && props.pieces === 1) return [['Across the patch', mm(template.flattening.patchMm)]];
   const { sector } = template;
   const arcs: [string, string][] =
     sector.apexRadiusRim === null || Math.abs(size.taper) < 1e-9
@@ -33,12 +33,20 @@ const lines = computed((): [string, string][] => {
           ['Base arc’s radius', mm(sector.apexRadiusBase!)],
           ['Opens by', `${((sector.angle * 180) / Math.PI).toFixed(2)}°`],
         ];
+  if (props.pieces > 1)
+    return [
+      ['Pieces', String(props.pieces)],
+      ...(template.flattening.way === 'gores'
+        ? ([['Each, where widest', mm(props.widest)]] as [string, string][])
+        : []),
+      ['Down the side', mm(size.side)],
+    ];
   return [
     ['Rim edge', mm(template.rimLength)],
     ['Base edge', mm(template.baseLength)],
     ...(template.lap > 0 ? ([['Of both, for the lap', mm(template.lap)]] as [string, string][]) : []),
     ['Down the side', mm(size.side)],
-    ...(props.pieces > 1 ? [] : arcs),
+    ...arcs,
   ];
 });
 </script>

@@ -55,7 +55,13 @@ function choose(change: Partial<FlatteningChoice>, label: string): void {
   <div v-if="p && words">
     <h2>{{ words.title }}</h2>
     <p class="quiet">{{ words.why }}</p>
-    <FlatFacts :template="p.template" :size="p.size" :unit="settings.unit" :pieces="p.panels.length" />
+    <FlatFacts
+      :template="p.template"
+      :size="p.size"
+      :unit="settings.unit"
+      :pieces="p.panels.length"
+      :widest="p.panels[0]!.bounds.maxX - p.panels[0]!.bounds.minX"
+    />
     <div v-if="words.instead" class="note-bar" :class="closeEnough ? 'fine' : 'look'">
       <p>{{ words.instead }}</p>
       <p v-if="closeEnough">That is under what hands can hold: a plain rectangle does here as well.</p>

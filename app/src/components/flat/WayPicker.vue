@@ -141,8 +141,8 @@ function setUp(event: Event): void {
 }
 .ways button {
   display: grid;
-  grid-template-columns: 1fr auto 8.6rem;
-  gap: 0.7rem;
+  grid-template-columns: 1fr auto;
+  gap: 0 0.7rem;
   align-items: baseline;
   padding: 0.4rem 0.6rem;
   border: 1px solid var(--hairline);
@@ -160,7 +160,7 @@ function setUp(event: Event): void {
 }
 .says {
   font-size: 0.88rem;
-  text-align: right;
+  grid-column: 1 / -1;
 }
 .says.fine {
   color: var(--moss);

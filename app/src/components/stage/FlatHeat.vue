@@ -24,5 +24,7 @@ defineProps<{ panel: PanelPicture; give: FilmGive; scale: number }>();
 <style scoped>
 .heat {
   pointer-events: none;
+  /* Neighbouring strips meet without a line between them. */
+  shape-rendering: crispedges;
 }
 </style>

@@ -85,7 +85,13 @@ const dimensions = computed(() => {
       text: `${formatLength(template.baseLength, props.unit)} along the base edge`,
       rotate: 0,
     },
-    { ...at(0, -36 * px), text: `${formatLength(template.rimLength, props.unit)} along the rim edge`, rotate: 0 },
+    // Above the ruler, also where its ends rise over its middle.
+    {
+      x: 0,
+      y: -(template.bounds.maxY + 36 * px),
+      text: `${formatLength(template.rimLength, props.unit)} along the rim edge`,
+      rotate: 0,
+    },
     {
       // Beside the right edge, reading down along it.
       x: (top.x + foot.x) / 2 + 12 * px * Math.sin(along),

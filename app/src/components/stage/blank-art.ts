@@ -100,9 +100,9 @@ function paintStrain(
   // From the outside in, so that each ring shows from the last one inwards.
   for (let i = map.samples.length - 1; i > 0; i--) {
     const [a, b] = [map.samples[i - 1]!, map.samples[i]!];
-    const paint = strainColour((a.strain + b.strain) / 2, give);
+    const paint = strainColour((a.strain + b.strain) / 2 + map.pull, give);
     const path = new Path2D();
-    if (map.by === 'slant') path.rect(0, y(a.at), WIDTH, y(b.at) - y(a.at) + 0.5);
+    if (map.by === 'slant') path.rect(0, Math.round(y(a.at)), WIDTH, Math.round(y(b.at)) - Math.round(y(a.at)));
     else
       for (const at of [b.at, a.at]) {
         const half = (at * 2 * Math.PI) / picture.template.cone.girthRim;

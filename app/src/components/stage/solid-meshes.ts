@@ -33,9 +33,11 @@ export function pointOn(shape: BlankShape, { azimuth, slant }: Spot, out = 0): V
   }
   const x = (azimuth * shape.width) / (2 * Math.PI);
   if (shape.form !== 'ball') return new Vector3(x, -slant, out);
-  const { radius, halfLength, bend, latitude } = shape.ball;
-  const patch = ballPatch(2 * Math.PI * bend, { azimuth: 0, latitude });
-  const spot = patch.inverse(x, shape.side / 2 - slant) ?? { azimuth: Math.PI, latitude: -latitude };
+  const { radius, halfLength, latitude } = shape.ball;
+  const spot = unitPatch(shape).inverse(x / radius, (shape.side / 2 - slant) / downBall(shape)) ?? {
+    azimuth: Math.PI,
+    latitude: -latitude,
+  };
   const round = (radius + out) * Math.cos(spot.latitude);
   return new Vector3(
     round * Math.sin(spot.azimuth),
@@ -67,12 +69,21 @@ export function spotOn(shape: BlankShape, at: Vector3): Spot | null {
 function rawSpot(shape: BlankShape, at: Vector3): Spot {
   if (shape.form === 'round') return { azimuth: Math.atan2(at.x, at.z), slant: slantAtHeight(shape.rows, at.y) };
   if (shape.form !== 'ball') return { azimuth: (at.x * 2 * Math.PI) / shape.width, slant: -at.y };
-  const { halfLength, bend, latitude } = shape.ball;
-  const patch = ballPatch(2 * Math.PI * bend, { azimuth: 0, latitude });
+  const { radius, halfLength } = shape.ball;
   const up = Math.asin(Math.max(-1, Math.min(1, at.y / halfLength)));
-  const flat = patch.forward(Math.atan2(at.x, at.z), up);
-  return { azimuth: (flat.x * 2 * Math.PI) / shape.width, slant: shape.side / 2 - flat.y };
+  const flat = unitPatch(shape).forward(Math.atan2(at.x, at.z), up);
+  return {
+    azimuth: (flat.x * radius * 2 * Math.PI) / shape.width,
+    slant: shape.side / 2 - flat.y * downBall(shape),
+  };
 }
+
+/** A patch of the ball of radius 1 that a spheroid is a stretched picture of; true to size about the patch's middle. */
+const unitPatch = ({ ball }: BlankShape): ReturnType<typeof ballPatch> =>
+  ballPatch(2 * Math.PI, { azimuth: 0, latitude: ball.latitude });
+/** mm down a spheroid for a radian of its latitude, where the patch lies. */
+const downBall = ({ ball: { radius, halfLength, latitude } }: BlankShape): number =>
+  Math.hypot(radius * Math.sin(latitude), halfLength * Math.cos(latitude));
 
 /** The round side as a grid; u runs round from −π to π, v down from the top. */
 export function sideGeometry(
@@ -104,11 +115,11 @@ export function faceGeometry(shape: BlankShape, out: number): BufferGeometry {
     24,
     ROUND,
     (down, round) => {
-      const [r, angle] = [radius * Math.max(1e-4, down), -2 * Math.PI * round];
+      const [r, angle] = [radius * Math.max(1e-4, down), 2 * Math.PI * round];
       return lay(r * Math.cos(angle), r * Math.sin(angle));
     },
     (down, round) => {
-      const [r, angle] = [0.5 * down, -2 * Math.PI * round];
+      const [r, angle] = [0.5 * down, 2 * Math.PI * round];
       return [0.5 + r * Math.cos(angle), 0.5 + r * Math.sin(angle)];
     },
   );

@@ -16,11 +16,10 @@ export interface BlankShape {
   /** Side above and below the template, along it. */
   readonly above: number;
   readonly below: number;
-  /** Ball: radius at the widest girth, half the length, radius of bend and latitude where the patch lies. */
+  /** Ball: radius at the widest girth, half the length, and latitude where the patch lies. */
   readonly ball: {
     readonly radius: number;
     readonly halfLength: number;
-    readonly bend: number;
     readonly latitude: number;
   };
   /** Lid: diameter of its hole and how far above the middle it lies. */
@@ -33,7 +32,7 @@ export interface BlankShape {
 
 /** Side below the band that a foot takes, mm. */
 const BELOW = 4;
-const NO_BALL = { radius: 1, halfLength: 1, bend: 1, latitude: 0 };
+const NO_BALL = { radius: 1, halfLength: 1, latitude: 0 };
 
 /**
  * The solid of a blank; a typical one of its kind stands in until the readings are there.
@@ -115,7 +114,8 @@ function profileShape(blank: Blank, picture: GoodPicture | null): RoundShape {
   for (let i = -1; i <= steps + 1; i++) {
     const at = i < 0 ? -rim : i > steps ? whole.sideLength + BELOW : (whole.sideLength * i) / steps;
     const inside = Math.min(whole.sideLength, Math.max(0, at));
-    const lean = whole.slopeAt(inside);
+    // As it was heading, but no spike: past the stations nobody read anything.
+    const lean = at === inside ? whole.slopeAt(inside) : Math.max(-0.06, Math.min(0.06, whole.slopeAt(inside)));
     const before = rows.at(-1);
     if (before) height -= (at - from - before[0]) * Math.sqrt(Math.max(0.01, 1 - ((lean + before[3]) / 2) ** 2));
     rows.push([at - from, Math.max(2, whole.radiusAt(inside) + lean * (at - inside)), height, lean]);
@@ -138,7 +138,6 @@ function ballShape(
 ): Pick<BlankShape, 'form' | 'rows' | 'side' | 'width' | 'ball' | 'topper'> {
   const steps = 48;
   const latitude = patchLatitude(blank.flattening);
-  const spread = (radius * Math.sin(latitude)) ** 2 + (halfLength * Math.cos(latitude)) ** 2;
   let slant = 0;
   const rows = Array.from({ length: steps + 1 }, (_, i): SolidRow => {
     const b = Math.PI / 2 - (Math.PI * i) / steps;
@@ -151,7 +150,7 @@ function ballShape(
     rows,
     side: across,
     width: across,
-    ball: { radius, halfLength, bend: spread / halfLength, latitude },
+    ball: { radius, halfLength, latitude },
     topper: blank.kind === 'ball' ? 'cap' : 'neck',
   };
 }
