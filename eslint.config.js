@@ -13,6 +13,7 @@ const MAY_IMPORT = {
   polygon: ['numeric', 'plane'],
   surface: ['numeric', 'plane'],
   blank: ['numeric', 'surface'],
+  photo: ['plane'],
   artwork: ['plane', 'polygon'],
   wrap: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork'],
   sheet: ['plane', 'polygon'],

@@ -55,7 +55,11 @@ function run(name, command, args, env = {}) {
   process.stdout.write(`\n── ${name}\n`);
   const began = Date.now();
   // `timeout` ends the whole group of processes: one that never ends is a failure that is named, not a run that hangs.
-  const done = spawnSync('timeout', ['--kill-after=10', `${LONGEST_S}`, command, ...args], { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  const done = spawnSync('timeout', ['--kill-after=10', `${LONGEST_S}`, command, ...args], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   process.stdout.write(
     `── ${name}: ${done.status === 0 ? 'fine' : done.status === 124 ? 'DID NOT END, stopped' : 'FAILED'} (${((Date.now() - began) / 1000).toFixed(1)} s)\n`,
   );

@@ -4,6 +4,7 @@ import {
   deriveFitPaper,
   describeBlankProblem,
   examineProject,
+  findSilhouette,
   writeTemplateSvg,
   type JobFile,
 } from '@mivet/core';
@@ -69,6 +70,7 @@ loadFonts().catch(() => undefined);
 const HANDLERS: { [K in keyof CoreJobs]: (input: CoreJobs[K]['input']) => Promise<CoreJobs[K]['output']> } = {
   examine: async ({ project, unit }) => pictureOf(project, await loadFonts(), unit),
   files,
+  silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),
 };
 
 self.onmessage = async ({ data }: MessageEvent<CoreRequest>): Promise<void> => {

@@ -1,3 +1,4 @@
+import type { PhotoAxis, Picture, SilhouetteResult } from '@mivet/core';
 import type {
   Board,
   Box,
@@ -94,6 +95,10 @@ export interface CoreJobs {
   readonly examine: {
     readonly input: { readonly project: Project; readonly unit: 'mm' | 'in' };
     readonly output: ProjectPicture;
+  };
+  readonly silhouette: {
+    readonly input: { readonly picture: Picture; readonly axis: PhotoAxis | null };
+    readonly output: SilhouetteResult;
   };
   readonly files: {
     readonly input: {

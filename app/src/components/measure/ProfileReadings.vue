@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Blank, Reading } from '@mivet/core';
-import { computed } from 'vue';
+import { summariseReading, type Blank, type Reading } from '@mivet/core';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Asked } from '../../stores/view.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import ProfileCurve from './ProfileCurve.vue';
@@ -8,6 +8,8 @@ import ReadingField from './ReadingField.vue';
 import StationTable from './StationTable.vue';
 
 /** A curved side: girths at some heights, typed in a table or dragged on the drawn curve, and goes at one of them. */
+const PhotoReader = defineAsyncComponent(() => import('./PhotoReader.vue'));
+
 const props = defineProps<{
   blank: Blank;
   unit: 'mm' | 'in';
@@ -24,6 +26,16 @@ const WAYS = [
 ];
 const setStations = (stations: Blank['stations'], kind: string): void =>
   emit('change', { stations }, 'Change the heights', kind);
+const photo = ref(false);
+/** Heights of a photograph are upright; they take the place of those that were read. */
+function takePhoto(stations: Blank['stations']): void {
+  emit('change', { stations, stationsAlong: 'upright' }, 'Take girths from a photograph', '');
+  photo.value = false;
+}
+const widest = computed(() => {
+  const girths = props.blank.stations.flatMap(({ girth }) => summariseReading(girth)?.mean ?? []);
+  return girths.length > 0 ? Math.max(...girths) : null;
+});
 const chosen = computed(() => {
   const asked = props.asked;
   if (typeof asked !== 'object' || asked === null) return null;
@@ -46,6 +58,10 @@ function setReading(reading: Reading | undefined): void {
       The first line is where the band begins. Read the girth there and at two heights or more below, closer together
       where it curves most.
     </p>
+    <button v-if="!photo" type="button" class="btn btn-sm btn-outline-primary mb-2" @click="photo = true">
+      From a photograph
+    </button>
+    <PhotoReader v-if="photo" :unit="unit" :widest-mm="widest" @take="takePhoto" @done="photo = false" />
     <ChoiceButtons
       :value="blank.stationsAlong"
       :options="WAYS"

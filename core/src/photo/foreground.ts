@@ -1,0 +1,197 @@
+/** A picture as rows of red, green, blue and alpha bytes. */
+export interface Picture {
+  readonly width: number;
+  readonly height: number;
+  /** 4 · width · height bytes. */
+  readonly rgba: Uint8ClampedArray | Uint8Array;
+}
+
+/** How much each pixel differs from the background, and which pixels belong to the thing in front of it. */
+export interface Foreground {
+  /** Colour distance from the background there, 0 … 442. */
+  readonly distance: Float32Array;
+  /** Distance that parts thing from background. */
+  readonly threshold: number;
+  /** 1 where the thing is, holes filled. */
+  readonly mask: Uint8Array;
+  /** Share of the picture that the thing takes. */
+  readonly share: number;
+}
+
+/** px. Width of the border that is taken for background. */
+const BORDER = 6;
+
+/**
+ * Parts the thing in the middle of a picture from a background that is even, or changes evenly from side to side.
+ *
+ * @param picture the thing must not touch the border on the left or right
+ * @returns null when nothing stands out
+ * @source the background is a plane of colour, fitted to the border by least squares; the distances from it are parted by
+ *   N. Otsu, "A threshold selection method from gray-level histograms", 1979. Background is what can be reached from the
+ *   border below the threshold, so that a highlight on the thing is no hole; of what is left, the largest part counts
+ */
+export function findForeground(picture: Picture): Foreground | null {
+  const distance = distanceFromBackground(picture);
+  const { width, height } = picture;
+  const threshold = thresholdOf(distance, width, height);
+  const mask = largestPart(notFlooded(distance, threshold, width, height), width, height);
+  let count = 0;
+  for (const value of mask) count += value;
+  const share = count / mask.length;
+  return threshold > 4 && share > 0.004 && share < 0.95 ? { distance, threshold, mask, share } : null;
+}
+
+function distanceFromBackground({ width, height, rgba }: Picture): Float32Array {
+  const planes = [0, 1, 2].map((channel) => fitPlane(width, height, (i) => rgba[4 * i + channel]!));
+  const out = new Float32Array(width * height);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const i = y * width + x;
+      let sum = 0;
+      for (let c = 0; c < 3; c++) {
+        const [a, b, d] = planes[c]!;
+        sum += (rgba[4 * i + c]! - (a + b * x + d * y)) ** 2;
+      }
+      out[i] = Math.sqrt(sum);
+    }
+  return out;
+}
+
+/** Least squares for a + b·x + d·y over the border; the foot of the picture, where a shadow may lie, is left out. */
+function fitPlane(width: number, height: number, value: (i: number) => number): [number, number, number] {
+  const s = new Float64Array(9);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      if (x >= BORDER && x < width - BORDER && y >= BORDER) {
+        // On to the right-hand border of this row.
+        x = width - BORDER - 1;
+        continue;
+      }
+      const v = value(y * width + x);
+      const terms = [1, x, y, x * x, x * y, y * y, v, v * x, v * y];
+      for (let k = 0; k < 9; k++) s[k]! += terms[k]!;
+    }
+  const [n, sx, sy, sxx, sxy, syy, v, vx, vy] = [...s] as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  const m = [sxx - (sx * sx) / n, sxy - (sx * sy) / n, syy - (sy * sy) / n] as const;
+  const [p, q] = [vx - (v * sx) / n, vy - (v * sy) / n];
+  const det = m[0] * m[2] - m[1] * m[1];
+  const [b, d] = det > 0 ? [(p * m[2] - q * m[1]) / det, (q * m[0] - p * m[1]) / det] : [0, 0];
+  return [(v - b * sx - d * sy) / n, b, d];
+}
+
+/** Share of Otsu's level from which on a pixel may be the thing: its bright parts lie nearer to the ground than its dark ones. */
+const OTSU_SHARE = 0.35;
+
+/** A level above the unevenness of the border and well under the thing's darkest parts. */
+function thresholdOf(distance: Float32Array, width: number, height: number): number {
+  const split = otsu(distance);
+  const border: number[] = [];
+  for (let y = 0; y < height - BORDER; y++)
+    for (let x = 0; x < width; x++)
+      if (x < BORDER || x >= width - BORDER || y < BORDER) border.push(distance[y * width + x]!);
+  border.sort((a, b) => a - b);
+  const uneven = border[Math.floor(border.length * 0.995)] ?? 0;
+  return Math.min(split, Math.max(OTSU_SHARE * split, 1.3 * uneven + 6));
+}
+
+/** The level that parts a histogram in two so that both are as even in themselves as can be. */
+function otsu(values: Float32Array): number {
+  const bins = 256;
+  let most = 0;
+  for (const value of values) most = Math.max(most, value);
+  if (most === 0) return 0;
+  const counts = new Float64Array(bins);
+  for (const value of values) counts[Math.min(bins - 1, Math.floor((value / most) * bins))]! += 1;
+  let total = 0;
+  for (let i = 0; i < bins; i++) total += i * counts[i]!;
+  let below = 0;
+  let sumBelow = 0;
+  let best = 0;
+  let at = 0;
+  for (let i = 0; i < bins; i++) {
+    below += counts[i]!;
+    const above = values.length - below;
+    if (below === 0 || above === 0) continue;
+    sumBelow += i * counts[i]!;
+    const gap = sumBelow / below - (total - sumBelow) / above;
+    const between = below * above * gap * gap;
+    if (between > best) {
+      best = between;
+      at = i;
+    }
+  }
+  return ((at + 1) / bins) * most;
+}
+
+/** 1 where the background cannot be reached from the border. */
+function notFlooded(distance: Float32Array, threshold: number, width: number, height: number): Uint8Array {
+  const inside = new Uint8Array(width * height).fill(1);
+  const stack = new Int32Array(width * height);
+  let top = 0;
+  const visit = (i: number): void => {
+    if (inside[i] === 1 && distance[i]! < threshold) {
+      inside[i] = 0;
+      stack[top++] = i;
+    }
+  };
+  for (let x = 0; x < width; x++) {
+    visit(x);
+    visit((height - 1) * width + x);
+  }
+  for (let y = 0; y < height; y++) {
+    visit(y * width);
+    visit(y * width + width - 1);
+  }
+  while (top > 0) {
+    const i = stack[--top]!;
+    const x = i % width;
+    if (x > 0) visit(i - 1);
+    if (x < width - 1) visit(i + 1);
+    if (i >= width) visit(i - width);
+    if (i < width * (height - 1)) visit(i + width);
+  }
+  return inside;
+}
+
+/** The largest connected part of a mask. */
+function largestPart(mask: Uint8Array, width: number, height: number): Uint8Array {
+  const label = new Int32Array(mask.length);
+  const stack = new Int32Array(mask.length);
+  let best = 0;
+  let bestSize = 0;
+  let labels = 0;
+  for (let start = 0; start < mask.length; start++) {
+    if (mask[start] === 0 || label[start] !== 0) continue;
+    labels += 1;
+    let top = 0;
+    let size = 0;
+    const visit = (i: number): void => {
+      if (mask[i] === 1 && label[i] === 0) {
+        label[i] = labels;
+        stack[top++] = i;
+        size += 1;
+      }
+    };
+    visit(start);
+    while (top > 0) {
+      const i = stack[--top]!;
+      const x = i % width;
+      if (x > 0) visit(i - 1);
+      if (x < width - 1) visit(i + 1);
+      if (i >= width) visit(i - width);
+      if (i < width * (height - 1)) visit(i + width);
+    }
+    if (size > bestSize) [best, bestSize] = [labels, size];
+  }
+  return Uint8Array.from(label, (l) => (l === best && best > 0 ? 1 : 0));
+}

@@ -1,0 +1,118 @@
+import type { Picture } from '../src/photo/foreground.ts';
+
+/** A round thing to be photographed: radius by height down from its top, mm. */
+export interface Thing {
+  readonly height: number;
+  radiusAt(down: number): number;
+}
+
+/** How it is photographed. */
+export interface Shot {
+  readonly width: number;
+  readonly height: number;
+  readonly pxPerMm: number;
+  /** rad by which the thing leans. */
+  readonly tilt: number;
+  /** px, 1 σ. */
+  readonly blur: number;
+  /** Grey levels, 1 σ. */
+  readonly noise: number;
+  /** mm from the camera to the axis; null for a camera infinitely far away. */
+  readonly cameraMm: number | null;
+  readonly seed: number;
+  /** Colour at a share across the thing, −1 … 1, and a height in px; left out, a grey that varies a good deal. */
+  readonly colour?: (across: number, y: number) => readonly [number, number, number];
+}
+
+/**
+ * A rendered photograph of a round thing on an unevenly lit ground. Its silhouette is the union of the pictures of its
+ * circles: no formula for the outline is shared with what reads it.
+ */
+export function photograph(thing: Thing, shot: Shot): Picture {
+  const { width, height, pxPerMm, cameraMm } = shot;
+  // Widest extent in each row of a finer raster, from the pictures of many circles.
+  const FINE = 4;
+  const halves = new Float64Array(height * FINE);
+  const mark = (x: number, y: number): void => {
+    const row = Math.round((y * pxPerMm + height / 2) * FINE);
+    if (row >= 0 && row < halves.length) halves[row] = Math.max(halves[row]!, Math.abs(x) * pxPerMm);
+  };
+  const circles = 1600;
+  for (let i = 0; i <= circles; i++) {
+    const down = (thing.height * i) / circles;
+    const y = down - thing.height / 2;
+    const r = thing.radiusAt(down);
+    for (let k = 0; k <= 90; k++) {
+      const angle = (Math.PI * k) / 90;
+      const [x, z] = [r * Math.sin(angle), r * Math.cos(angle)];
+      const nearer = cameraMm === null ? 1 : cameraMm / (cameraMm - z);
+      mark(x * nearer, y * nearer);
+    }
+  }
+  for (let i = 1; i < halves.length; i++)
+    if (halves[i] === 0 && halves[i - 1]! > 0 && halves.slice(i, i + 3).some((h) => h > 0)) halves[i] = halves[i - 1]!;
+
+  const light = [0, 1, 2].map(() => new Float64Array(width * height));
+  const grey = (across: number, y: number): readonly [number, number, number] => {
+    const shade = 92 + 46 * Math.sin(3 * across) + 14 * Math.sin(y / 17);
+    return [shade, shade * 0.98, shade * 0.94];
+  };
+  const [cos, sin] = [Math.cos(shot.tilt), Math.sin(shot.tilt)];
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      let covered = 0;
+      for (let sy = 0; sy < 3; sy++)
+        for (let sx = 0; sx < 3; sx++) {
+          const [px, py] = [x + (sx - 1) / 3 - (width - 1) / 2, y + (sy - 1) / 3 - (height - 1) / 2];
+          const [u, v] = [px * cos - py * sin, px * sin + py * cos];
+          const half = halves[Math.round((v + height / 2) * FINE)] ?? 0;
+          if (half > 0 && Math.abs(u) <= half) covered += 1 / 9;
+        }
+      const ground = 205 + (18 * x) / width - (14 * y) / height;
+      const half = Math.max(1, halves[Math.round(y * FINE)] ?? 1);
+      const colour = (shot.colour ?? grey)(Math.max(-1, Math.min(1, (x - width / 2) / half)), y);
+      light.forEach((channel, c) => {
+        channel[y * width + x] = ground * [1, 0.98, 0.94][c]! * (1 - covered) + colour[c]! * covered;
+      });
+    }
+  const rgba = new Uint8ClampedArray(4 * width * height).fill(255);
+  const random = gaussian(shot.seed);
+  light.forEach((channel, c) => {
+    const soft = blurred(channel, width, height, shot.blur);
+    for (let i = 0; i < soft.length; i++) rgba[4 * i + c] = soft[i]! + shot.noise * random();
+  });
+  return { width, height, rgba };
+}
+
+function blurred(values: Float64Array, width: number, height: number, sigma: number): Float64Array {
+  const reach = Math.ceil(3 * sigma);
+  const kernel = Array.from({ length: 2 * reach + 1 }, (_, i) => Math.exp(-((i - reach) ** 2) / (2 * sigma * sigma)));
+  const total = kernel.reduce((a, b) => a + b, 0);
+  const pass = (from: Float64Array, stepX: number, stepY: number): Float64Array => {
+    const out = new Float64Array(from.length);
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++) {
+        let sum = 0;
+        for (let k = -reach; k <= reach; k++) {
+          const cx = Math.max(0, Math.min(width - 1, x + k * stepX));
+          const cy = Math.max(0, Math.min(height - 1, y + k * stepY));
+          sum += from[cy * width + cx]! * kernel[k + reach]!;
+        }
+        out[y * width + x] = sum / total;
+      }
+    return out;
+  };
+  return sigma > 0 ? pass(pass(values, 1, 0), 0, 1) : values;
+}
+
+/** Seeded normal numbers (mulberry32 and Box–Muller). */
+function gaussian(seed: number): () => number {
+  let a = seed >>> 0;
+  const uniform = (): number => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+  return () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
+}
