@@ -15,13 +15,13 @@ test('a shelf is searched, priced, written as a table, and a table comes in with
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Steel tumbler, other colour');
   await setField(page, 'Name', 'Steel tumbler, claret');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByRole('article')).toHaveCount(5);
+  await expect(page.getByRole('article')).toHaveCount(13);
   await page.getByRole('searchbox', { name: 'Find a blank' }).fill('claret');
   await expect(page.getByRole('article')).toHaveCount(1);
 
   const table = readFileSync(await (await download(page, 'Save as a table')).path(), 'utf8');
   const lines = table.trim().split('\n');
-  expect(lines).toHaveLength(6);
+  expect(lines).toHaveLength(14);
   const tumbler = lines.find((line) => line.startsWith('Steel tumbler,'))!;
   // Three goes at the rim: 10 7/8 in, 276 mm and 27.6 cm.
   expect(tumbler).toContain('276.225 mm | 276 mm | 276 mm');
@@ -36,7 +36,7 @@ test('a shelf is searched, priced, written as a table, and a table comes in with
   await expect(page.getByRole('article')).toContainText('259.1 mm round');
 
   await page.reload();
-  await expect(page.getByRole('article')).toHaveCount(6);
+  await expect(page.getByRole('article')).toHaveCount(14);
   await page.getByRole('button', { name: /^New project on Steel tumbler, claret/ }).click();
   await expect(page.getByRole('heading', { name: 'What goes on it' })).toBeVisible();
 });
