@@ -15,12 +15,16 @@ const VIEWS = [
   '/',
   '/shelf',
   '/my-way',
+  '/project/demo-cup/measure',
+  '/project/demo-cup/flat',
+  '/project/demo-lane/measure',
+  '/project/demo-lane/flat',
   ...['measure', 'flat', 'artwork', 'proof', 'cut', 'bench', 'log'].map((s) => `/project/demo-tumbler/${s}`),
 ];
 
 for (const theme of ['light', 'dim'])
   test(`every view is accessible, in the ${theme} theme`, async ({ page }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(240_000);
     await openProjects(page);
     await page.evaluate((t) => localStorage.setItem('mivet-theme', t), theme);
     for (const view of VIEWS) {

@@ -4,6 +4,8 @@ import process from 'node:process';
 import { benchFuse } from '../core/src/polygon/boolean.bench.ts';
 import { benchProof } from '../core/src/proof/proof.bench.ts';
 import { benchCone } from '../core/src/surface/cone.bench.ts';
+import { benchPhoto } from '../core/src/photo/photo.bench.ts';
+import { benchProfile } from '../core/src/surface/profile.bench.ts';
 import { benchPieces } from '../core/src/wrap/pieces.bench.ts';
 import type { Row } from '../core/test/measure.ts';
 import { benchApp } from './bench-app.ts';
@@ -15,6 +17,6 @@ process.stdout.write(
   `Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}\n\n`,
 );
 row('work', 'target', 'measured here');
-for (const bench of [benchCone, benchPieces, benchFuse, benchProof]) bench(row);
+for (const bench of [benchCone, benchProfile, benchPieces, benchFuse, benchProof, benchPhoto]) bench(row);
 await benchApp(row);
 for (const work of ['trace 12 megapixels', 'nest 60 mixed pieces', '10,000 log rows']) row(work, '', 'not built yet');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KINDS, newBlank, newStation, type BlankKind, type Project } from '@mivet/core';
+import { KINDS, newBlank, newStation, type BlankKind, type Project, type ShelfBlank } from '@mivet/core';
 import { computed, onMounted, ref } from 'vue';
 import { KIND_WORDS } from '../components/measure/kind-words.ts';
 import ProjectCard from '../components/projects/ProjectCard.vue';
@@ -21,8 +21,17 @@ const shown = computed(() => {
 });
 const endOfList = ref<HTMLElement | null>(null);
 const { part, left, grow } = useGrowingList(() => shown.value, endOfList);
-/** The ones touched last; the rest are a step away. */
-const onShelf = computed(() => [...library.shelf].sort((a, b) => b.changedAt.localeCompare(a.changedAt)).slice(0, 9));
+/** The ones touched last, or those that are looked for; the rest are a step away. */
+const wanted = ref('');
+const onShelf = computed(() => {
+  const words = wanted.value.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const text = ({ blank }: ShelfBlank): string =>
+    `${blank.name} ${blank.surface} ${KIND_WORDS[blank.kind].label} ${KIND_WORDS[blank.kind].like}`.toLowerCase();
+  return library.shelf
+    .filter((entry) => words.every((word) => text(entry).includes(word)))
+    .sort((a, b) => b.changedAt.localeCompare(a.changedAt))
+    .slice(0, 12);
+});
 const fresh = (kind: BlankKind): Promise<void> =>
   start(
     {
@@ -90,7 +99,18 @@ async function duplicate(project: Project): Promise<void> {
     >
       <h2>What do you have in your hand?</h2>
       <template v-if="library.shelf.length > 0">
-        <p class="quiet">From your shelf</p>
+        <div class="d-flex flex-wrap align-items-center justify-content-between gap-2 mb-2">
+          <p class="quiet mb-0">From your shelf</p>
+          <input
+            v-if="library.shelf.length > 9"
+            v-model="wanted"
+            type="search"
+            class="form-control form-control-sm search"
+            placeholder="Find on your shelf"
+            aria-label="Find on your shelf"
+          />
+        </div>
+        <p v-if="onShelf.length === 0" class="quiet">Nothing on your shelf is called that.</p>
         <div class="grid shelf">
           <ShelfCard
             v-for="entry in onShelf"
