@@ -17,7 +17,7 @@ export type {
   Station,
   SurfaceKind,
 } from './blank/blank.ts';
-export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME, zonesOfBlank } from './blank/blank.ts';
+export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME } from './blank/blank.ts';
 export type { BalloonThen } from './blank/balloon.ts';
 export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './blank/balloon.ts';
 export type { BlankForm, BlankProblem, BlankSize, BlankSizeResult } from './blank/size.ts';
@@ -26,6 +26,7 @@ export type { ErrorReport } from './blank/error-report.ts';
 export { reportErrors } from './blank/error-report.ts';
 export type { BandSizes, FitCheck, FitResult, FitSeen } from './blank/fit-check.ts';
 export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './blank/fit-check.ts';
+export { rimLineOf, zonesOfBlank } from './blank/zones.ts';
 export type { LengthUnit, ParsedLength } from './blank/length.ts';
 export { formatLength, parseLength } from './blank/length.ts';
 export type { ReadingDoubt } from './blank/plausibility.ts';

@@ -24,7 +24,7 @@ export function useZones(): ComputedRef<DrawnZones> {
   const view = useView();
   return computed(() => {
     const blank = project.doc!.blank;
-    const zones = view.showZones ? zonesOfBlank(blank) : { rim: 0, base: 0, handle: 0 };
+    const zones = view.showZones ? zonesOfBlank(blank, picture.good?.size ?? null) : { rim: 0, base: 0, handle: 0 };
     const selected = picture.good?.items.find((i) => i.itemId === view.selectedId);
     const centre = selected?.azimuth ?? 0;
     const half = glanceHalfAngle(picture.good?.meanRadius ?? 40);

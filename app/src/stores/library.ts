@@ -54,12 +54,24 @@ export const useLibrary = defineStore('library', () => {
     const known = shelf.value.find((b) => b.blank.id === blank.id);
     const entry = known ? { ...known, blank, changedAt: now } : newShelfBlank(blank, now);
     const family = known ? familyOf(known) : blank.id;
-    const { kind, readings, fitCheck, bandBelowRimMm, handleWidthMm } = blank;
+    const { kind, readings, stations, stationsAlong, flattening, balloon, fitCheck, bandBelowRimMm, handleWidthMm } =
+      blank;
+    const shape = {
+      kind,
+      readings,
+      stations,
+      stationsAlong,
+      flattening,
+      balloon,
+      fitCheck,
+      bandBelowRimMm,
+      handleWidthMm,
+    };
     const others = shelf.value
       .filter((b) => b.blank.id !== blank.id && familyOf(b) === family)
       .map((b) => ({
         ...b,
-        blank: { ...b.blank, kind, readings, fitCheck, bandBelowRimMm, handleWidthMm },
+        blank: { ...b.blank, ...shape },
         changedAt: now,
       }));
     await keepShelf([entry, ...others]);

@@ -1,5 +1,6 @@
 import type { Blank, SurfaceKind } from '../blank/blank.ts';
 import { formatLength } from '../blank/length.ts';
+import { rimLineOf } from '../blank/zones.ts';
 import { sinc } from '../numeric/sinc.ts';
 import type { JobSheet } from '../cut/job-sheet.ts';
 import { taperOf } from '../surface/cone.ts';
@@ -154,7 +155,7 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
   add(
     'tape',
     'Lay the transfer tape',
-    `${strong ? 'Strong' : 'Medium'} tape, cut ${mm(wrap.template.bounds.maxX - wrap.template.bounds.minX + 10)} × ${mm(wrap.template.bounds.maxY - wrap.template.bounds.minY + 10)} or just larger than the design. From the middle outwards, then burnish both sides. Trim its top along the rim line of the template.`,
+    `${strong ? 'Strong' : 'Medium'} tape, cut ${mm(wrap.template.bounds.maxX - wrap.template.bounds.minX + 10)} × ${mm(wrap.template.bounds.maxY - wrap.template.bounds.minY + 10)} or just larger than the design. From the middle outwards, then burnish both sides. ${wrap.template.closed ? 'Trim its top along the rim line of the template.' : 'Trim it round, a finger-width outside the film.'}`,
     {
       check: {
         ask: 'Lift one corner of the liner: does the film come with the tape?',
@@ -173,7 +174,7 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
         : '';
   const from =
     Number.isFinite(top) && wrap.template.closed
-      ? `Its highest film sits ${mm(top + blank.bandBelowRimMm)} below the drinking edge. `
+      ? `Its highest film sits ${mm(top + rimLineOf(blank, wrap.size))} below the drinking edge. `
       : '';
   if (isWrap)
     add(
@@ -236,7 +237,10 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
   add(
     'take-off',
     'Take the tape off',
-    'Burnish once more through the tape. Pull it back on itself, low and slow; if a piece comes along, lay it back, burnish and go on from the other side.',
+    (wrap.size.shape.form === 'ball'
+      ? 'Burnish once more through the tape. Cut the tape into strips and take them off one by one. '
+      : 'Burnish once more through the tape. ') +
+      'Pull it back on itself, low and slow; if a piece comes along, lay it back, burnish and go on from the other side.',
     {
       handsMinutes: 2,
       picture: 'blank',
@@ -267,8 +271,8 @@ function markText(blank: Blank, wrap: Wrap, mm: (v: number) => string, isWrap: b
       ? `The front lies opposite the handle: measure ${mm(wrap.size.rim.surface / 2)} round from the handle's middle`
       : 'Choose the front and put a dot there';
   const line = isWrap
-    ? ` and a dot ${mm(blank.bandBelowRimMm)} below the drinking edge at three places round: that is the rim line of the template.`
-    : ` and a dot ${mm(blank.bandBelowRimMm)} below the drinking edge: the template's rim line meets it.`;
+    ? ` and a dot ${mm(rimLineOf(blank, wrap.size))} below the drinking edge at three places round: that is the rim line of the template.`
+    : ` and a dot ${mm(rimLineOf(blank, wrap.size))} below the drinking edge: the template's rim line meets it.`;
   return front + line;
 }
 

@@ -135,23 +135,3 @@ export function isRound(kind: BlankKind): boolean {
 export function isGirth(name: ReadingName): boolean {
   return name === 'girthRim' || name === 'girthBase' || name === 'girth';
 }
-
-/** Widths of the zones that film keeps clear of, measured on the band, mm. */
-export interface BandZones {
-  readonly rim: number;
-  readonly base: number;
-  readonly handle: number;
-}
-
-/**
- * The clearances as they fall on the band: the rim's is counted from the drinking edge, which lies above the band. A face
- * has none of them; it is judged by its own edge.
- */
-export function zonesOfBlank(blank: Blank): BandZones {
-  if (!isRound(blank.kind)) return { rim: 0, base: 0, handle: 0 };
-  return {
-    rim: Math.max(0, blank.rimClearanceMm - blank.bandBelowRimMm),
-    base: blank.baseClearanceMm,
-    handle: blank.handleWidthMm > 0 ? blank.handleClearanceMm : 0,
-  };
-}

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank, mug, tumbler } from '../../test/jobs.ts';
 import type { Blank } from './blank.ts';
-import { READINGS_ASKED, zonesOfBlank } from './blank.ts';
+import { READINGS_ASKED } from './blank.ts';
 import { coneOfBlank, sizeBlank } from './size.ts';
+import { zonesOfBlank } from './zones.ts';
 import { summariseReading } from './reading.ts';
 
 const sized = (blank: Blank) => {
@@ -69,9 +70,9 @@ describe('sizeBlank', () => {
   });
 
   it('counts the rim zone from the drinking edge, not from the band', () => {
-    expect(zonesOfBlank(tumbler({ rimClearanceMm: 15, bandBelowRimMm: 6 })).rim).toBe(9);
-    expect(zonesOfBlank(tumbler({ rimClearanceMm: 15, bandBelowRimMm: 20 })).rim).toBe(0);
-    expect(zonesOfBlank(tumbler()).handle).toBe(0);
-    expect(zonesOfBlank(mug()).handle).toBe(5);
+    expect(zonesOfBlank(tumbler({ rimClearanceMm: 15, bandBelowRimMm: 6 }), null).rim).toBe(9);
+    expect(zonesOfBlank(tumbler({ rimClearanceMm: 15, bandBelowRimMm: 20 }), null).rim).toBe(0);
+    expect(zonesOfBlank(tumbler(), null).handle).toBe(0);
+    expect(zonesOfBlank(mug(), null).handle).toBe(5);
   });
 });

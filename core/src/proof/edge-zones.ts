@@ -1,4 +1,4 @@
-import { zonesOfBlank } from '../blank/blank.ts';
+import { zonesOfBlank } from '../blank/zones.ts';
 import type { Command, Finding, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
@@ -11,7 +11,7 @@ import { itemName } from './finding.ts';
 export function judgeEdge(context: ProofContext, edge: 'rim' | 'base'): Finding[] {
   const { job, wrap } = context;
   if (!wrap.template.closed) return [];
-  const zones = zonesOfBlank(job.blank);
+  const zones = zonesOfBlank(job.blank, wrap.size);
   const side = wrap.size.side;
   const zone = zones[edge];
   return wrap.placed.flatMap((placed): Finding[] => {

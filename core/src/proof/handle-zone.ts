@@ -1,4 +1,4 @@
-import { zonesOfBlank } from '../blank/blank.ts';
+import { zonesOfBlank } from '../blank/zones.ts';
 import type { PlacedItem } from '../wrap/place.ts';
 import type { Command, Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
@@ -7,7 +7,7 @@ import { itemName } from './finding.ts';
 export const judgeHandleZone: Judge = (context) => {
   const { job, wrap } = context;
   if (job.blank.handleWidthMm === 0) return [];
-  const zone = zonesOfBlank(job.blank).handle;
+  const zone = zonesOfBlank(job.blank, wrap.size).handle;
   return wrap.placed.flatMap((placed): Finding[] => {
     const room = roomAtHandle(context, placed);
     if (room.left === null || room.right === null) return [];

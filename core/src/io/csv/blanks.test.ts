@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { makeBlank, mug, tumbler } from '../../../test/jobs.ts';
+import { makeBlank, makeProfile, mug, tumbler } from '../../../test/jobs.ts';
+import { sizeBlank } from '../../blank/size.ts';
 import { newShelfBlank } from '../../document/new-project.ts';
 import { shelfBlankSchema } from '../../document/schema.ts';
 import { readBlanksCsv, writeBlanksCsv } from './blanks.ts';
@@ -36,6 +37,27 @@ describe('the shelf as a table', () => {
           was.blank.readings[name]?.takes.map((t) => expect.closeTo(t.mm, 4) as number),
         );
     });
+  });
+
+  it('holds every kind, heights and all', () => {
+    const bowl = makeProfile([[0, 300], [35, 322.5], [70, 296]], { name: 'Bowl', stationsAlong: 'upright' }); // prettier-ignore
+    const start = { ...bowl.stations[0]!, down: { ...bowl.stations[0]!.down, takes: [] } };
+    const kinds = [
+      { ...bowl, stations: [start, ...bowl.stations.slice(1)] },
+      makeBlank({ girth: 252 }, { kind: 'ball', name: 'Ball' }),
+      makeBlank({ girth: 880, overCrown: 478 }, { kind: 'balloon', name: 'Balloon', surface: 'latex' }),
+      makeBlank({ across: 88, hole: 9, holeIn: 12 }, { kind: 'lid', name: 'Lid' }),
+      makeBlank({ width: 160, height: 90 }, { kind: 'flat', name: 'Box' }),
+    ];
+    const back = read(writeBlanksCsv(kinds.map((blank) => newShelfBlank(blank, now))));
+    expect(back.leftOut).toEqual([]);
+    back.shelf.forEach(({ blank }, i) => {
+      const [was, is] = [sizeBlank(kinds[i]!), sizeBlank(blank)];
+      expect(blank.kind).toBe(kinds[i]!.kind);
+      expect(is.ok && was.ok && is.size).toEqual(was.ok && was.size);
+    });
+    expect(read('name,kind,heights and girths\nPot,profile,0 300\n').leftOut[0]!.why).toContain('“height: girth”');
+    expect(read('name,kind,girth\nA,ball,25 cm\n').shelf).toHaveLength(1);
   });
 
   it('takes lengths as people type them, several goes, and columns in any order', () => {

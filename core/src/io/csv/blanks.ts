@@ -121,7 +121,10 @@ export function readBlanksCsv(text: string, unit: LengthUnit, newId: () => strin
     transformHeader: (header) => header.trim().toLowerCase(),
   });
   const columns = parsed.meta.fields ?? [];
-  if (!columns.includes('name') || !READING_COLUMNS.some(([column]) => columns.includes(column)))
+  if (
+    !columns.includes('name') ||
+    ![...READING_COLUMNS.map(([column]) => column), 'heights and girths'].some((column) => columns.includes(column))
+  )
     return {
       shelf: [],
       leftOut: [{ line: 1, why: 'The first line has to name the columns, “name” and “rim girth” among them.' }],

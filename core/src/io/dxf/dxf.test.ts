@@ -48,6 +48,23 @@ describe('writeTemplateDxf', () => {
     }
   });
 
+  it('carries a lid with its hole, and gores side by side, without artwork that is cut for one band', () => {
+    const [edge, hole] = readBack(makeJob(makeBlank({ across: 88, hole: 9, holeIn: 12 }, { kind: 'lid' }), [])).on(
+      'template',
+    );
+    const round = (line: ILwpolylineEntity): number => lengths(line).reduce((a, b) => a + b, 0);
+    expect(round(edge!)).toBeCloseTo(88 * Math.PI, 6);
+    expect(round(hole!)).toBeCloseTo(9 * Math.PI, 6);
+    const ball = makeBlank({ girth: 250 }, { kind: 'ball' });
+    const gores = { ...ball, flattening: { ...ball.flattening, way: 'gores' as const, parts: 12 } };
+    const { drawing, on } = readBack(makeJob(gores, [textItem('3')]));
+    expect(on('template')).toHaveLength(12);
+    const width = (line: ILwpolylineEntity): number =>
+      Math.max(...line.vertices.map((v) => v.x)) - Math.min(...line.vertices.map((v) => v.x));
+    expect(on('template').reduce((sum, line) => sum + width(line), 0)).toBeCloseTo(250, 0);
+    expect(Object.keys(drawing.tables.layer.layers)).not.toContain('film-deep-water');
+  });
+
   it('has a layer for each film, with every outline of its pieces and their area', () => {
     const job = makeJob(tumbler(), [wave(9), textItem('BOW', { film: 'ensign' })]);
     const { wrap, drawing, on } = readBack(job);
