@@ -144,7 +144,7 @@ test('what an older version kept in this browser opens as it is', async ({ page 
           const document = name === 'projects' ? row.document : row;
           document.version = 1;
           for (const key of ['fitCheck', 'stations', 'stationsAlong', 'flattening', 'balloon', 'readingLog'])
-            delete document.blank[key];
+            Reflect.deleteProperty(document.blank, key);
           document.blank.fitCheckedOn = null;
           delete document.price;
           delete document.variantOf;

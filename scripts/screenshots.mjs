@@ -49,6 +49,18 @@ try {
     await page.getByLabel('At the rim, by').press('Enter');
     await page.getByRole('button', { name: 'Take these sizes' }).scrollIntoViewIfNeeded();
   });
+  await shoot('measure-curved', '/project/demo-cup/measure', () =>
+    page.getByRole('textbox', { name: 'Girth 3' }).focus(),
+  );
+  await shoot('flat-ball', '/project/demo-lane/flat');
+  await shoot('flat-gores', '/project/demo-lane/flat', () => page.getByRole('radio', { name: 'gores' }).click());
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await shoot('photo', '/project/demo-cup/measure', async () => {
+    await page.getByRole('button', { name: 'From a photograph' }).click();
+    await page.getByRole('button', { name: 'the goblet' }).click();
+    await page.getByRole('button', { name: /Take these/ }).waitFor();
+    await page.getByText('Its two sides disagree').scrollIntoViewIfNeeded();
+  });
   await shoot('artwork', '/project/demo-tumbler/artwork', () => select('STROKE'));
   await shoot('cut', '/project/demo-tumbler/cut');
   await shoot('bench', '/project/demo-tumbler/bench', async () => {

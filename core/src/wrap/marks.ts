@@ -42,7 +42,10 @@ export function bandMarks(surface: Development, cone: ConeSpec, region: SurfaceR
   return {
     lines,
     words: [
-      { at: surface.forward(0, Math.min(tick * 1.5 + 10, side * 0.55)), text: rim },
+      // In a low band there is no room under the arrow: beside it then.
+      side > 60
+        ? { at: surface.forward(0, tick * 1.5 + 10), text: rim }
+        : { at: surface.forward(-Math.PI * 0.4, side * 0.55), text: rim },
       ...(side > 40 ? [{ at: surface.forward(0, side - tick * 1.5 - 3), text: 'front' }] : []),
     ],
   };

@@ -19,7 +19,7 @@ const verdict = computed(() => {
   const fails = picture.open.filter((f) => f.finding.severity === 'fails').length;
   const looks = picture.open.length - fails;
   if (!picture.picture?.ok) return { title: 'Nothing to judge yet', why: 'The readings come first.' };
-  if (project.doc!.items.length === 0)
+  if (project.doc!.items.length === 0 && picture.open.length === 0)
     return { title: 'Nothing to judge yet', why: 'Place some artwork; it is judged as you go.' };
   if (fails > 0)
     return {
