@@ -9,6 +9,7 @@ import { mapPath } from '../plane/path.ts';
 import type { Point } from '../plane/point.ts';
 import { bestConicBand } from '../surface/conic-band.ts';
 import { coneDevelopment } from '../surface/cone.ts';
+import type { FilmGive } from '../surface/film-strain.ts';
 import { neededGive } from '../surface/film-strain.ts';
 import { goreOf } from '../surface/gores.ts';
 import type { Profile } from '../surface/profile.ts';
@@ -48,10 +49,12 @@ export function makePanels(size: BlankSize, filmThickness: number, template: Tem
   if (shape.form === 'profile' && way === 'bands') return bandPanels(keptSide(shape), parts, filmThickness, give);
   if (shape.form === 'profile' && way === 'gores') {
     const side = keptSide(shape);
-    return gorePanels(side, parts, (slant) => side.gaussianAt(slant));
+    return gorePanels(side, parts, give, (slant) => side.gaussianAt(slant));
   }
   if (shape.form === 'ball' && way === 'gores')
-    return gorePanels(ballProfile(shape.radius), parts, () => spheroidGaussian(shape.radius, shape.halfLength, 0));
+    return gorePanels(ballProfile(shape.radius), parts, give, () =>
+      spheroidGaussian(shape.radius, shape.halfLength, 0),
+    );
   const surface = coneDevelopment(template.cone);
   const heat = (map?.samples ?? []).slice(1).map((sample, i) => {
     const before = map!.samples[i]!;
@@ -105,12 +108,7 @@ function ringPath(middle: number, inner: number, outer: number): Path {
   };
 }
 
-function bandPanels(
-  side: Profile,
-  parts: number,
-  filmThickness: number,
-  give: Template['flattening']['give'],
-): FlatPanel[] {
+function bandPanels(side: Profile, parts: number, filmThickness: number, give: FilmGive): FlatPanel[] {
   const girthAt = (slant: number): number => girthOfFilm(2 * Math.PI * side.radiusAt(slant), filmThickness);
   const cuts = bandCuts(side, parts);
   let below = 0;
@@ -146,7 +144,9 @@ function bandPanels(
   });
 }
 
-function gorePanels(side: Profile, parts: number, gaussianAt: (slant: number) => number): FlatPanel[] {
+/** Strips down the side; their heat is the pull of the middle when middle and edges share the need by what film gives. */
+function gorePanels(side: Profile, parts: number, give: FilmGive, gaussianAt: (slant: number) => number): FlatPanel[] {
+  const pulled = give.stretch / (give.stretch + give.squeeze);
   const gore = goreOf(side, parts);
   const outline = fitRing(gore.outline, 0.02);
   const box = boxOfCoordinates(gore.outline);
@@ -164,7 +164,7 @@ function gorePanels(side: Profile, parts: number, gaussianAt: (slant: number) =>
       { x: -wb, y: -b },
     ];
     return {
-      strain: neededGive(gaussianAt(middle), { width: gore.widthAt(middle), fill: 0 }),
+      strain: pulled * neededGive(gaussianAt(middle), { width: gore.widthAt(middle), fill: 0 }),
       outline: {
         start: { x: wb, y: -b },
         closed: true,

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { formatLength, type BlankSize, type Template } from '@mivet/core';
+import { formatLength, type BlankSize, type Box, type Template } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The template's sizes, those that a person checks it by. */
-const props = defineProps<{ template: Template; size: BlankSize; unit: 'mm' | 'in'; pieces: number; widest: number }>();
+const props = defineProps<{ template: Template; size: BlankSize; unit: 'mm' | 'in'; pieces: number; piece: Box }>();
 const mm = (v: number): string => formatLength(v, props.unit);
 const lines = computed((): [string, string][] => {
   const { template, size } = props;
@@ -36,10 +36,12 @@ const lines = computed((): [string, string][] => {
   if (props.pieces > 1)
     return [
       ['Pieces', String(props.pieces)],
-      ...(template.flattening.way === 'gores'
-        ? ([['Each, where widest', mm(props.widest)]] as [string, string][])
-        : []),
-      ['Down the side', mm(size.side)],
+      ...((template.flattening.way === 'gores'
+        ? [
+            ['Each, where widest', mm(props.piece.maxX - props.piece.minX)],
+            ['Each, long', mm(props.piece.maxY - props.piece.minY)],
+          ]
+        : [['Down the side', mm(size.side)]]) as [string, string][]),
     ];
   return [
     ['Rim edge', mm(template.rimLength)],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { describeFlattening, formatLength, type FlatteningChoice } from '@mivet/core';
+import { describeFlattening, type FlatteningChoice } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { usePicture } from '../../stores/picture.ts';
@@ -17,7 +17,6 @@ const files = useFiles();
 const bare = ref<'pieces' | 'bare'>('bare');
 const p = computed(() => picture.good);
 const blank = computed(() => project.doc!.blank);
-const mm = (v: number): string => formatLength(v, settings.unit);
 const words = computed(() =>
   p.value ? describeFlattening(blank.value, p.value.size, p.value.template, settings.unit) : null,
 );
@@ -60,7 +59,7 @@ function choose(change: Partial<FlatteningChoice>, label: string): void {
       :size="p.size"
       :unit="settings.unit"
       :pieces="p.panels.length"
-      :widest="p.panels[0]!.bounds.maxX - p.panels[0]!.bounds.minX"
+      :piece="p.panels[0]!.bounds"
     />
     <div v-if="words.instead" class="note-bar" :class="closeEnough ? 'fine' : 'look'">
       <p>{{ words.instead }}</p>
@@ -93,9 +92,7 @@ function choose(change: Partial<FlatteningChoice>, label: string): void {
       <ChoiceButtons :value="settings.paper" :options="PAPERS" label="Paper" @choose="settings.paper = $event" />
       <ChoiceButtons v-if="!several" :value="bare" :options="PRINTS" label="What is printed" @choose="bare = $event" />
     </div>
-    <p v-if="several" class="quiet">
-      {{ p.panels.length }} pieces, each with its name and which way is up; side {{ mm(p.size.side) }} in all.
-    </p>
+    <p v-if="several" class="quiet">{{ p.panels.length }} pieces, each with its name and which way is up.</p>
     <div class="d-flex flex-wrap gap-2">
       <button
         type="button"

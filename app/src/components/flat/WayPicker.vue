@@ -97,7 +97,7 @@ function setUp(event: Event): void {
       Take all of it
     </button>
   </div>
-  <template v-if="patch">
+  <template v-if="patch && !divided">
     <LengthField
       label="Across the patch"
       :mm="flattening.patchMm"

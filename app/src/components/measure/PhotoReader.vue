@@ -34,8 +34,8 @@ const cameraMm = ref(0);
 const COUNT = 7;
 
 const BY = [
-  { value: 'girth' as const, label: 'Its widest girth' },
-  { value: 'height' as const, label: 'Its height' },
+  { value: 'girth' as const, label: 'Widest girth' },
+  { value: 'height' as const, label: 'Height' },
 ];
 /** Number of the reading in hand: what an earlier one finds is let go. */
 let turn = 0;

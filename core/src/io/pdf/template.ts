@@ -161,6 +161,8 @@ function drawTile(
 /** The figures that a person checks the print by. */
 function templateSizes({ template, size, panels }: Wrap, unit: 'mm' | 'in'): string {
   const mm = (v: number): string => formatLength(v, unit);
+  if (panels.length > 1 && template.flattening.way === 'gores')
+    return `${panels.length} pieces, each named, ${mm(boxWidth(panels[0]!.bounds))} wide and ${mm(boxHeight(panels[0]!.bounds))} long`;
   if (panels.length > 1) return `${panels.length} pieces, each named; side ${mm(size.side)} in all`;
   if (template.closed)
     return `Rim edge ${mm(template.rimLength)}, base edge ${mm(template.baseLength)}, side ${mm(size.side)}`;
