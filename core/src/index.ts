@@ -2,7 +2,21 @@ export type { Film, FilmFinish } from './artwork/film.ts';
 export { FILM_GIVE, STARTING_FILMS } from './artwork/film.ts';
 export type { FontBook, FontFace, FontId } from './artwork/font.ts';
 export { FONT_CHOICES } from './artwork/font.ts';
-export type { ArtworkItem, Facing, MotifItem, Placement, RepeatRound, Running, TextItem } from './artwork/item.ts';
+export { itemsOfDrawing, type DrawingSaid } from './artwork/art-items.ts';
+export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
+export { describeDrawingProblem } from './artwork/drawing.ts';
+export type { FilmMatch } from './artwork/film-match.ts';
+export { matesOf, replaceItem } from './artwork/sets.ts';
+export type {
+  ArtItem,
+  ArtworkItem,
+  Facing,
+  MotifItem,
+  Placement,
+  RepeatRound,
+  Running,
+  TextItem,
+} from './artwork/item.ts';
 export type { MotifId } from './artwork/motifs/index.ts';
 export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
 export type { BenchStep } from './bench/steps.ts';

@@ -1,6 +1,7 @@
 import { describeReadProblem, readDocument } from '@mivet/core';
 import { useEventListener } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
+import { useIncoming } from '../stores/incoming.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -12,6 +13,7 @@ export async function takeIn(file: File): Promise<string> {
   const library = useLibrary();
   if (file.size > LARGEST) return `${file.name} is too large to be a Mivet file. Nothing was changed.`;
   const text = await file.text();
+  if (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml') return useIncoming().bringIn(file.name, text);
   if (/\.csv$/i.test(file.name)) return takeInTable(file.name, text);
   const result = readDocument(text);
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;

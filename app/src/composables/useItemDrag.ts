@@ -1,4 +1,4 @@
-import { azimuthOfFacing, moveItem, type ArtworkItem } from '@mivet/core';
+import { azimuthOfFacing, moveItem, replaceItem, type ArtworkItem } from '@mivet/core';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
 import type { Spot } from '../stores/view.ts';
@@ -32,7 +32,7 @@ export function useItemDrag(): {
     const placed = toFront
       ? { ...moved, placement: { ...moved.placement, facing: 'front' as const, angleDeg: 0 } }
       : moved;
-    project.preview((p) => ({ ...p, items: p.items.map((i) => (i.id === item.id ? placed : i)) }));
+    project.preview((p) => ({ ...p, items: replaceItem(p.items, placed) }));
   }
 
   return {

@@ -1,4 +1,4 @@
-import { moveItem, newMotif, newText, type ArtworkItem, type MotifId } from '@mivet/core';
+import { matesOf, moveItem, newMotif, newText, replaceItem, type ArtworkItem, type MotifId } from '@mivet/core';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
 import { useView } from '../stores/view.ts';
@@ -43,7 +43,10 @@ export function useItems(): {
     const id = view.selectedId;
     project.edit(
       label,
-      (p) => ({ ...p, items: p.items.map((i) => (i.id === id ? edit(i) : i)) }),
+      (p) => {
+        const item = p.items.find((i) => i.id === id);
+        return item ? { ...p, items: replaceItem(p.items, edit(item)) } : p;
+      },
       kind && `${kind}:${id}`,
     );
   }
@@ -74,17 +77,25 @@ export function useItems(): {
       })),
     duplicate: () => {
       const item = selected();
-      if (item && project.doc)
-        add('Make a second one', {
-          ...moveItem(item, 30, 0, project.doc),
-          id: crypto.randomUUID(),
-          keepTogether: null,
+      if (!item || !project.doc) return;
+      const { doc } = project;
+      // All colours of a drawing, as a drawing of their own.
+      const setId = crypto.randomUUID();
+      const seconds = doc.items
+        .filter((i) => i.id === item.id || matesOf(doc.items, item).some((mate) => mate.id === i.id))
+        .map((i): ArtworkItem => {
+          const second = { ...moveItem(i, 30, 0, doc), id: crypto.randomUUID(), keepTogether: null };
+          return second.type === 'art' ? { ...second, setId } : second;
         });
+      project.edit('Make a second one', (p) => ({ ...p, items: [...p.items, ...seconds] }));
+      view.selectedId = seconds[0]!.id;
     },
     removeSelected: () => {
-      const id = view.selectedId;
-      if (!id || !project.doc?.items.some((i) => i.id === id)) return;
-      project.edit('Take away', (p) => ({ ...p, items: p.items.filter((i) => i.id !== id) }));
+      const item = selected();
+      if (!item || !project.doc) return;
+      // A drawing goes with all its colours; one of them alone is left off in its own editor.
+      const gone = new Set([item.id, ...matesOf(project.doc.items, item).map((mate) => mate.id)]);
+      project.edit('Take away', (p) => ({ ...p, items: p.items.filter((i) => !gone.has(i.id)) }));
       view.selectedId = null;
     },
     reorder: (id, by) =>

@@ -29,14 +29,24 @@ function stop(why: string): void {
  *
  * @param job name of the job
  * @param input its input; must be plain data
+ * @param limitMs time after which the worker is stopped and started anew: for what a stranger's file may ask of it
  */
-export function askCore<K extends keyof CoreJobs>(job: K, input: CoreJobs[K]['input']): Promise<CoreJobs[K]['output']> {
+export function askCore<K extends keyof CoreJobs>(
+  job: K,
+  input: CoreJobs[K]['input'],
+  limitMs?: number,
+): Promise<CoreJobs[K]['output']> {
   worker ??= start();
   const id = nextId++;
-  return new Promise((resolve, reject) => {
+  const answer = new Promise<CoreJobs[K]['output']>((resolve, reject) => {
     waiting.set(id, { resolve, reject });
     worker!.postMessage({ id, job, input: plain(input) });
   });
+  if (limitMs === undefined) return answer;
+  const timer = setTimeout(() => {
+    if (waiting.has(id)) stop('It took too long and was stopped. Your work is saved.');
+  }, limitMs);
+  return answer.finally(() => clearTimeout(timer));
 }
 
 /** Starts the worker before the first job, while the page is still being put together. */

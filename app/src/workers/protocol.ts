@@ -1,4 +1,4 @@
-import type { PhotoAxis, Picture, SilhouetteResult } from '@mivet/core';
+import type { DrawingResult, Film, PhotoAxis, Picture, SilhouetteResult } from '@mivet/core';
 import type {
   Board,
   Box,
@@ -95,6 +95,11 @@ export interface CoreJobs {
   readonly examine: {
     readonly input: { readonly project: Project; readonly unit: 'mm' | 'in' };
     readonly output: ProjectPicture;
+  };
+  readonly drawing: {
+    /** Text of the file, and the films that its colours are matched to. */
+    readonly input: { readonly text: string; readonly films: readonly Film[] };
+    readonly output: { readonly result: DrawingResult; readonly matches: readonly (string | null)[] };
   };
   readonly silhouette: {
     readonly input: { readonly picture: Picture; readonly axis: PhotoAxis | null };

@@ -58,5 +58,28 @@ export interface MotifItem extends ItemBase {
   readonly heightMm: number | null;
 }
 
+/** One colour of a drawing that was brought in. The colours of one drawing are items of their own, kept in step. */
+export interface ArtItem extends ItemBase {
+  readonly type: 'art';
+  /** What the drawing is called. */
+  readonly name: string;
+  /** The same for all colours of one drawing. */
+  readonly setId: string;
+  /** CSS colour that it was drawn in. */
+  readonly colour: string;
+  /** SVG path data of clean film, mm as drawn, from the middle of the whole drawing. */
+  readonly pathData: string;
+  /** Size of the whole drawing, as drawn. */
+  readonly drawn: { readonly widthMm: number; readonly heightMm: number };
+  /** Width of the whole drawing on the blank. */
+  readonly widthMm: number;
+  /** null keeps the drawing's own shape. */
+  readonly heightMm: number | null;
+  /** Where it comes from, as the person said. */
+  readonly source: string;
+  /** Whether the person may use it. */
+  readonly rights: 'own' | 'allowed' | 'unsure';
+}
+
 /** Anything that is cut from film and sits on the blank. */
-export type ArtworkItem = TextItem | MotifItem;
+export type ArtworkItem = TextItem | MotifItem | ArtItem;

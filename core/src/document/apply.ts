@@ -1,3 +1,4 @@
+import { replaceItem } from '../artwork/sets.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import type { FlatteningChoice } from '../blank/blank.ts';
 import { azimuthOfFacing } from '../wrap/place.ts';
@@ -12,10 +13,10 @@ import type { Project } from './project.ts';
  * @returns a new project; the same one when the command's item is gone
  */
 export function applyCommand(project: Project, command: Command): Project {
-  const change = (id: string, edit: (item: ArtworkItem) => ArtworkItem): Project => ({
-    ...project,
-    items: project.items.map((item) => (item.id === id ? edit(item) : item)),
-  });
+  const change = (id: string, edit: (item: ArtworkItem) => ArtworkItem): Project => {
+    const item = project.items.find((candidate) => candidate.id === id);
+    return item ? { ...project, items: replaceItem(project.items, edit(item)) } : project;
+  };
   switch (command.do) {
     case 'move-item':
       return change(command.itemId, (item) => moveItem(item, 0, command.downMm, project));

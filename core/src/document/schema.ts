@@ -10,6 +10,7 @@ import { FORMAT_VERSION } from './project.ts';
 /** Limits that keep a hostile or broken file from filling memory. */
 const MOST = {
   items: 400,
+  pathData: 3_000_000,
   stations: 25,
   readingLog: 500,
   takes: 50,
@@ -162,6 +163,19 @@ const itemSchema = z.discriminatedUnion('type', [
     motif: z.enum(MOTIF_IDS as [MotifId, ...MotifId[]]),
     widthMm: z.number().min(0.5).max(2000),
     heightMm: z.number().min(0.5).max(2000).nullable(),
+  }),
+  z.object({
+    ...itemBase,
+    type: z.literal('art'),
+    name: short,
+    setId: id,
+    colour,
+    pathData: z.string().max(MOST.pathData),
+    drawn: z.object({ widthMm: z.number().gt(0).max(100_000), heightMm: z.number().gt(0).max(100_000) }),
+    widthMm: z.number().min(0.5).max(2000),
+    heightMm: z.number().min(0.5).max(2000).nullable(),
+    source: short,
+    rights: z.enum(['own', 'allowed', 'unsure']),
   }),
 ]) satisfies z.ZodType<ArtworkItem>;
 

@@ -1,11 +1,13 @@
+import { flattenPath } from '../plane/flatten.ts';
+import { parsePathData } from '../plane/path-data.ts';
 import { resampleRing } from '../plane/resample.ts';
 import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
 import type { FontBook } from '../artwork/font.ts';
-import type { ArtworkItem, Facing, Placement } from '../artwork/item.ts';
+import type { ArtItem, ArtworkItem, Facing, Placement } from '../artwork/item.ts';
 import { motifOutlines } from '../artwork/motifs/index.ts';
 import { textOutlines } from '../artwork/text.ts';
-import { TILE_WELD_MM } from '../numeric/tolerances.ts';
+import { FLATTEN_ERROR_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
 import { unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
@@ -20,6 +22,8 @@ export interface ItemOutlines {
   readonly groups: readonly (readonly Ring[])[];
   /** Ink box round the origin, mm. */
   readonly box: Box;
+  /** What is placed and turned, when it is not the ink of this item alone: the whole drawing that it is a colour of. */
+  readonly frame: Box | null;
   readonly missingLetters: readonly string[];
   /** Height of a flat capital, mm; null for motifs. */
   readonly capHeight: number | null;
@@ -63,8 +67,9 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
       cap = Math.max(0.5, (20 * (item.size.mm - gaps)) / letters);
       text = textOutlines(item.text, face, cap, item.letterGapMm);
     }
-    return { ...centred(text.glyphs, item.mirrored), missingLetters: text.missing, capHeight: cap };
+    return { ...centred(text.glyphs, item.mirrored), frame: null, missingLetters: text.missing, capHeight: cap };
   }
+  if (item.type === 'art') return artOutlines(item, pitch);
   const natural = motifOutlines(item.motif, 1).box;
   const joined = item.repeat.mode === 'joined';
   const width = joined ? pitch + 2 * TILE_WELD_MM : item.widthMm;
@@ -75,7 +80,34 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
       : item.heightMm / (natural.maxY - natural.minY);
   const { rings } = motifOutlines(item.motif, 1 / Math.max(scaleX, scaleY));
   const scaled = rings.map((ring) => ring.map((value, i) => value * (i % 2 ? scaleY : scaleX)));
-  return { ...centred([scaled], item.mirrored), missingLetters: [], capHeight: null };
+  return { ...centred([scaled], item.mirrored), frame: null, missingLetters: [], capHeight: null };
+}
+
+/** A colour of a drawing, in the frame of the whole drawing, so that all its colours fall in their places. */
+function artOutlines(item: ArtItem, pitch: number): ItemOutlines {
+  const joined = item.repeat.mode === 'joined';
+  const width = joined ? pitch + 2 * TILE_WELD_MM : item.widthMm;
+  const scaleX = width / item.drawn.widthMm;
+  const scaleY = item.heightMm === null ? item.widthMm / item.drawn.widthMm : item.heightMm / item.drawn.heightMm;
+  const flip = item.mirrored ? -1 : 1;
+  const fine = FLATTEN_ERROR_MM / Math.max(scaleX, scaleY);
+  const rings = parsePathData(item.pathData).map((path) =>
+    flattenPath(path, fine).map((value, i) => (i % 2 ? value * scaleY : flip * value * scaleX)),
+  );
+  const half = { x: width / 2, y: (item.drawn.heightMm * scaleY) / 2 };
+  const frame = { minX: -half.x, maxX: half.x, minY: -half.y, maxY: half.y };
+  // A mirrored outline runs the other way round; film is to the left of it again when it is read backwards.
+  const groups = [item.mirrored ? rings.map(reversed) : rings];
+  return { groups, box: frame, frame, missingLetters: [], capHeight: null };
+}
+
+function reversed(ring: Ring): Ring {
+  const out = new Float64Array(ring.length);
+  for (let i = 0; i < ring.length; i += 2) {
+    out[i] = ring[ring.length - 2 - i]!;
+    out[i + 1] = ring[ring.length - 1 - i]!;
+  }
+  return out;
 }
 
 const longestLine = (text: string): number => Math.max(...text.split(/\r?\n/).map((line) => [...line].length));
@@ -150,7 +182,7 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   const joined = item.repeat.mode === 'joined';
   const outlines = joined ? itemOutlines(item, fonts, radius * step) : draft;
   const turned = joined ? outlines.groups : turnGroups(outlines.groups, turn);
-  const box = boxOfGroups(turned);
+  const box = outlines.frame ? (joined ? outlines.frame : boxOfFrame(outlines.frame, turn)) : boxOfGroups(turned);
   // Cleaned once here, before the copies: what a font or a drawing overlaps within one glyph is then film already.
   const upright = turned.map((group) => unionRings(group).flatMap(ringsOf));
   // The middle of the turned ink is what is placed, so that its top is where it was said to be.
@@ -201,8 +233,19 @@ function turnGroups(groups: readonly (readonly Ring[])[], turn: number): Ring[][
   );
 }
 
+/** Box round a frame that is turned. */
+function boxOfFrame({ maxX, maxY }: Box, turn: number): Box {
+  const [cos, sin] = [Math.abs(Math.cos(turn)), Math.abs(Math.sin(turn))];
+  const [x, y] = [maxX * cos + maxY * sin, maxX * sin + maxY * cos];
+  return { minX: -x, maxX: x, minY: -y, maxY: y };
+}
+
 const boxOfTurned = (outlines: ItemOutlines, turn: number): Box =>
-  turn === 0 ? outlines.box : boxOfGroups(turnGroups(outlines.groups, turn));
+  outlines.frame
+    ? boxOfFrame(outlines.frame, turn)
+    : turn === 0
+      ? outlines.box
+      : boxOfGroups(turnGroups(outlines.groups, turn));
 
 function layRing(
   ring: Ring,

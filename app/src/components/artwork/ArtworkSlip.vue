@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { MOTIF_IDS, MOTIFS, motifViewBox, type MotifId } from '@mivet/core';
+import { MOTIF_IDS, MOTIFS, motifViewBox, type ArtItem, type MotifId } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
+import { useIncoming } from '../../stores/incoming.ts';
+import { useSettings } from '../../stores/settings.ts';
 import { useProject } from '../../stores/project.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useView } from '../../stores/view.ts';
+import DrawingIntake from './DrawingIntake.vue';
 import ItemEditor from './ItemEditor.vue';
 import ItemList from './ItemList.vue';
 
@@ -21,6 +24,32 @@ const motifs = MOTIF_IDS.map((id) => ({
   data: MOTIFS[id].pathData,
 }));
 
+const incoming = useIncoming();
+const settings = useSettings();
+const said = ref<string | null>(null);
+/** Half the way round, or most of a face: what a drawing is offered at when it is larger. */
+const room = computed(() => {
+  const good = picture.good;
+  if (!good) return 60;
+  const across = good.template.closed ? good.template.rimLength / 3 : good.template.rimLength * 0.7;
+  return Math.min(across, good.size.side * 0.8);
+});
+async function bringIn(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  said.value = null;
+  const words = await incoming.bringIn(file.name, await file.text());
+  // What waits to be placed speaks for itself.
+  if (!incoming.drawing) said.value = words;
+}
+function placeDrawing(art: ArtItem[]): void {
+  project.edit('Place a drawing', (p) => ({ ...p, items: [...p.items, ...art] }));
+  incoming.drawing = null;
+  view.selectedId = art[0]!.id;
+}
+
 function place(): void {
   const text = words.value.trim();
   if (!text) return;
@@ -33,7 +62,17 @@ function placeMotif(id: MotifId): void {
 </script>
 
 <template>
-  <ItemEditor v-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
+  <DrawingIntake
+    v-if="incoming.drawing && picture.good"
+    :key="incoming.drawing.name"
+    :incoming="incoming.drawing"
+    :films="project.doc!.films"
+    :unit="settings.unit"
+    :room="room"
+    @place="placeDrawing"
+    @leave="incoming.drawing = null"
+  />
+  <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
     <h2>What goes on it</h2>
     <p v-if="!picture.good" class="quiet">
@@ -51,6 +90,11 @@ function placeMotif(id: MotifId): void {
           <button type="submit" class="btn btn-primary text-nowrap" :disabled="!words.trim()">Place it</button>
         </div>
       </form>
+      <label class="btn btn-sm btn-outline-primary mt-3 mb-0" :class="{ disabled: incoming.busy }">
+        {{ incoming.busy ? 'Reading it…' : 'Bring in a drawing (SVG)' }}
+        <input type="file" accept=".svg,image/svg+xml" class="visually-hidden" @change="bringIn" />
+      </label>
+      <p v-if="said" class="quiet small mt-2 mb-0" role="status">{{ said }}</p>
       <p class="quiet mt-3 mb-1">A motif</p>
       <div class="motifs">
         <button v-for="m in motifs" :key="m.id" type="button" @click="placeMotif(m.id)">

@@ -2,6 +2,7 @@
 import {
   FONT_CHOICES,
   formatLength,
+  matesOf,
   MOTIFS,
   type ArtworkItem,
   type FontId,
@@ -14,6 +15,7 @@ import { useItems } from '../../composables/useItems.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useView } from '../../stores/view.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
 import FilmChoice from './FilmChoice.vue';
@@ -26,16 +28,28 @@ const project = useProject();
 const picture = usePicture();
 const settings = useSettings();
 const items = useItems();
+const view = useView();
 const id = useId();
 
 const placed = computed(() => picture.good?.items.find((i) => i.itemId === props.item.id) ?? null);
 const pieces = computed(() => picture.good?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
 const title = computed(() =>
-  props.item.type === 'text' ? props.item.text.replace(/\s+/g, ' ') || 'Empty words' : MOTIFS[props.item.motif].label,
+  props.item.type === 'art'
+    ? props.item.name
+    : props.item.type === 'text'
+      ? props.item.text.replace(/\s+/g, ' ') || 'Empty words'
+      : MOTIFS[props.item.motif].label,
 );
 const findings = computed(() => picture.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
 /** Whether there is a way round it to run along. */
 const round = computed(() => picture.good?.template.closed ?? true);
+const mates = computed(() => matesOf(project.doc!.items, props.item));
+function leaveOff(): void {
+  const { id: gone } = props.item;
+  const next = mates.value[0]!.id;
+  project.edit('Leave a colour off', (p) => ({ ...p, items: p.items.filter((i) => i.id !== gone) }));
+  view.selectedId = next;
+}
 const joined = computed(() => props.item.repeat.mode === 'joined');
 
 const RUNNING: { value: Running; label: string; title: string }[] = [
@@ -55,8 +69,8 @@ const runningSays = computed(() => {
 
 const text = (change: Partial<TextItem>, label: string, kind = ''): void =>
   items.change(label, (i) => ({ ...(i as TextItem), ...change }), kind);
-const motif = (change: Partial<MotifItem>, label: string): void =>
-  items.change(label, (i) => ({ ...(i as MotifItem), ...change }));
+const motif = (change: Partial<Pick<MotifItem, 'widthMm' | 'heightMm'>>, label: string): void =>
+  items.change(label, (i) => (i.type === 'text' ? i : { ...i, ...change }));
 function setWidth(mm: number): void {
   if (props.item.type === 'text') text({ size: { by: 'width', mm } }, 'Change the width');
   else motif({ widthMm: mm }, 'Change the width');
@@ -153,6 +167,17 @@ function setHeight(mm: number): void {
         @change="setHeight"
       />
     </template>
+    <template v-if="item.type === 'art'">
+      <p class="quiet small mb-1">
+        <span class="chip" :style="{ background: item.colour }" /> One of
+        {{ mates.length + 1 === 1 ? 'one colour' : `${mates.length + 1} colours` }}; they move and grow together.
+        <template v-if="item.source">From: {{ item.source }}.</template>
+        <template v-if="item.rights === 'unsure'"> Ask whether you may use it.</template>
+      </p>
+      <button v-if="mates.length > 0" type="button" class="btn btn-sm btn-outline-primary mb-2" @click="leaveOff">
+        Leave this colour off
+      </button>
+    </template>
     <FilmChoice
       :films="project.doc!.films"
       :value="item.film"
@@ -203,6 +228,13 @@ function setHeight(mm: number): void {
 </template>
 
 <style scoped>
+.chip {
+  display: inline-block;
+  width: 0.8rem;
+  height: 0.8rem;
+  border: 1px solid var(--hairline);
+  vertical-align: -1px;
+}
 .title {
   overflow: hidden;
   text-overflow: ellipsis;

@@ -13,6 +13,7 @@ const films = computed(() => new Map(project.doc!.films.map((f) => [f.id, f])));
 const listed = computed(() => [...project.doc!.items].reverse());
 
 function nameOf(item: ArtworkItem): string {
+  if (item.type === 'art') return `${item.name}, ${item.colour}`;
   return item.type === 'text' ? item.text.replace(/\s+/g, ' ') || 'Empty words' : MOTIFS[item.motif].label;
 }
 function howOften(item: ArtworkItem): string {

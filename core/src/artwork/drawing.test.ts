@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { testFonts } from '../../test/fonts.ts';
+import { makeBlank, makeJob, tumbler } from '../../test/jobs.ts';
+import { applyCommand } from '../document/apply.ts';
+import { projectOf } from '../../test/findings.ts';
+import { checkDocument } from '../document/read.ts';
+import { readSvgDrawing } from '../io/svg-art/read.ts';
+import type { Piece } from '../wrap/pieces.ts';
+import { deriveWrap } from '../wrap/derive.ts';
+import { itemsOfDrawing } from './art-items.ts';
+import { matchFilms, nearestFilm } from './film-match.ts';
+import { STARTING_FILMS } from './film.ts';
+import type { ArtItem } from './item.ts';
+import { matesOf, replaceItem } from './sets.ts';
+
+/** A red square at the left and a blue one at the right of a drawing of 40 × 10 mm. */
+const TWO = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="30mm" viewBox="0 0 60 30">
+  <rect x="10" y="10" width="10" height="10" fill="#d33"/><rect x="40" y="10" width="10" height="10" fill="#25c"/></svg>`;
+const said = { name: 'Pennant', source: 'own pencil', rights: 'own' } as const;
+function art(widthMm: number, films: (string | null)[] = ['ensign', 'deep-water']): ArtItem[] {
+  const read = readSvgDrawing(TWO);
+  if (!read.ok) throw new Error(read.problem.code);
+  let n = 0;
+  return itemsOfDrawing(read.drawing, films, said, widthMm, () => `id-${(n += 1)}`);
+}
+function pieces(items: ArtItem[], blank = makeBlank({ width: 160, height: 90 }, { kind: 'flat' })): readonly Piece[] {
+  const derived = deriveWrap(makeJob(blank, items), testFonts);
+  if (!derived.ok) throw new Error(derived.problem.code);
+  return derived.wrap.pieces;
+}
+const middles = (list: readonly Piece[]): number[][] =>
+  list.map(({ flatBox: b }) => [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2, b.maxX - b.minX]);
+
+describe('a drawing on the blank', () => {
+  it('keeps its colours in their places, at any size, turned and mirrored', () => {
+    // 40 mm drawn, 80 mm asked: squares of 20 mm whose middles lie 30 mm to both sides.
+    expect(middles(pieces(art(80)))).toEqual([[-30, -45, 20], [30, -45, 20]].map((row) => row.map((v) => expect.closeTo(v, 3) as number))); // prettier-ignore
+    const turned = art(80).map((i) => ({ ...i, placement: { ...i.placement, turnDeg: 90 } }));
+    expect(middles(pieces(turned)).map((m) => m[1])).toEqual([-75, -15].map((v) => expect.closeTo(v, 3) as number));
+    const mirrored = art(80).map((i) => ({ ...i, mirrored: true }));
+    expect(middles(pieces(mirrored)).map((m) => m[0])).toEqual([30, -30].map((v) => expect.closeTo(v, 3) as number));
+    expect(pieces(mirrored)[0]!.areaMm2).toBeCloseTo(400, 2);
+  });
+
+  it('leaves a colour off, and lies on a cup as on a face', () => {
+    const [one, ...more] = art(80, [null, 'reed']);
+    expect(more).toEqual([]);
+    expect(one).toMatchObject({ film: 'reed', colour: '#2255cc', rights: 'own' });
+    const onCup = pieces(art(40), tumbler());
+    expect(onCup).toHaveLength(2);
+    for (const piece of onCup) expect(piece.areaMm2).toBeCloseTo(100, 0);
+  });
+
+  it('moves, grows and is fixed with all its colours, and is kept as it is', () => {
+    const items = art(80);
+    const moved = replaceItem(items, { ...items[0]!, widthMm: 50, film: 'chalk' });
+    expect(moved.map((i) => (i.type === 'art' ? [i.widthMm, i.film] : []))).toEqual([[50, 'chalk'], [50, 'deep-water']]); // prettier-ignore
+    expect(matesOf(items, items[1]!)).toEqual([items[0]]);
+    const project = projectOf(makeJob(tumbler(), items));
+    const fixed = applyCommand(project, { do: 'scale-item', itemId: items[1]!.id, factor: 0.5 });
+    expect(fixed.items.map((i) => (i.type === 'art' ? i.widthMm : 0))).toEqual([40, 40]);
+    expect(checkDocument(JSON.parse(JSON.stringify(project)))).toEqual({ ok: true, document: project });
+  });
+});
+
+describe('films for colours', () => {
+  it('are the nearest, and each film once while there are enough', () => {
+    expect(nearestFilm('#104b5d', STARTING_FILMS)!.film.id).toBe('deep-water');
+    const alike = ['#0f4c5c', '#114e5e', '#e0623a'];
+    expect(matchFilms(alike, STARTING_FILMS, false).map((m) => m!.film.id)).toEqual([
+      'deep-water',
+      'deep-water',
+      'ensign',
+    ]);
+    const once = matchFilms(alike, STARTING_FILMS, true).map((m) => m!.film.id);
+    expect(once[0]).toBe('deep-water');
+    expect(new Set(once).size).toBe(3);
+    expect(matchFilms(['#000000'], [], true)).toEqual([null]);
+    // Sharma's test data: a pair that plain distances get wrong, ΔE₀₀ = 2.0425 for lab(50 2.6772 −79.7751), (50 0 −82.7485).
+    const [a, b] = ['color(--lab-d65 50 2.6772 -79.7751)', 'color(--lab-d65 50 0 -82.7485)'];
+    expect(nearestFilm(a, [{ ...STARTING_FILMS[0]!, colour: b }])!.apart).toBeCloseTo(2.0425, 3);
+  });
+
+  it('never serve two colours while another film is free', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(0xffffff), { minLength: 1, maxLength: 12 }), (numbers) => {
+        const colours = numbers.map((n) => `#${n.toString(16).padStart(6, '0')}`);
+        const used = matchFilms(colours, STARTING_FILMS, true).map((m) => m!.film.id);
+        expect(new Set(used).size).toBe(Math.min(colours.length, STARTING_FILMS.length));
+      }),
+    );
+  });
+});

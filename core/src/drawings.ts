@@ -1,0 +1,3 @@
+/** What is only needed when a drawing is brought in. */
+export { matchFilms, nearestFilm } from './artwork/film-match.ts';
+export { readSvgDrawing } from './io/svg-art/read.ts';

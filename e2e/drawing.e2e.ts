@@ -1,0 +1,50 @@
+import { expect, test } from '@playwright/test';
+import { goTo, openDemo, text, unzip } from './support/app.ts';
+import { pathPoints, pathsIn } from './support/rewrap.ts';
+
+const drawing = (body: string): { name: string; mimeType: string; buffer: Buffer } => ({
+  name: 'pennant.svg',
+  mimeType: 'image/svg+xml',
+  buffer: Buffer.from(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="40mm" viewBox="0 0 80 40">${body}</svg>`,
+  ),
+});
+
+test('a drawing in two colours comes in, is placed on the films chosen, and is cut at its size', async ({ page }) => {
+  const problems: string[] = [];
+  page.on('pageerror', (error) => problems.push(error.message));
+  await openDemo(page, 'demo-mug', 'artwork');
+  const file = page.locator('input[type=file][accept*="svg"]');
+  await file.setInputFiles(drawing('<script>alert(1)</script>'));
+  await expect(page.getByText('Nothing in the drawing can be cut')).toBeVisible();
+  await file.setInputFiles(
+    drawing(
+      '<rect x="10" y="10" width="20" height="20" fill="#e0623a"/><path d="M50 10h20v20h-20z" fill="#0f4c5c"/><text x="3" y="9">Cox</text>',
+    ),
+  );
+  await expect(page.getByRole('heading', { name: 'A drawing comes in' })).toBeVisible();
+  await expect(page.getByText('words that are still type')).toBeVisible();
+  // Matched all at once: each colour is one of the films.
+  await expect(page.getByLabel('#e0623a')).toHaveValue('ensign');
+  await expect(page.getByLabel('#0f4c5c')).toHaveValue('deep-water');
+  await page.getByLabel('#0f4c5c').selectOption('Reed');
+  await page.getByLabel('Where it is from').fill('own pencil');
+  await page.getByRole('textbox', { name: 'Wide', exact: true }).fill('30 mm');
+  await page.getByRole('textbox', { name: 'Wide', exact: true }).press('Tab');
+  await page.getByRole('button', { name: 'Place it' }).click();
+  await expect(page.getByText('One of 2 colours; they move and grow together.')).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: 'pennant, #0f4c5c' })).toBeVisible();
+
+  await goTo(page, 'Cut');
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Whole job as ZIP' }).click(),
+  ]);
+  const files = await unzip(zip);
+  const reed = Object.keys(files).find((name) => /^cut-.*reed\.svg$/.test(name))!;
+  const xs = pathsIn(text(files[reed])).flatMap((d) => pathPoints(d).map(([x]) => x));
+  // 60 mm of drawing on 30 mm: its squares of 20 mm are 10 mm on the mug.
+  expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(10, 1);
+  expect(problems).toEqual([]);
+});
