@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { goTo, openDemo, text, unzip } from './support/app.ts';
-import { pathPoints, pathsIn } from './support/rewrap.ts';
+import { goTo, openDemo, openProjects, setField, text, unzip } from './support/app.ts';
+import { pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 const drawing = (body: string): { name: string; mimeType: string; buffer: Buffer } => ({
   name: 'pennant.svg',
@@ -47,4 +47,44 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
   // 60 mm of drawing on 30 mm: its squares of 20 mm are 10 mm on the mug.
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(10, 1);
   expect(problems).toEqual([]);
+});
+
+test('bow numbers come round a lid in a ring, with ornaments between, and are cut about its middle', async ({
+  page,
+}) => {
+  await openProjects(page);
+  await page.getByRole('button', { name: 'New project' }).click();
+  await page.getByRole('button', { name: /^New project on Tumbler lid/ }).click();
+  await page.getByLabel('Words or a name').fill('BOW 7');
+  await page.getByRole('button', { name: 'Place it' }).click();
+  await page.getByRole('button', { name: 'In a ring' }).click();
+  await setField(page, 'Capitals are high', '9 mm');
+  await setField(page, 'Letters stand on a ring of', '56 mm');
+  await page.getByRole('button', { name: 'One more round' }).click();
+  await page.getByRole('button', { name: 'One more round' }).click();
+  await page.getByLabel('Between them').selectOption('Anchor');
+  await expect(page.getByText(/are left between them/)).toBeVisible();
+  await goTo(page, 'Cut');
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Whole job as ZIP' }).click(),
+  ]);
+  const files = await unzip(zip);
+  const cut = text(files[Object.keys(files).find((name) => /^cut-/.test(name))!]);
+  // Back on the template: letters stand on a circle of 28 mm about the lid's middle, 44 mm below its top, and are 9 mm high.
+  const radii = pathsIn(cut).flatMap((d) =>
+    pathPoints(d).map((p) => {
+      const [x, y] = toTemplate(cut, p);
+      return Math.hypot(x, y + 44);
+    }),
+  );
+  // A round letter dips a little under the line that flat ones stand on.
+  expect(Math.min(...radii)).toBeGreaterThan(27.8);
+  expect(Math.max(...radii)).toBeLessThan(28 + 9.6);
+  expect(Math.max(...radii)).toBeGreaterThan(28 + 8.8);
+  // Too large a word is told, not cut silently.
+  await goTo(page, 'Artwork');
+  await page.getByRole('button', { name: 'BOW 7' }).click();
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'One more round' }).click();
+  await expect(page.getByText(/They run into each other/)).toBeVisible();
 });

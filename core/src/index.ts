@@ -6,9 +6,11 @@ export { itemsOfDrawing, type DrawingSaid } from './artwork/art-items.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export { describeDrawingProblem } from './artwork/drawing.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
+export { ringText } from './artwork/ring-text.ts';
 export { matesOf, replaceItem } from './artwork/sets.ts';
 export type {
   ArtItem,
+  RingSetting,
   ArtworkItem,
   Facing,
   MotifItem,

@@ -71,6 +71,7 @@ export const textItem = (text: string, more: Partial<TextItem> = {}): TextItem =
   font: 'condensed',
   size: { by: 'cap', mm: 18 },
   letterGapMm: 0,
+  ring: null,
   ...more,
 });
 

@@ -79,7 +79,7 @@ describe('files that are dropped on the page', () => {
   it('are refused in words when they are something else, and nothing changes', async () => {
     await useLibrary().addProject(mug);
     const cases: [File, RegExp][] = [
-      [file('<svg/>', 'art.svg'), /^art\.svg: .+Nothing was changed\.$/],
+      [file('<svg/>', 'art.svg'), /^art\.svg is a drawing\. Open a project first/],
       [file('{"format":"mivet-project","version":99}'), /newer/],
       [file({ ...tumbler, items: 'none' }), /Nothing was changed\.$/],
       [file(''), /Nothing was changed\.$/],

@@ -21,7 +21,8 @@ beforeEach(() => {
   useProject().doc = newProject('p', 'Test', newBlank('b', 'straight', 'Mug'), null, '');
 });
 
-const names = (): string[] => useProject().doc!.items.map((i) => (i.type === 'text' ? i.text : i.type === 'motif' ? i.motif : i.name));
+const names = (): string[] =>
+  useProject().doc!.items.map((i) => (i.type === 'text' ? i.text : i.type === 'motif' ? i.motif : i.name));
 
 describe('useItems', () => {
   it('places words and motifs on top, selected, in the film used last', () => {

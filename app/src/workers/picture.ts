@@ -36,6 +36,7 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
       copies: p.copies,
       rigidSag: p.rigidSag,
       capHeight: p.capHeight,
+      ringRoom: p.ringRoom,
     })),
     pieces: wrap.pieces.map((p) => ({
       id: p.id,

@@ -48,6 +48,7 @@ export interface ItemPicture {
   readonly copies: readonly number[];
   readonly rigidSag: number;
   readonly capHeight: number | null;
+  readonly ringRoom: number | null;
 }
 
 /** A finding with whether, and why, it was accepted. */

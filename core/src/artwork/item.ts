@@ -39,6 +39,18 @@ interface ItemBase {
   readonly mirrored: boolean;
 }
 
+/** A circle that words are set round. */
+export interface RingSetting {
+  /** mm across the circle that the letters stand on. */
+  readonly acrossMm: number;
+  /** Which way the tops of the letters point: away from the middle, or towards it. */
+  readonly tops: 'out' | 'in';
+  /** How often the words come round. */
+  readonly times: number;
+  /** Motif between the words, or none. */
+  readonly between: MotifId | null;
+}
+
 /** A line or more of live text. */
 export interface TextItem extends ItemBase {
   readonly type: 'text';
@@ -47,6 +59,8 @@ export interface TextItem extends ItemBase {
   readonly size: { readonly by: 'cap' | 'width'; readonly mm: number };
   /** Extra room between letters, mm; negative closes them. */
   readonly letterGapMm: number;
+  /** Set round a circle; null for lines. */
+  readonly ring: RingSetting | null;
 }
 
 /** A motif of the library. */

@@ -79,7 +79,7 @@ describe('motifs', () => {
   });
 
   it('that join have the same heights at both ends', () => {
-    for (const id of MOTIF_IDS.filter((m) => MOTIFS[m].joins)) {
+    for (const id of MOTIF_IDS.filter((m) => MOTIFS[m].joins && !('span' in MOTIFS[m]))) {
       const { rings, box } = motifOutlines(id, 1);
       const heights = (x: number): number[] => {
         const found: number[] = [];

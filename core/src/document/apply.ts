@@ -86,7 +86,12 @@ export function moveItem(
 /** Makes an item larger or smaller about its middle. Distances to the rim or base keep counting from its edge. */
 export function scaleItem(item: ArtworkItem, factor: number): ArtworkItem {
   if (item.type === 'text')
-    return { ...item, size: { ...item.size, mm: item.size.mm * factor }, letterGapMm: item.letterGapMm * factor };
+    return {
+      ...item,
+      size: { ...item.size, mm: item.size.mm * factor },
+      letterGapMm: item.letterGapMm * factor,
+      ring: item.ring && { ...item.ring, acrossMm: item.ring.acrossMm * factor },
+    };
   return { ...item, widthMm: item.widthMm * factor, heightMm: item.heightMm === null ? null : item.heightMm * factor };
 }
 

@@ -114,6 +114,7 @@ export function newText(id: string, text: string, film: string): TextItem {
     font: 'condensed',
     size: { by: 'cap', mm: 16 },
     letterGapMm: 0,
+    ring: null,
   };
 }
 

@@ -156,6 +156,16 @@ const itemSchema = z.discriminatedUnion('type', [
     font: z.enum(FONT_CHOICES.map((f) => f.id) as [FontId, ...FontId[]]),
     size: z.object({ by: z.enum(['cap', 'width']), mm: z.number().min(0.5).max(2000) }),
     letterGapMm: z.number().min(-50).max(200),
+    // Not there in what older versions wrote.
+    ring: z
+      .object({
+        acrossMm: z.number().min(2).max(2000),
+        tops: z.enum(['out', 'in']),
+        times: z.number().int().min(1).max(60),
+        between: z.enum(MOTIF_IDS as [MotifId, ...MotifId[]]).nullable(),
+      })
+      .nullable()
+      .default(null),
   }),
   z.object({
     ...itemBase,

@@ -3,8 +3,9 @@ import { parsePathData } from '../plane/path-data.ts';
 import { resampleRing } from '../plane/resample.ts';
 import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
-import type { FontBook } from '../artwork/font.ts';
-import type { ArtItem, ArtworkItem, Facing, Placement } from '../artwork/item.ts';
+import { ringText } from '../artwork/ring-text.ts';
+import type { FontBook, FontFace } from '../artwork/font.ts';
+import type { ArtItem, ArtworkItem, Facing, Placement, RingSetting, TextItem } from '../artwork/item.ts';
 import { motifOutlines } from '../artwork/motifs/index.ts';
 import { textOutlines } from '../artwork/text.ts';
 import { FLATTEN_ERROR_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
@@ -27,6 +28,8 @@ export interface ItemOutlines {
   readonly missingLetters: readonly string[];
   /** Height of a flat capital, mm; null for motifs. */
   readonly capHeight: number | null;
+  /** mm between two words that are set round a circle. */
+  readonly ringRoom?: number;
 }
 
 /** An item on the side: where it sits, and its outlines as [azimuth, slant] rings, groups copy by copy; each group is clean film. */
@@ -43,6 +46,8 @@ export interface PlacedItem {
   readonly missingLetters: readonly string[];
   /** Height of a flat capital, mm; null for motifs. */
   readonly capHeight: number | null;
+  /** mm between two words that are set round a circle; null for all else. */
+  readonly ringRoom: number | null;
   /** mm. How far the ends of a rigid item leave the level line through its middle; 0 otherwise. */
   readonly rigidSag: number;
 }
@@ -57,6 +62,7 @@ export interface PlacedItem {
 export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number): ItemOutlines {
   if (item.type === 'text') {
     const face = fonts[item.font];
+    if (item.ring) return ringOutlines(item, face, item.ring);
     let cap = item.size.by === 'cap' ? item.size.mm : 20;
     let text = textOutlines(item.text, face, cap, item.letterGapMm);
     const box = boxOfGroups(text.glyphs);
@@ -81,6 +87,21 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
   const { rings } = motifOutlines(item.motif, 1 / Math.max(scaleX, scaleY));
   const scaled = rings.map((ring) => ring.map((value, i) => value * (i % 2 ? scaleY : scaleX)));
   return { ...centred([scaled], item.mirrored), frame: null, missingLetters: [], capHeight: null };
+}
+
+/** Words round a circle; its middle is what is placed. */
+function ringOutlines(item: TextItem, face: FontFace, ring: RingSetting): ItemOutlines {
+  const cap = item.size.by === 'cap' ? item.size.mm : 10;
+  const { groups, missing, frame, room } = ringText(
+    item.text,
+    face,
+    cap,
+    item.letterGapMm,
+    ring,
+    item.font === 'script',
+  );
+  const flipped = item.mirrored ? groups.map((g) => g.map((r) => reversed(r.map((v, i) => (i % 2 ? v : -v))))) : groups;
+  return { groups: flipped, box: frame, frame, missingLetters: missing, capHeight: cap, ringRoom: room };
 }
 
 /** A colour of a drawing, in the frame of the whole drawing, so that all its colours fall in their places. */
@@ -209,6 +230,7 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     groups,
     missingLetters: outlines.missingLetters,
     capHeight: outlines.capHeight,
+    ringRoom: outlines.ringRoom ?? null,
     rigidSag: running === 'rigid' ? rigidSag(surface, slant, half) : 0,
   };
 }

@@ -48,6 +48,8 @@ function placeDrawing(art: ArtItem[]): void {
   project.edit('Place a drawing', (p) => ({ ...p, items: [...p.items, ...art] }));
   incoming.drawing = null;
   view.selectedId = art[0]!.id;
+  // The next thing is its editor, from the top.
+  document.querySelector('.slip')?.scrollTo({ top: 0 });
 }
 
 function place(): void {
@@ -56,6 +58,15 @@ function place(): void {
   items.addText(text);
   words.value = '';
 }
+/** The first ones, all of them, or those that are looked for. */
+const FEW = 8;
+const all = ref(false);
+const sought = ref('');
+const offered = computed(() => {
+  const words = sought.value.trim().toLowerCase();
+  if (words) return motifs.filter(({ label }) => label.toLowerCase().includes(words));
+  return all.value ? motifs : motifs.slice(0, FEW);
+});
 function placeMotif(id: MotifId): void {
   items.addMotif(id);
 }
@@ -95,13 +106,26 @@ function placeMotif(id: MotifId): void {
         <input type="file" accept=".svg,image/svg+xml" class="visually-hidden" @change="bringIn" />
       </label>
       <p v-if="said" class="quiet small mt-2 mb-0" role="status">{{ said }}</p>
-      <p class="quiet mt-3 mb-1">A motif</p>
+      <div class="d-flex align-items-center justify-content-between gap-2 mt-3 mb-1">
+        <span class="quiet">A motif</span>
+        <input
+          v-model="sought"
+          type="search"
+          class="form-control form-control-sm w-50"
+          placeholder="Find one"
+          aria-label="Find a motif"
+        />
+      </div>
       <div class="motifs">
-        <button v-for="m in motifs" :key="m.id" type="button" @click="placeMotif(m.id)">
+        <button v-for="m in offered" :key="m.id" type="button" @click="placeMotif(m.id)">
           <svg class="picture" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
           {{ m.label }}
         </button>
       </div>
+      <p v-if="offered.length === 0" class="quiet small">No motif is called that.</p>
+      <button v-if="!sought.trim() && !all" type="button" class="btn btn-sm btn-link p-0 mt-2" @click="all = true">
+        All {{ motifs.length }} motifs
+      </button>
       <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
       <p v-else class="quiet mt-4">
         Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on

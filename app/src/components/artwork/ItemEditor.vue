@@ -20,6 +20,7 @@ import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
 import FilmChoice from './FilmChoice.vue';
 import PlacementFields from './PlacementFields.vue';
+import RingFields from './RingFields.vue';
 import RoundFields from './RoundFields.vue';
 
 const props = defineProps<{ item: ArtworkItem }>();
@@ -43,6 +44,12 @@ const title = computed(() =>
 const findings = computed(() => picture.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
 /** Whether there is a way round it to run along. */
 const round = computed(() => picture.good?.template.closed ?? true);
+/** As much as a face or the band has room for, tops outwards. */
+const usualRing = computed(() => {
+  const good = picture.good;
+  const cap = placed.value?.capHeight ?? 10;
+  return good ? Math.max(10, Math.min(good.template.rimLength, good.size.side) - 2 * cap - 12) : 40;
+});
 const mates = computed(() => matesOf(project.doc!.items, props.item));
 function leaveOff(): void {
   const { id: gone } = props.item;
@@ -132,6 +139,7 @@ function setHeight(mm: number): void {
         @change="setHeight"
       />
       <LengthField
+        v-if="!item.ring"
         label="Wide"
         :mm="placed?.widthMm ?? item.size.mm"
         :unit="settings.unit"
@@ -147,6 +155,13 @@ function setHeight(mm: number): void {
         :most="60"
         hint="Below nothing closes them up"
         @change="text({ letterGapMm: $event }, 'Change the letter gaps')"
+      />
+      <RingFields
+        :item="item"
+        :unit="settings.unit"
+        :usual="usualRing"
+        :room="placed?.ringRoom ?? null"
+        @change="(ring, label) => text({ ring, ...(ring ? { running: 'rigid' } : {}) }, label)"
       />
     </template>
     <template v-else>

@@ -3,9 +3,11 @@ import { parsePathData } from '../../plane/path-data.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxOfCoordinates } from '../../plane/box.ts';
 import type { Ring } from '../../polygon/polygon.ts';
+import { bell, chevrons, crest, crown, flower, garland, heart, laurel, leaf, moon, star, sun } from './bank.ts';
 import { buoy } from './buoy.ts';
 import { heron } from './heron.ts';
 import { oar } from './oar.ts';
+import { anchor, boat, drop, fish, medal, pennant, rope, sail, wheel } from './river.ts';
 import { wave } from './wave.ts';
 
 /** A drawn motif as SVG path data (non-zero fill), in units of its own. */
@@ -14,10 +16,38 @@ export interface Motif {
   readonly pathData: string;
   /** Whether copies side by side make one running band. */
   readonly joins: boolean;
+  /** Where a running band of separate parts begins and ends, so that the space between tiles is that within them. */
+  readonly span?: readonly [number, number];
 }
 
 /** Motifs that ship with Mivet, drawn for its own demo scenario. */
-export const MOTIFS = { wave, oar, buoy, heron } as const satisfies Record<string, Motif>;
+export const MOTIFS = {
+  wave,
+  oar,
+  buoy,
+  heron,
+  boat,
+  sail,
+  anchor,
+  wheel,
+  fish,
+  drop,
+  pennant,
+  medal,
+  crest,
+  laurel,
+  garland,
+  leaf,
+  flower,
+  sun,
+  moon,
+  star,
+  heart,
+  crown,
+  bell,
+  rope,
+  chevrons,
+} as const satisfies Record<string, Motif>;
 
 /** Id of a shipped motif. */
 export type MotifId = keyof typeof MOTIFS;
@@ -39,7 +69,9 @@ export interface MotifOutlines {
  */
 export function motifOutlines(id: MotifId, unitsPerMm: number): MotifOutlines {
   const rings = parsePathData(MOTIFS[id].pathData).map((path) => flattenPath(path, 0.004 * unitsPerMm));
-  return { rings, box: rings.reduce((box, ring) => boxOfCoordinates(ring, box), boxOfCoordinates(rings[0]!)) };
+  const motif: Motif = MOTIFS[id];
+  const box = rings.reduce((box, ring) => boxOfCoordinates(ring, box), boxOfCoordinates(rings[0]!));
+  return { rings, box: motif.span ? { ...box, minX: motif.span[0], maxX: motif.span[1] } : box };
 }
 
 /** View box of a motif's drawing with a little room round it, as SVG wants it (y down). */
