@@ -84,7 +84,29 @@ test('bow numbers come round a lid in a ring, with ornaments between, and are cu
   expect(Math.max(...radii)).toBeGreaterThan(28 + 8.8);
   // Too large a word is told, not cut silently.
   await goTo(page, 'Artwork');
-  await page.getByRole('button', { name: 'BOW 7' }).click();
   for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'One more round' }).click();
   await expect(page.getByText(/They run into each other/)).toBeVisible();
+});
+
+test('stars are scattered over a tumbler on three films, clear of the name, and none is cut by the seam', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-tumbler', 'artwork');
+  await page.getByLabel('Find a motif').fill('star');
+  await page.getByRole('button', { name: 'Star', exact: true }).click();
+  await setField(page, 'Wide', '9 mm');
+  await page.getByRole('button', { name: 'Scattered' }).click();
+  await page.getByRole('spinbutton', { name: 'How many' }).fill('24');
+  await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
+  await page.getByRole('button', { name: 'Brass', exact: true }).first().click();
+  await expect(page.getByText('24 spread out, running on across the seam; none is cut by it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Arrange anew' }).click();
+  await expect(page.getByText('Arrangement 2')).toBeVisible();
+  await expect(page.getByText('24 pieces')).toBeVisible();
+  await goTo(page, 'Proof');
+  await expect(page.getByText(/The seam cuts the star/)).toBeHidden();
+  await goTo(page, 'Artwork');
+  await page.getByRole('spinbutton', { name: 'How many' }).fill('200');
+  await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
+  await expect(page.getByText(/of 200 found room/)).toBeVisible();
 });

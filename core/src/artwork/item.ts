@@ -21,9 +21,11 @@ export interface Placement {
 
 /** How often an item comes round the blank. */
 export interface RepeatRound {
-  /** `spaced`: copies at even spacing. `joined`: tiles stretched to the exact pitch so that they meet. */
-  readonly mode: 'once' | 'spaced' | 'joined';
+  /** `scattered`: spread evenly over the side. `spaced`: copies at even spacing. `joined`: tiles stretched to the exact pitch so that they meet. */
+  readonly mode: 'once' | 'spaced' | 'joined' | 'scattered';
   readonly count: number;
+  /** `scattered`: how, and on which films besides the item's own. */
+  readonly scatter?: { readonly seed: number; readonly gapMm: number; readonly films: readonly string[] } | undefined;
 }
 
 interface ItemBase {

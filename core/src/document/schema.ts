@@ -142,7 +142,13 @@ const itemBase = {
     turnDeg: angle,
   }),
   running: z.enum(['round', 'level', 'rigid']),
-  repeat: z.object({ mode: z.enum(['once', 'spaced', 'joined']), count: z.number().int().min(1).max(200) }),
+  repeat: z.object({
+    mode: z.enum(['once', 'spaced', 'joined', 'scattered']),
+    count: z.number().int().min(1).max(200),
+    scatter: z
+      .object({ seed: z.number().int().min(0).max(1e9), gapMm: z.number().min(0).max(200), films: z.array(id).max(20) })
+      .optional(),
+  }),
   fuse: z.boolean(),
   keepTogether: id.nullable(),
   mirrored: z.boolean(),

@@ -3,6 +3,7 @@ import { FILM_GIVE } from '../artwork/film.ts';
 import type { BlankProblem, BlankSize } from '../blank/size.ts';
 import { sizeBlank } from '../blank/size.ts';
 import type { ErrorReport } from '../blank/error-report.ts';
+import { zonesOfBlank } from '../blank/zones.ts';
 import { reportErrors } from '../blank/error-report.ts';
 import type { ReadingDoubt } from '../blank/plausibility.ts';
 import { doubtReadings } from '../blank/plausibility.ts';
@@ -13,8 +14,8 @@ import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';
 import type { FlatPanel } from './panels.ts';
 import { makePanels } from './panels.ts';
-import type { PlacedItem } from './place.ts';
-import { placeItem } from './place.ts';
+import type { PlacedItem, ScatterRoom } from './place.ts';
+import { placeItem, scatterItem } from './place.ts';
 import type { Template } from './template.ts';
 import { makeTemplate } from './template.ts';
 
@@ -63,7 +64,26 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
   // A patch covers only part of a ball: from here on the side is what the template covers.
   const size = { ...read, side: surface.slantLength };
   const meanRadius = (surface.radiusAt(0) + surface.radiusAt(surface.slantLength)) / 2;
-  const placed = job.items.map((item) => placeItem(item, surface, fonts, job.hand));
+  // What is scattered goes round what is placed, wherever it lies in the stack.
+  const fixed = new Map<string, PlacedItem>();
+  for (const item of job.items)
+    if (item.repeat.mode !== 'scattered') fixed.set(item.id, placeItem(item, surface, fonts, job.hand));
+  const zones = zonesOfBlank(job.blank, size);
+  const others = [...fixed.values()];
+  const placed = job.items.map((item) => {
+    const known = fixed.get(item.id);
+    if (known) return known;
+    const scattered = scatterItem(item, surface, fonts, job.hand, {
+      closed: template.closed,
+      rim: zones.rim,
+      base: template.closed ? zones.base : job.blank.baseClearanceMm,
+      handle: job.blank.handleWidthMm > 0 ? job.blank.handleWidthMm + 2 * zones.handle : 0,
+      holds: roundFace(size),
+      others,
+    });
+    others.push(scattered);
+    return scattered;
+  });
   const frame: PieceFrame = { surface, region: template.region, meanRadius, closed: template.closed };
   return {
     ok: true,
@@ -78,5 +98,16 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       placed,
       pieces: makePieces(placed, frame),
     },
+  };
+}
+
+/** Whether a thing of some reach lies within a round face, clear of a lid's hole. */
+function roundFace({ shape, side }: BlankSize): ScatterRoom['holds'] {
+  if (shape.form !== 'disk' && shape.form !== 'ball') return null;
+  const hole = shape.form === 'disk' && shape.hole > 0 ? shape : null;
+  return (x, y, reach) => {
+    const up = side / 2 - y;
+    const clear = hole === null || Math.hypot(x, up - hole.holeUp) >= hole.hole / 2 + reach;
+    return clear && Math.hypot(x, up) <= side / 2 - reach;
   };
 }

@@ -70,7 +70,7 @@ export function makePieces(placed: readonly PlacedItem[], frame: PieceFrame): Pi
             [window.ring],
           );
       for (const polygon of polygons) {
-        pieces.push(developPiece(polygon, frame, `${set.itemIds[0]}:${index}`, set.itemIds, set.film, whole));
+        pieces.push(developPiece(polygon, frame, `${set.idStart}:${index}`, set.itemIds, set.film, whole));
         index += 1;
       }
     }
@@ -87,23 +87,29 @@ interface FuseSet {
   readonly film: string;
   readonly fuse: boolean;
   readonly itemIds: string[];
+  /** What the ids of its pieces begin with. */
+  readonly idStart: string;
   readonly groups: (readonly Ring[])[];
 }
 
 function fuseSets(placed: readonly PlacedItem[]): FuseSet[] {
   const sets = new Map<string, FuseSet>();
-  for (const { item, groups } of placed) {
-    const key = item.keepTogether === null ? `item:${item.id}` : `group:${item.film}:${item.keepTogether}`;
-    const set = sets.get(key) ?? {
-      film: item.film,
-      fuse: item.fuse || item.keepTogether !== null,
-      itemIds: [],
-      groups: [],
-    };
-    set.itemIds.push(item.id);
-    set.groups.push(...groups);
-    sets.set(key, set);
-  }
+  for (const { item, groups, filmOf } of placed)
+    groups.forEach((group, i) => {
+      const film = filmOf?.[i] ?? item.film;
+      const own = filmOf ? `${item.id}:${film}` : item.id;
+      const key = item.keepTogether === null ? `item:${own}` : `group:${film}:${item.keepTogether}`;
+      const set = sets.get(key) ?? {
+        film,
+        fuse: item.fuse || item.keepTogether !== null,
+        itemIds: [],
+        idStart: own,
+        groups: [],
+      };
+      if (set.itemIds.at(-1) !== item.id) set.itemIds.push(item.id);
+      set.groups.push(group);
+      sets.set(key, set);
+    });
   return [...sets.values()];
 }
 

@@ -12,6 +12,7 @@ import { FLATTEN_ERROR_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
 import { unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
+import { filmsOfSpots, scatterSpots } from './scatter.ts';
 import type { Development } from '../surface/development.ts';
 
 /** Which hand holds a blank with a handle. */
@@ -43,6 +44,8 @@ export interface PlacedItem {
   /** Azimuth of the centre of each copy, rad, not reduced to one turn. */
   readonly copies: readonly number[];
   readonly groups: readonly (readonly Ring[])[];
+  /** Film of each group, where copies are on several; null when all are on the item's own. */
+  readonly filmOf: readonly string[] | null;
   readonly missingLetters: readonly string[];
   /** Height of a flat capital, mm; null for motifs. */
   readonly capHeight: number | null;
@@ -191,7 +194,8 @@ export function slantOfPlacement(placement: Placement, height: number, slantLeng
  * @source round: θ = θc + x/r(v_c); level: θ = θc + x/r(v); both v = v_c − y; rigid: the flat plane itself
  */
 export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBook, hand: Hand): PlacedItem {
-  const count = item.repeat.mode === 'once' ? 1 : Math.max(1, Math.round(item.repeat.count));
+  const count =
+    item.repeat.mode === 'once' || item.repeat.mode === 'scattered' ? 1 : Math.max(1, Math.round(item.repeat.count));
   const step = (2 * Math.PI) / count;
   const azimuth = azimuthOfFacing(item.placement.facing, item.placement.angleDeg, hand);
   // A joined tile's height does not depend on the pitch, so the middle can be found before the radius there.
@@ -201,23 +205,11 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   const slant = slantOfPlacement(item.placement, turnedBox.maxY - turnedBox.minY, surface.slantLength);
   const radius = Math.max(1, surface.radiusAt(slant));
   const joined = item.repeat.mode === 'joined';
-  const outlines = joined ? itemOutlines(item, fonts, radius * step) : draft;
-  const turned = joined ? outlines.groups : turnGroups(outlines.groups, turn);
-  const box = outlines.frame ? (joined ? outlines.frame : boxOfFrame(outlines.frame, turn)) : boxOfGroups(turned);
-  // Cleaned once here, before the copies: what a font or a drawing overlaps within one glyph is then film already.
-  const upright = turned.map((group) => unionRings(group).flatMap(ringsOf));
-  // The middle of the turned ink is what is placed, so that its top is where it was said to be.
-  const cx = (box.minX + box.maxX) / 2;
-  const cy = (box.minY + box.maxY) / 2;
+  const { outlines, box, ink } = inkOf(joined ? itemOutlines(item, fonts, radius * step) : draft, joined ? 0 : turn);
   const running = joined ? 'round' : item.running;
   const copies = Array.from({ length: count }, (_, i) => azimuth + i * step);
   const groups = copies.flatMap((centre) =>
-    upright.map((rings) =>
-      rings.map((ring) => {
-        const moved = ring.map((value, i) => (i % 2 ? value - cy : value - cx));
-        return layRing(moved, running, surface, centre, slant, radius);
-      }),
-    ),
+    ink.map((rings) => rings.map((ring) => layRing(ring, running, surface, centre, slant, radius))),
   );
   const half = (box.maxX - box.minX) / 2;
   return {
@@ -228,10 +220,106 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     box: { minX: -half, maxX: half, minY: (box.minY - box.maxY) / 2, maxY: (box.maxY - box.minY) / 2 },
     copies,
     groups,
+    filmOf: null,
     missingLetters: outlines.missingLetters,
     capHeight: outlines.capHeight,
     ringRoom: outlines.ringRoom ?? null,
     rigidSag: running === 'rigid' ? rigidSag(surface, slant, half) : 0,
+  };
+}
+
+/** An item's ink about the middle of what is placed, turned and clean: what is laid at every copy. */
+function inkOf(
+  outlines: ItemOutlines,
+  turn: number,
+): { outlines: ItemOutlines; box: Box; ink: readonly (readonly Ring[])[] } {
+  const turned = turn === 0 ? outlines.groups : turnGroups(outlines.groups, turn);
+  const box = outlines.frame ? boxOfFrame(outlines.frame, turn) : boxOfGroups(turned);
+  // The middle of the turned ink is what is placed, so that its top is where it was said to be.
+  const cx = (box.minX + box.maxX) / 2;
+  const cy = (box.minY + box.maxY) / 2;
+  // Cleaned once, before the copies: what a font or a drawing overlaps within one glyph is then film already.
+  const ink = turned.map((group) =>
+    unionRings(group)
+      .flatMap(ringsOf)
+      .map((ring) => ring.map((value, i) => (i % 2 ? value - cy : value - cx))),
+  );
+  return { outlines, box, ink };
+}
+
+/** What is scattered over the side, and what it keeps clear of. */
+export interface ScatterRoom {
+  readonly closed: boolean;
+  /** mm from the rim edge and the base edge, and from the edge of a face. */
+  readonly rim: number;
+  readonly base: number;
+  /** mm that the handle and its clearance take at the back; 0 for none. */
+  readonly handle: number;
+  /** Whether a middle may lie there, mm from the front and down; of a round face. */
+  readonly holds: ((x: number, y: number, reach: number) => boolean) | null;
+  /** What is placed already. */
+  readonly others: readonly PlacedItem[];
+}
+
+/**
+ * Scatters copies of an item over the side, clear of its zones, of what is placed already and of the seam, so that the
+ * spacing runs on across the seam and no copy is cut by it.
+ *
+ * @param item with `repeat.mode` scattered
+ * @param room zones and what is in the way
+ */
+export function scatterItem(
+  item: ArtworkItem,
+  surface: Development,
+  fonts: FontBook,
+  hand: Hand,
+  room: ScatterRoom,
+): PlacedItem {
+  const one = placeItem(item, surface, fonts, hand);
+  const side = surface.slantLength;
+  // Room is counted where the side is narrowest: elsewhere there is only more of it.
+  const narrow = Math.min(...[0, 0.25, 0.5, 0.75, 1].map((share) => surface.radiusAt(share * side)));
+  const { seed, gapMm, films } = item.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] };
+  const [width, height] = [one.box.maxX - one.box.minX, one.box.maxY - one.box.minY];
+  const half = Math.PI * narrow - width / 2 - (room.closed ? Math.max(room.handle / 2, 0.5) : 0);
+  const edge = room.closed ? 0 : room.base;
+  const period = room.closed ? 2 * Math.PI * narrow : null;
+  const reach = Math.hypot(width, height) / 2;
+  const spots = scatterSpots(
+    {
+      period,
+      x: [-half + edge, half - edge],
+      y: [room.rim + height / 2 + edge, side - height / 2 - (room.closed ? room.base : edge)],
+      width,
+      height,
+      gap: gapMm,
+      taken: room.others.flatMap((other) =>
+        other.slants
+          ? other.copies.map((azimuth) => ({
+              x: [azimuth * narrow + other.box.minX, azimuth * narrow + other.box.maxX] as const,
+              y: other.slants!,
+            }))
+          : [],
+      ),
+      ...(room.holds ? { holds: (x: number, y: number) => room.holds!(x, y, reach + room.base) } : {}),
+    },
+    item.repeat.count,
+    seed,
+  );
+  const { ink } = inkOf(itemOutlines(item, fonts, 10), (item.placement.turnDeg * Math.PI) / 180);
+  const laid = spots.map(({ x, y }) =>
+    ink.map((rings) =>
+      rings.map((ring) => layRing(ring, item.running, surface, x / narrow, y, Math.max(1, surface.radiusAt(y)))),
+    ),
+  );
+  const groups = laid.flat();
+  const chosen = filmsOfSpots(spots, [item.film, ...films.filter((film) => film !== item.film)], period);
+  return {
+    ...one,
+    groups,
+    copies: spots.map(({ x }) => x / narrow),
+    slants: slantRange(groups),
+    filmOf: laid.flatMap((copy, i) => copy.map(() => chosen[i]!)),
   };
 }
 

@@ -209,12 +209,19 @@ function setHeight(mm: number): void {
     </div>
     <p v-if="!joined && round" class="quiet small mb-1 mt-1">{{ runningSays }}</p>
     <PlacementFields
+      v-if="item.repeat.mode !== 'scattered'"
       :item="item"
       :has-handle="project.doc!.blank.handleWidthMm > 0"
       :hand="project.doc!.hand"
       :unit="settings.unit"
     />
-    <RoundFields v-if="round" :item="item" :placed="placed" :picture="picture.good" :unit="settings.unit" />
+    <RoundFields
+      :item="item"
+      :placed="placed"
+      :picture="picture.good"
+      :unit="settings.unit"
+      :films="project.doc!.films"
+    />
     <div class="form-check mt-3">
       <input
         :id="`${id}-u`"

@@ -18,6 +18,7 @@ function nameOf(item: ArtworkItem): string {
 }
 function howOften(item: ArtworkItem): string {
   if (item.repeat.mode === 'once') return '';
+  if (item.repeat.mode === 'scattered') return `, ${item.repeat.count} scattered`;
   return item.repeat.mode === 'joined' ? `, ${item.repeat.count} joined` : `, ${item.repeat.count} times`;
 }
 </script>

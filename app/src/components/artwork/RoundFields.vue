@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { formatLength, MOTIFS, type ArtworkItem, type RepeatRound } from '@mivet/core';
+import { formatLength, MOTIFS, type ArtworkItem, type Film, type RepeatRound } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import type { GoodPicture, ItemPicture } from '../../workers/protocol.ts';
+import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** How often the item comes round the blank. */
@@ -11,12 +12,19 @@ const props = defineProps<{
   placed: ItemPicture | null;
   picture: GoodPicture | null;
   unit: 'mm' | 'in';
+  films: readonly Film[];
 }>();
+const others = computed(() => props.films.filter(({ id: film }) => film !== props.item.film));
 const items = useItems();
 const id = useId();
+const round = computed(() => props.picture?.template.closed ?? true);
+const scattered = computed(() => (props.item.repeat.mode === 'scattered' ? props.item.repeat.scatter : undefined));
+const found = computed(() => props.placed?.copies.length ?? 0);
 const modes = computed((): { value: RepeatRound['mode']; label: string }[] => [
   { value: 'once', label: 'Once' },
-  { value: 'spaced', label: 'Spaced' },
+  ...(round.value ? [{ value: 'spaced' as const, label: 'Spaced' }] : []),
+  // The colours of a drawing have to stay in their places.
+  ...(props.item.type === 'art' ? [] : [{ value: 'scattered' as const, label: 'Scattered' }]),
   ...(props.item.type === 'motif' && MOTIFS[props.item.motif].joins
     ? [{ value: 'joined' as const, label: 'Joined' }]
     : []),
@@ -30,8 +38,22 @@ const pitch = computed(() => {
 });
 
 function setMode(mode: RepeatRound['mode']): void {
-  const count = mode === 'once' ? 1 : Math.max(2, props.item.repeat.count);
-  items.change('Change the repeat', (i) => ({ ...i, repeat: { mode, count } }));
+  const count = mode === 'once' ? 1 : Math.max(mode === 'scattered' ? 20 : 2, props.item.repeat.count);
+  const scatter = props.item.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] };
+  items.change('Change the repeat', (i) => ({
+    ...i,
+    repeat: mode === 'scattered' ? { mode, count, scatter } : { mode, count },
+  }));
+}
+function setScatter(change: Partial<NonNullable<RepeatRound['scatter']>>, label: string): void {
+  items.change(label, (i) => ({
+    ...i,
+    repeat: { ...i.repeat, scatter: { ...(i.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] }), ...change } },
+  }));
+}
+function toggleFilm(film: string): void {
+  const now = scattered.value?.films ?? [];
+  setScatter({ films: now.includes(film) ? now.filter((f) => f !== film) : [...now, film] }, 'Change the films');
 }
 function setCount(event: Event): void {
   const input = event.target as HTMLInputElement;
@@ -43,7 +65,7 @@ function setCount(event: Event): void {
 
 <template>
   <div class="row-line">
-    <span>Comes round</span>
+    <span>{{ round ? 'Comes round' : 'Comes' }}</span>
     <ChoiceButtons :value="item.repeat.mode" :options="modes" label="How often round the blank" @choose="setMode" />
   </div>
   <template v-if="item.repeat.mode !== 'once'">
@@ -59,9 +81,64 @@ function setCount(event: Event): void {
         @change="setCount"
       />
     </div>
-    <div v-if="pitch" class="note-bar fine">
+    <template v-if="scattered">
+      <LengthField
+        label="Room between, at least"
+        :mm="scattered.gapMm"
+        :unit="unit"
+        :most="100"
+        @change="setScatter({ gapMm: $event }, 'Change the room between')"
+      />
+      <div class="row-line">
+        <span>Also on</span>
+        <span class="films" role="group" aria-label="Films besides its own">
+          <button
+            v-for="f in others"
+            :key="f.id"
+            type="button"
+            :style="{ background: f.colour }"
+            :aria-pressed="scattered.films.includes(f.id)"
+            :aria-label="f.name"
+            :title="f.name"
+            @click="toggleFilm(f.id)"
+          />
+        </span>
+      </div>
+      <div class="note-bar" :class="found < item.repeat.count ? 'look' : 'fine'">
+        <p v-if="found < item.repeat.count">{{ found }} of {{ item.repeat.count }} found room.</p>
+        <p v-else>{{ found }} spread out{{ round ? ', running on across the seam; none is cut by it' : '' }}.</p>
+        <button
+          type="button"
+          class="btn btn-sm btn-outline-primary mt-2"
+          @click="setScatter({ seed: (scattered.seed + 1) % 1000000 }, 'Arrange anew')"
+        >
+          Arrange anew
+        </button>
+        <span class="quiet small ms-2">Arrangement {{ scattered.seed }}</span>
+      </div>
+    </template>
+    <div v-else-if="pitch" class="note-bar fine">
       <p class="fw-bold">Closes at the seam</p>
       <p>{{ item.repeat.count }} times {{ formatLength(pitch, unit) }}; the last meets the first.</p>
     </div>
   </template>
 </template>
+
+<style scoped>
+.films {
+  display: flex;
+  gap: 0.3rem;
+}
+.films button {
+  width: 1.35rem;
+  height: 1.35rem;
+  border: 1px solid var(--hairline);
+  border-radius: 2px;
+  opacity: 0.55;
+}
+.films button[aria-pressed='true'] {
+  opacity: 1;
+  outline: 2px solid var(--ink);
+  outline-offset: 1px;
+}
+</style>
