@@ -1,6 +1,7 @@
 import { cutFiles, examineProject } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
 import { pictureOf } from '../src/workers/picture.ts';
+import { readDrawing } from '../src/workers/read-drawing.ts';
 import type { CoreJobs } from '../src/workers/protocol.ts';
 
 /** Stands in for the worker in tests: the same core, on the spot. Papers are not written here. */
@@ -12,6 +13,7 @@ export async function askCore<K extends keyof CoreJobs>(
     const { project, unit } = input as CoreJobs['examine']['input'];
     return pictureOf(project, testFonts, unit) as CoreJobs[K]['output'];
   }
+  if (job === 'drawing') return readDrawing(input as CoreJobs['drawing']['input']) as CoreJobs[K]['output'];
   const { project, kind } = input as CoreJobs['files']['input'];
   const examined = examineProject(project, testFonts);
   if (!examined.ok || kind !== 'cut') throw new Error('Only cut files are written in tests.');

@@ -70,12 +70,7 @@ loadFonts().catch(() => undefined);
 const HANDLERS: { [K in keyof CoreJobs]: (input: CoreJobs[K]['input']) => Promise<CoreJobs[K]['output']> } = {
   examine: async ({ project, unit }) => pictureOf(project, await loadFonts(), unit),
   files,
-  drawing: async ({ text, films }) => {
-    const { readSvgDrawing, matchFilms } = await import('@mivet/core/drawings');
-    const result = readSvgDrawing(text);
-    const colours = result.ok ? result.drawing.colours.map(({ colour }) => colour) : [];
-    return { result, matches: matchFilms(colours, films, true).map((match) => match?.film.id ?? null) };
-  },
+  drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
   silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),
 };
 

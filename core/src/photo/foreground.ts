@@ -133,25 +133,28 @@ function otsu(values: Float32Array): number {
   return ((at + 1) / bins) * most;
 }
 
-/** 1 where the background cannot be reached from the border. */
-function notFlooded(distance: Float32Array, threshold: number, width: number, height: number): Uint8Array {
-  const inside = new Uint8Array(width * height).fill(1);
-  const stack = new Int32Array(width * height);
+/**
+ * Everything that can be reached from some pixels, side by side, through pixels that may be entered.
+ *
+ * @param starts where to begin
+ * @param enter marks a pixel as taken and says so; false when it may not be entered, or was
+ * @returns how many were taken
+ */
+function flood(
+  starts: Iterable<number>,
+  width: number,
+  height: number,
+  stack: Int32Array,
+  enter: (i: number) => boolean,
+): number {
   let top = 0;
+  let count = 0;
   const visit = (i: number): void => {
-    if (inside[i] === 1 && distance[i]! < threshold) {
-      inside[i] = 0;
-      stack[top++] = i;
-    }
+    if (!enter(i)) return;
+    stack[top++] = i;
+    count += 1;
   };
-  for (let x = 0; x < width; x++) {
-    visit(x);
-    visit((height - 1) * width + x);
-  }
-  for (let y = 0; y < height; y++) {
-    visit(y * width);
-    visit(y * width + width - 1);
-  }
+  for (const start of starts) visit(start);
   while (top > 0) {
     const i = stack[--top]!;
     const x = i % width;
@@ -160,6 +163,20 @@ function notFlooded(distance: Float32Array, threshold: number, width: number, he
     if (i >= width) visit(i - width);
     if (i < width * (height - 1)) visit(i + width);
   }
+  return count;
+}
+
+/** 1 where the background cannot be reached from the border. */
+function notFlooded(distance: Float32Array, threshold: number, width: number, height: number): Uint8Array {
+  const inside = new Uint8Array(width * height).fill(1);
+  const border: number[] = [];
+  for (let x = 0; x < width; x++) border.push(x, (height - 1) * width + x);
+  for (let y = 0; y < height; y++) border.push(y * width, y * width + width - 1);
+  flood(border, width, height, new Int32Array(width * height), (i) => {
+    if (inside[i] === 0 || distance[i]! >= threshold) return false;
+    inside[i] = 0;
+    return true;
+  });
   return inside;
 }
 
@@ -173,24 +190,11 @@ function largestPart(mask: Uint8Array, width: number, height: number): Uint8Arra
   for (let start = 0; start < mask.length; start++) {
     if (mask[start] === 0 || label[start] !== 0) continue;
     labels += 1;
-    let top = 0;
-    let size = 0;
-    const visit = (i: number): void => {
-      if (mask[i] === 1 && label[i] === 0) {
-        label[i] = labels;
-        stack[top++] = i;
-        size += 1;
-      }
-    };
-    visit(start);
-    while (top > 0) {
-      const i = stack[--top]!;
-      const x = i % width;
-      if (x > 0) visit(i - 1);
-      if (x < width - 1) visit(i + 1);
-      if (i >= width) visit(i - width);
-      if (i < width * (height - 1)) visit(i + width);
-    }
+    const size = flood([start], width, height, stack, (i) => {
+      if (mask[i] === 0 || label[i] !== 0) return false;
+      label[i] = labels;
+      return true;
+    });
     if (size > bestSize) [best, bestSize] = [labels, size];
   }
   return Uint8Array.from(label, (l) => (l === best && best > 0 ? 1 : 0));

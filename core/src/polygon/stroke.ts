@@ -27,11 +27,7 @@ export function strokeArea(
   width: number,
   { join, cap, miterLimit }: StrokeShape,
 ): Polygon[] {
-  const grid = (ring: Ring): Path64 =>
-    Array.from({ length: ring.length / 2 }, (_, i) => ({
-      x: Math.round(ring[2 * i]! * POLYGON_GRID_PER_MM),
-      y: Math.round(ring[2 * i + 1]! * POLYGON_GRID_PER_MM),
-    }));
+  const ready = lines.map((ring, i) => cleanLine(ring, closed[i]!)).filter(({ path }) => path.length > 0);
   const grow = (paths: Path64[], end: EndType): Path64[] =>
     paths.length === 0
       ? []
@@ -44,11 +40,32 @@ export function strokeArea(
           // A hundredth of a millimetre off a round corner.
           0.01 * POLYGON_GRID_PER_MM,
         );
+  // A line of one point is a dot where its ends are drawn out, and nothing where they are not.
+  const open = ready.filter(({ path, round }) => !round && (path.length > 1 || cap !== 'butt'));
   const area = [
-    ...grow(lines.filter((_, i) => closed[i]).map(grid), EndType.Joined),
-    ...grow(lines.filter((_, i) => !closed[i]).map(grid), CAPS[cap]),
+    ...grow(
+      ready.filter(({ round }) => round).map(({ path }) => path),
+      EndType.Joined,
+    ),
+    ...grow(
+      open.map(({ path }) => path),
+      CAPS[cap],
+    ),
   ];
   return unionRings(
-    area.map((path) => Float64Array.from(path.flatMap((p) => [p.x, p.y])).map((v) => v / POLYGON_GRID_PER_MM)),
+    area.map((path) => Float64Array.from(path.flatMap((p) => [p.x / POLYGON_GRID_PER_MM, p.y / POLYGON_GRID_PER_MM]))),
   );
+}
+
+/** A line on the grid without points that repeat; what comes back to its start over fewer than three points does not close. */
+function cleanLine(ring: Ring, closed: boolean): { path: Path64; round: boolean } {
+  const path: Path64 = [];
+  for (let i = 0; i + 1 < ring.length; i += 2) {
+    const point = { x: Math.round(ring[i]! * POLYGON_GRID_PER_MM), y: Math.round(ring[i + 1]! * POLYGON_GRID_PER_MM) };
+    const last = path.at(-1);
+    if (last?.x !== point.x || last.y !== point.y) path.push(point);
+  }
+  const [first, last] = [path[0], path.at(-1)];
+  if (closed && path.length > 1 && first!.x === last!.x && first!.y === last!.y) path.pop();
+  return { path, round: closed && path.length >= 3 };
 }

@@ -14,8 +14,10 @@ import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';
 import type { FlatPanel } from './panels.ts';
 import { makePanels } from './panels.ts';
-import type { PlacedItem, ScatterRoom } from './place.ts';
-import { placeItem, scatterItem } from './place.ts';
+import type { PlacedItem } from './place.ts';
+import { placeItem } from './place.ts';
+import type { ScatterRoom } from './scatter-item.ts';
+import { scatterItem } from './scatter-item.ts';
 import type { Template } from './template.ts';
 import { makeTemplate } from './template.ts';
 

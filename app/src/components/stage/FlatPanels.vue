@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import FlatHeat from './FlatHeat.vue';
+import StrainHatch from './StrainHatch.vue';
 
 /** The bands or gores that a side is divided into, as they are printed. */
 const props = defineProps<{ picture: GoodPicture; heat: boolean }>();
@@ -32,15 +33,7 @@ const view = computed(() => {
     :aria-label="`The template in ${picture.panels.length} pieces: ${picture.panels.map((p) => p.name).join(', ')}`"
   >
     <defs>
-      <pattern
-        id="hatch-strain"
-        width="5"
-        height="5"
-        patternUnits="userSpaceOnUse"
-        :patternTransform="`scale(${1 / scale}) rotate(35)`"
-      >
-        <path d="M0 0V5" stroke="var(--hatch)" stroke-width="1" opacity="0.7" />
-      </pattern>
+      <StrainHatch :scale="scale" />
     </defs>
     <g v-for="panel in picture.panels" :key="panel.name">
       <path :d="panel.data" class="sheet" />

@@ -8,6 +8,7 @@ import type { DrawnZones } from '../../composables/useZones.ts';
 import type { Spot } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import FlatHeat from './FlatHeat.vue';
+import StrainHatch from './StrainHatch.vue';
 import FlatPieces from './FlatPieces.vue';
 import FlatViewRulers from './FlatViewRulers.vue';
 import { placeData, zonePaths } from './flat-regions.ts';
@@ -186,15 +187,7 @@ defineExpose({ showAll });
       >
         <path d="M0 0V6" stroke="var(--on-sheet-2)" stroke-width="1" opacity="0.6" />
       </pattern>
-      <pattern
-        id="hatch-strain"
-        width="5"
-        height="5"
-        patternUnits="userSpaceOnUse"
-        :patternTransform="`scale(${1 / scale}) rotate(35)`"
-      >
-        <path d="M0 0V5" stroke="var(--hatch)" stroke-width="1" opacity="0.7" />
-      </pattern>
+      <StrainHatch :scale="scale" />
     </defs>
     <g :transform="transform">
       <path :d="picture.outlineData" class="sheet" fill-rule="evenodd" />

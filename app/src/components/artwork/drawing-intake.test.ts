@@ -1,0 +1,75 @@
+import { describe, expect, it, vi } from 'vitest';
+import { openWorkbench, press } from '../../../test/workbench.ts';
+import { demoProjects } from '../../demo/demo.ts';
+
+vi.mock('../../workers/core-client.ts', () => import('../../../test/core-here.ts'));
+vi.mock('../../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+}));
+
+import { useIncoming } from '../../stores/incoming.ts';
+import { useProject } from '../../stores/project.ts';
+import { useView } from '../../stores/view.ts';
+import { useItems } from '../../composables/useItems.ts';
+import ArtworkSlip from './ArtworkSlip.vue';
+
+const PENNANT =
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20" width="40mm"><path d="M0 0H20V20H0Z" fill="#e0623a"/><path d="M20 0H40V20H20Z" fill="#0f4c5c"/><image href="x.png"/></svg>';
+const [tumbler] = demoProjects('2026-05-04T10:00:00.000Z');
+
+describe('a drawing that comes in', () => {
+  it('waits on the slip, loses a colour, is placed in one step and taken away with all its colours', async () => {
+    const bench = await openWorkbench({ ...tumbler!, items: [] });
+    const slip = bench.mount(ArtworkSlip);
+    const said = await useIncoming().bringIn('pennant.svg', PENNANT);
+    expect(said).toBe('pennant.svg is a drawing in 2 colours. It waits on the Artwork stop.');
+    await bench.settled();
+    expect(slip.text()).toContain('A drawing comes in');
+    expect(slip.text()).toContain('pictures');
+    await press(slip, 'Place it');
+    await bench.settled();
+    const items = useProject().doc!.items;
+    expect(items.map((i) => [i.type, i.film])).toEqual([['art', 'ensign'], ['art', 'deep-water']]); // prettier-ignore
+    expect(slip.text()).toContain('One of 2 colours');
+    useItems().change('Turn', (i) => ({ ...i, placement: { ...i.placement, turnDeg: 20 } }));
+    expect(useProject().doc!.items.map((i) => i.placement.turnDeg)).toEqual([20, 20]);
+    useItems().duplicate();
+    const all = useProject().doc!.items;
+    expect(all).toHaveLength(4);
+    expect(new Set(all.map((i) => (i.type === 'art' ? i.setId : ''))).size).toBe(2);
+    useItems().removeSelected();
+    expect(useProject().doc!.items).toHaveLength(2);
+    bench.project.undo();
+    bench.project.undo();
+    bench.project.undo();
+    bench.project.undo();
+    expect(useProject().doc!.items).toHaveLength(0);
+  });
+
+  it('leaves one colour off afterwards, and the other stays', async () => {
+    const bench = await openWorkbench({ ...tumbler!, items: [] });
+    const slip = bench.mount(ArtworkSlip);
+    await useIncoming().bringIn('pennant.svg', PENNANT);
+    await bench.settled();
+    await press(slip, 'Place it');
+    await bench.settled();
+    await press(slip, 'Leave this colour off');
+    expect(useProject().doc!.items.map((i) => i.film)).toEqual(['deep-water']);
+    expect(useView().selectedId).toBe(useProject().doc!.items[0]!.id);
+  });
+
+  it('is refused in words when it is none, and can be left', async () => {
+    const bench = await openWorkbench({ ...tumbler!, items: [] });
+    const slip = bench.mount(ArtworkSlip);
+    expect(await useIncoming().bringIn('x.svg', '<svg')).toMatch(
+      /^x\.svg: The file is no drawing .+ Nothing was changed\.$/,
+    );
+    await useIncoming().bringIn('pennant.svg', PENNANT);
+    await bench.settled();
+    await press(slip, 'Leave it');
+    expect(slip.text()).toContain('What goes on it');
+    expect(useProject().doc!.items).toEqual([]);
+  });
+});
