@@ -78,7 +78,7 @@ export type { Acceptance, Backup, Project, ShelfBlank } from './document/project
 export { FORMAT_VERSION } from './document/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
-export { backupSchema, projectSchema, shelfBlankSchema, KINDS, SURFACES } from './document/schema.ts';
+export { backupSchema, itemSchema, projectSchema, shelfBlankSchema, KINDS, SURFACES } from './document/schema.ts';
 export type { Examined, JudgedFinding } from './examine.ts';
 export { examineProject, openFindings } from './examine.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';

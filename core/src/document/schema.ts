@@ -154,7 +154,8 @@ const itemBase = {
   mirrored: z.boolean(),
 };
 
-const itemSchema = z.discriminatedUnion('type', [
+/** One item, as it is kept in a project. */
+export const itemSchema = z.discriminatedUnion('type', [
   z.object({
     ...itemBase,
     type: z.literal('text'),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, itemsOfDrawing, type ArtItem, type Film } from '@mivet/core';
+import { formatLength, itemSchema, itemsOfDrawing, type ArtItem, type Film } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
 import LengthField from '../fields/LengthField.vue';
@@ -22,6 +22,7 @@ const rights = ref<ArtItem['rights']>('unsure');
 const chosen = ref<(string | null)[]>([...props.incoming.matches]);
 const widthMm = ref(Math.max(1, Math.min(drawing.value.widthMm, props.room)));
 const SHOWN = 24;
+const tooMuch = ref(false);
 
 const pictures = computed(() =>
   drawing.value.colours.map(({ colour, rings, areaMm2 }) => ({
@@ -56,7 +57,9 @@ function place(): void {
     widthMm.value,
     () => crypto.randomUUID(),
   );
-  if (items.length > 0) emit('place', items);
+  // What could not be read back is not placed at all.
+  tooMuch.value = items.some((item) => !itemSchema.safeParse(item).success);
+  if (items.length > 0 && !tooMuch.value) emit('place', items);
 }
 </script>
 
@@ -114,6 +117,10 @@ function place(): void {
     <p v-if="rights === 'unsure'" class="quiet small">
       Only cut what you may use; ask whoever drew it. It is kept with the drawing.
     </p>
+    <div v-if="tooMuch" class="note-bar fails" role="alert">
+      <p>The drawing is too detailed, or too large, to be kept with a project. Simplify it where it was drawn.</p>
+      <p>Nothing was changed.</p>
+    </div>
     <div class="d-flex flex-wrap gap-2 mt-3">
       <button type="button" class="btn btn-primary" :disabled="taken === 0" @click="place">Place it</button>
       <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Leave it</button>

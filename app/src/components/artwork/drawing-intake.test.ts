@@ -60,6 +60,16 @@ describe('a drawing that comes in', () => {
     expect(useView().selectedId).toBe(useProject().doc!.items[0]!.id);
   });
 
+  it('that is too large to be kept is not placed, and that is said', async () => {
+    const bench = await openWorkbench({ ...tumbler!, items: [] });
+    const slip = bench.mount(ArtworkSlip);
+    await useIncoming().bringIn('huge.svg', PENNANT.replace('width="40mm"', 'width="900000mm"'));
+    await bench.settled();
+    await press(slip, 'Place it');
+    expect(slip.text()).toContain('too detailed, or too large, to be kept');
+    expect(useProject().doc!.items).toEqual([]);
+  });
+
   it('is refused in words when it is none, and can be left', async () => {
     const bench = await openWorkbench({ ...tumbler!, items: [] });
     const slip = bench.mount(ArtworkSlip);

@@ -192,7 +192,7 @@ defineExpose({ showAll });
     <g :transform="transform">
       <path :d="picture.outlineData" class="sheet" fill-rule="evenodd" />
       <FlatHeat
-        v-if="zones.strain"
+        v-if="zones.strain && picture.panels.length === 1"
         :panel="picture.panels[0]!"
         :give="picture.template.flattening.give"
         :scale="scale"
