@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bare, makeBlank } from '../../test/jobs.ts';
+import { bare, makeBlank, makeProfile } from '../../test/jobs.ts';
 import type { Blank } from './blank.ts';
 import { sizeBlank } from './size.ts';
 import { reportErrors } from './error-report.ts';
@@ -59,5 +59,17 @@ describe('reportErrors', () => {
     );
     expect(report(blank).weakest).toBe('girthBase');
     expect(report({ ...blank, readings: { ...blank.readings, girthRim: rim } }).weakest).toBe('girthRim');
+  });
+
+  it('of a curved side takes the ends for the seam, and names the height that was read worst', () => {
+    const bowl = makeProfile([[0, 300], [35, 322], [70, 296]]); // prettier-ignore
+    // One go with a tape each: 0.7 mm at both ends, and no height worse than another.
+    expect(report(bowl)).toMatchObject({ gapRim: 0.7, gapBase: 0.7, weakestStation: null });
+    const stations = bowl.stations.map((s, i) =>
+      i === 1 ? { ...s, girth: { ...s.girth, how: 'photo' as const } } : s,
+    );
+    expect(report({ ...bowl, stations })).toMatchObject({ gapRim: 0.7, weakestStation: 2 });
+    // The side lies between two heights, each good to a ruler's half millimetre.
+    expect(report(bowl).driftFront).toBeCloseTo(Math.hypot(0.5, 0.5), 9);
   });
 });

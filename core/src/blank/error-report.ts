@@ -16,7 +16,7 @@ export interface ErrorReport {
   readonly driftBack: number;
   /** The reading that contributes most to the seam; taking it again helps first. */
   readonly weakest: ReadingName;
-  /** Of a profile: the height whose girth is the weakest, from 1. */
+  /** Of a profile: the height whose girth is the weakest, from 1; null when all are read alike. */
   readonly weakestStation: number | null;
 }
 
@@ -81,13 +81,14 @@ function reportProfile(blank: Blank, size: BlankSize): ErrorReport {
   const sigmas = read.map(({ girth }) => summariseReading(girth)!.sigma);
   const downs = [read[0], read.at(-1)].map((station) => summariseReading(station?.down)?.sigma ?? 0);
   const seen = size.fit === 'applied' ? SEEN_SIGMA_MM : null;
+  const uneven = Math.max(...sigmas) - Math.min(...sigmas) > 1e-6;
   return {
     gapRim: seen ?? sigmas[0]!,
     gapBase: seen ?? sigmas.at(-1)!,
     driftFront: seen ?? Math.hypot(downs[0]!, downs[1]!),
     driftBack: 0,
     weakest: sigmas[0]! >= sigmas.at(-1)! ? 'girthRim' : 'girthBase',
-    weakestStation: 1 + blank.stations.indexOf(read[sigmas.indexOf(Math.max(...sigmas))]!),
+    weakestStation: uneven ? 1 + blank.stations.indexOf(read[sigmas.indexOf(Math.max(...sigmas))]!) : null,
   };
 }
 

@@ -10,9 +10,11 @@ const mm = (v: number): string => formatLength(v, props.unit);
 const size = computed(() => props.picture.size);
 const round = computed(() => isRound(props.blank.kind));
 const worst = computed(() => Math.max(props.picture.errors.gapRim, props.picture.errors.gapBase));
+/** What the ends of the seam hang on most: of a curved side, the girth at one of its ends. */
 const weakest = computed(() => {
-  const { weakest, weakestStation } = props.picture.errors;
-  return weakestStation === null ? READING_IN_SENTENCE[weakest] : `the girth at height ${weakestStation}`;
+  const { weakest: name } = props.picture.errors;
+  if (props.blank.kind !== 'profile') return READING_IN_SENTENCE[name];
+  return name === 'girthRim' ? 'the first girth' : 'the last girth';
 });
 /** Girths of a ball are shown with the tape taken off; faces need no sum. */
 const hasTape = computed(() => round.value || props.blank.readings.girth !== undefined);

@@ -33,7 +33,7 @@ const sizes = computed(() => {
   const p = picture.good;
   if (!p) return '';
   const round = (mm: number): string => (settings.unit === 'mm' ? mm.toFixed(0) : (mm / 25.4).toFixed(2));
-  if (p.panels.length > 1) return `in ${p.panels.length} pieces`;
+  if (props.dims && p.panels.length > 1) return `in ${p.panels.length} pieces`;
   if (!p.template.closed) return `${round(p.template.rimLength)} × ${round(p.size.side)}`;
   return `${round(p.template.rimLength)} round the rim, ${round(p.size.side)} down the side`;
 });
