@@ -10,7 +10,8 @@ export interface TemplateMarks {
 }
 
 /**
- * Marks of a band: front, every eighth of the way round to aim by, an arrow to the rim and which way up it goes.
+ * Marks of a band: front, every eighth of the way round to aim by, an arrow to the rim and which way up it goes,
+ * and both ends.
  *
  * @param surface the band's development
  * @param cone whose wider end is named
@@ -46,9 +47,23 @@ export function bandMarks(surface: Development, cone: ConeSpec, region: SurfaceR
       side > 60
         ? { at: surface.forward(0, tick * 1.5 + 10), text: rim }
         : { at: surface.forward(-Math.PI * 0.4, side * 0.55), text: rim },
+      ...seamWords(surface, region),
       ...(side > 40 ? [{ at: surface.forward(0, side - tick * 1.5 - 3), text: 'front' }] : []),
     ],
   };
+}
+
+/** mm from an end of the band to the middle of the word that names it. */
+const SEAM_WORD_MM = 9;
+
+/** Names both ends of a band: where they meet is the seam, or the handle stands between them. */
+function seamWords(surface: Development, region: SurfaceRegion): TemplateMarks['words'] {
+  const middle = surface.slantLength / 2;
+  const radius = surface.radiusAt(middle);
+  const [left, right] = [region.left, region.right].map((ends) => (ends[0] + ends[1]) / 2) as [number, number];
+  const text = Math.PI + left > 1e-9 ? 'handle' : 'seam';
+  const inward = SEAM_WORD_MM / radius;
+  return [left + inward, right - inward].map((azimuth) => ({ at: surface.forward(azimuth, middle), text }));
 }
 
 /** Marks of a face: its middle, and which way is up. */

@@ -70,6 +70,10 @@ describe('the marks of a template', () => {
       const marks = wrap.panels[0]!;
       expect(marks.words[0]!.text).toBe(words);
       const outline = flattenPath(wrap.template.outline, 0.001);
+      // Both ends are named: the seam, or the handle between them.
+      const ends = marks.words.filter(({ text }) => text === (blank.handleWidthMm > 0 ? 'handle' : 'seam'));
+      expect(ends.map(({ at }) => Math.sign(at.x))).toEqual([-1, 1]);
+      for (const { at } of ends) expect(ringContains(outline, at.x, at.y)).toBe(true);
       const middleOf = marks.lines.map((l) => [(l.from.x + l.to.x) / 2, (l.from.y + l.to.y) / 2] as const);
       for (const [x, y] of middleOf) expect(ringContains(outline, x, y)).toBe(true);
       // The front mark points straight down from the middle of the rim edge.
