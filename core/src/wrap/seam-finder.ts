@@ -1,0 +1,359 @@
+import type { Ring } from '../polygon/polygon.ts';
+import type { SeamPath } from './seam-path.ts';
+
+/** The side of a blank with the film on it, through which a seam has to find its way. */
+export interface SeamField {
+  /** Length of the side, mm, and distance from the axis at a slant, mm. */
+  readonly side: number;
+  radiusAt(slant: number): number;
+  /** Outlines as [azimuth rad, slant mm] rings; each group is clean film, outer rings and holes turning opposite ways. */
+  readonly groups: readonly (readonly Ring[])[];
+}
+
+/** What is asked of a seam. */
+export interface SeamWish {
+  /** mm to keep from every piece. */
+  readonly clearance: number;
+  /** How many seams are wanted, evenly round. */
+  readonly count: number;
+  /** Azimuth near which the (first) seam is to lie when nothing else decides, rad. */
+  readonly home: number;
+  /** Where each seam has to lie, when it is not free to go anywhere: azimuths, and how far from them it may go, rad. */
+  readonly near?: { readonly azimuths: readonly number[]; readonly reach: number };
+}
+
+/** A seam that was found. */
+export interface FoundSeam {
+  readonly path: SeamPath;
+  /** Whether it keeps the clearance from every piece. */
+  readonly free: boolean;
+  /** mm of film that it cuts through. */
+  readonly cutMm: number;
+  /** mm that it is longer than the side. */
+  readonly wanderMm: number;
+}
+
+/** mm between the rows and between the columns in which a way is looked for. */
+const ROW_MM = 0.25;
+const COLUMN_MM = 0.1;
+const MOST_ROWS = 2400;
+const MOST_COLUMNS = 8000;
+/** Steepest that a seam leaves the meridian, as a tangent: 60°. */
+const STEEPEST = Math.tan(Math.PI / 3);
+/** What a mm away from home costs over each mm of the side, in mm of wander. */
+const PULL_HOME = 0.001;
+/** The same for panels, which are to be even. */
+const PULL_EVEN = 0.01;
+/** Weights while film has to be cut: film counts for itself, the rest only decides between equals. */
+const NEAR_WEIGHT = 1e-3;
+const WANDER_WEIGHT = 1e-4;
+
+/**
+ * Seams from rim to base, at most 60° from the meridian, that keep clear of every piece, with the shortest wander; where
+ * there is none, those that cut the least film.
+ *
+ * The side is divided into rows and columns and the cheapest way through them is found row by row (dynamic programming
+ * over the whole way round, without a starting point); then it is pulled taut between the pieces. Film and clearance are
+ * laid on the rows exactly, as intervals, and widened on the blank's own surface, not on a flat picture of it. Several
+ * seams are first looked for together, on all panels laid one on another, so that they come out alike where they can.
+ *
+ * @param field the side and its film
+ * @param wish clearance, how many, and where from
+ * @returns one for each seam, in the order round
+ */
+export function findSeams(field: SeamField, wish: SeamWish): FoundSeam[] {
+  const { near } = wish;
+  const grid = rasterise(field, wish.clearance, near ? 1 : wish.count);
+  const turn = (2 * Math.PI) / wish.count;
+  if (near) return near.azimuths.map((azimuth) => findIn(field, grid, { azimuth, reach: near.reach, pull: PULL_EVEN }));
+  const together = findIn(field, foldGrid(grid, wish.count), { azimuth: wish.home, reach: null, pull: PULL_HOME });
+  if (wish.count === 1) return [together];
+  const middle = together.path.azimuths.reduce((sum, a) => sum + a, 0) / together.path.azimuths.length;
+  return Array.from({ length: wish.count }, (_, i) =>
+    findIn(field, grid, { azimuth: middle + i * turn, reach: 0.45 * turn, pull: PULL_EVEN }),
+  );
+}
+
+/** Film and clearance on rows and columns of the side. Column j stands for azimuth j · step, the last before a full turn. */
+interface Grid {
+  readonly rows: number;
+  readonly columns: number;
+  readonly height: number;
+  readonly step: number;
+  readonly film: Uint8Array;
+  readonly near: Uint8Array;
+}
+
+function rasterise({ side, radiusAt, groups }: SeamField, clearance: number, count: number): Grid {
+  const rows = Math.min(MOST_ROWS, Math.max(2, Math.ceil(side / ROW_MM) + 1));
+  const height = side / (rows - 1);
+  const radii = Float64Array.from({ length: rows }, (_, i) => Math.max(1, radiusAt(i * height)));
+  const widest = radii.reduce((a, b) => Math.max(a, b), 1);
+  const perSeam = Math.min(MOST_COLUMNS, Math.ceil((2 * Math.PI * widest) / COLUMN_MM)) / count;
+  const columns = count * Math.max(8, Math.ceil(perSeam));
+  const step = (2 * Math.PI) / columns;
+  // Beginnings and ends of intervals; summed up along each row at the end.
+  const film = new Int16Array(rows * (columns + 1));
+  const near = new Int16Array(rows * (columns + 1));
+  const add = (into: Int16Array, row: number, from: number, to: number): void => {
+    const first = Math.ceil(from / step - 1e-9);
+    const last = Math.floor(to / step + 1e-9);
+    if (last < first) return;
+    const start = row * (columns + 1);
+    if (last - first + 1 >= columns) {
+      into[start]! += 1;
+      into[start + columns]! -= 1;
+      return;
+    }
+    const a = first - columns * Math.floor(first / columns);
+    const b = a + last - first + 1;
+    into[start + a]! += 1;
+    if (b <= columns) into[start + b]! -= 1;
+    else {
+      into[start + columns]! -= 1;
+      into[start]! += 1;
+      into[start + b - columns]! -= 1;
+    }
+  };
+  /** Closes the rows within the clearance of a stretch at a height, which may lie between two rows. */
+  const widen = (slant: number, from: number, to: number): void => {
+    const last = Math.min(rows - 1, Math.floor((slant + clearance) / height));
+    for (let row = Math.max(0, Math.ceil((slant - clearance) / height)); row <= last; row++) {
+      const away = row * height - slant;
+      const more = Math.sqrt(Math.max(0, clearance * clearance - away * away)) / radii[row]!;
+      add(near, row, from - more, to + more);
+    }
+  };
+  for (const group of groups) {
+    forEachInterval(group, rows, height, (row, from, to) => {
+      if (row >= 0 && row < rows) add(film, row, from, to);
+      widen(row * height, from, to);
+    });
+    // A point between two rows would be missed by both.
+    for (const ring of group) for (let i = 0; i < ring.length; i += 2) widen(ring[i + 1]!, ring[i]!, ring[i]!);
+  }
+  return {
+    rows,
+    columns,
+    height,
+    step,
+    film: summed(film, rows, columns),
+    near: summed(near, rows, columns),
+  };
+}
+
+function summed(steps: Int16Array, rows: number, columns: number): Uint8Array {
+  const out = new Uint8Array(rows * columns);
+  for (let row = 0; row < rows; row++) {
+    let depth = 0;
+    for (let c = 0; c < columns; c++) {
+      depth += steps[row * (columns + 1) + c]!;
+      out[row * columns + c] = depth > 0 ? 1 : 0;
+    }
+  }
+  return out;
+}
+
+/** Where a group is film along each row that it crosses, from a little above the band to a little below it. */
+function forEachInterval(
+  rings: readonly Ring[],
+  rows: number,
+  height: number,
+  visit: (row: number, from: number, to: number) => void,
+): void {
+  const crossings = new Map<number, number[]>();
+  for (const ring of rings)
+    for (let i = 0, n = ring.length; i < n; i += 2) {
+      const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
+      if (ay === by) continue;
+      const down = by > ay ? 1 : -1;
+      // A row counts an edge from its upper end to just before its lower one, so that a corner is met once.
+      const first = Math.max(-rows, Math.ceil(Math.min(ay, by) / height));
+      const last = Math.min(2 * rows, Math.ceil(Math.max(ay, by) / height) - 1);
+      for (let row = first; row <= last; row++) {
+        const x = ax + ((bx - ax) * (row * height - ay)) / (by - ay);
+        const list = crossings.get(row);
+        if (list) list.push(x, down);
+        else crossings.set(row, [x, down]);
+      }
+    }
+  for (const [row, list] of crossings) {
+    const order = Array.from({ length: list.length / 2 }, (_, i) => i).sort((a, b) => list[2 * a]! - list[2 * b]!);
+    let depth = 0;
+    let from = 0;
+    for (const k of order) {
+      if (depth === 0) from = list[2 * k]!;
+      depth += list[2 * k + 1]!;
+      if (depth === 0) visit(row, from, list[2 * k]!);
+    }
+  }
+}
+
+/** All panels laid one on another: what is film on any of them is film, and counts as often. */
+function foldGrid(grid: Grid, count: number): Grid {
+  if (count === 1) return grid;
+  const columns = grid.columns / count;
+  const film = new Uint8Array(grid.rows * columns);
+  const near = new Uint8Array(grid.rows * columns);
+  for (let row = 0; row < grid.rows; row++)
+    for (let c = 0; c < grid.columns; c++) {
+      const to = row * columns + (c % columns);
+      film[to]! += grid.film[row * grid.columns + c]!;
+      near[to]! += grid.near[row * grid.columns + c]!;
+    }
+  return { ...grid, columns, film, near };
+}
+
+interface Aim {
+  readonly azimuth: number;
+  /** How far from there it may go, rad; null for anywhere. */
+  readonly reach: number | null;
+  readonly pull: number;
+}
+
+function findIn(field: SeamField, grid: Grid, aim: Aim): FoundSeam {
+  const free = cheapestWay(field, grid, aim, true);
+  const way = free ?? cheapestWay(field, grid, aim, false)!;
+  const path = pullTaut(field, grid, way, free !== null);
+  return { path, free: free !== null, ...measure(field, grid, path) };
+}
+
+/**
+ * Cheapest column in each row, columns counted on past a full turn; null when every way is closed.
+ *
+ * @param clear whether the clearance must be kept; otherwise film may be cut at its price
+ */
+function cheapestWay(field: SeamField, grid: Grid, aim: Aim, clear: boolean): Int32Array | null {
+  const { rows, columns, height, step, film, near } = grid;
+  const home = Math.round(aim.azimuth / step);
+  const offset = Float64Array.from({ length: columns }, (_, c) => {
+    const away = c - home - columns * Math.round((c - home) / columns);
+    return aim.reach !== null && Math.abs(away) * step > aim.reach ? Infinity : Math.abs(away) * step;
+  });
+  const came = new Int8Array(rows * columns);
+  let before = new Float64Array(columns);
+  let now = new Float64Array(columns);
+  const scale = clear ? 1 : WANDER_WEIGHT;
+  const stay = (row: number, c: number, radius: number): number => {
+    const at = row * columns + c;
+    if (clear) return near[at] ? Infinity : offset[c]! * radius * aim.pull * height;
+    return (
+      film[at]! * height +
+      (near[at] ? NEAR_WEIGHT * height : 0) +
+      WANDER_WEIGHT * offset[c]! * radius * aim.pull * height
+    );
+  };
+  for (let c = 0; c < columns; c++) before[c] = stay(0, c, Math.max(1, field.radiusAt(0))) / 2;
+  for (let row = 1; row < rows; row++) {
+    const radius = Math.max(1, field.radiusAt(row * height));
+    const most = Math.min(120, Math.max(1, Math.floor((STEEPEST * height) / (radius * step))));
+    // What a step to the side adds: to the way, and to the film on it, which is as much longer.
+    const longer = Float64Array.from({ length: 2 * most + 1 }, (_, k) =>
+      Math.hypot(height, (k - most) * radius * step),
+    );
+    for (let c = 0; c < columns; c++) {
+      const cost = stay(row, c, radius);
+      if (cost === Infinity) {
+        now[c] = Infinity;
+        continue;
+      }
+      const filmHere = clear ? 0 : film[row * columns + c]!;
+      let least = Infinity;
+      let from = 0;
+      for (let k = -most; k <= most; k++) {
+        let p = c + k;
+        if (p < 0) p += columns;
+        else if (p >= columns) p -= columns;
+        const way = longer[k + most]!;
+        let sum = before[p]! + way * scale;
+        if (!clear) sum += ((filmHere + film[(row - 1) * columns + p]!) / 2) * (way - height);
+        if (sum < least) {
+          least = sum;
+          from = k;
+        }
+      }
+      now[c] = least + (row === rows - 1 ? cost / 2 : cost);
+      came[row * columns + c] = from;
+    }
+    [before, now] = [now, before];
+  }
+  let end = 0;
+  for (let c = 1; c < columns; c++) if (before[c]! < before[end]!) end = c;
+  if (before[end] === Infinity) return null;
+  const way = new Int32Array(rows);
+  // Near home, not a whole turn away from it; a folded grid repeats every panel.
+  way[rows - 1] = end + columns * Math.round((home - end) / columns);
+  for (let row = rows - 1; row > 0; row--) {
+    const c = way[row]! - columns * Math.floor(way[row]! / columns);
+    way[row - 1] = way[row]! + came[row * columns + c]!;
+  }
+  return way;
+}
+
+/** Pulls a way taut: straight as far as it stays clear, or cuts no more film than it did. */
+function pullTaut(field: SeamField, grid: Grid, way: Int32Array, clear: boolean): SeamPath {
+  const { rows, step, height } = grid;
+  const budget = new Float64Array(rows);
+  const unit = (row: number, from: number, to: number): number =>
+    Math.hypot(height, (to - from) * step * Math.max(1, field.radiusAt(row * height)));
+  for (let row = 1; row < rows; row++)
+    budget[row] =
+      budget[row - 1]! +
+      (unit(row, way[row - 1]!, way[row]!) * (filmAt(grid, row - 1, way[row - 1]!) + filmAt(grid, row, way[row]!))) / 2;
+  const straight = (from: number, to: number): boolean => {
+    const slope = (way[to]! - way[from]!) / (to - from);
+    let spent = 0;
+    for (let row = from; row <= to; row++) {
+      const column = way[from]! + slope * (row - from);
+      if (clear) {
+        if (nearAt(grid, row, Math.floor(column)) || nearAt(grid, row, Math.ceil(column))) return false;
+      } else if (row > from) {
+        const last = column - slope;
+        spent += (unit(row, last, column) * (filmAt(grid, row - 1, last) + filmAt(grid, row, column))) / 2;
+        if (spent > budget[row]! - budget[from]! + 1e-9) return false;
+      }
+      if (Math.abs(slope) * step * Math.max(1, field.radiusAt(row * height)) > STEEPEST * height * 1.001) return false;
+    }
+    return true;
+  };
+  const kept = [0];
+  let at = 0;
+  while (at < rows - 1) {
+    let reach = at + 1;
+    for (let next = rows - 1; next > reach; next -= Math.max(1, Math.floor((next - reach) / 12)))
+      if (straight(at, next)) {
+        reach = next;
+        break;
+      }
+    kept.push(reach);
+    at = reach;
+  }
+  return { slants: kept.map((row) => row * height), azimuths: kept.map((row) => way[row]! * step) };
+}
+
+const cellOf = (grid: Grid, row: number, column: number): number => {
+  const c = Math.round(column);
+  return row * grid.columns + c - grid.columns * Math.floor(c / grid.columns);
+};
+const filmAt = (grid: Grid, row: number, column: number): number => grid.film[cellOf(grid, row, column)]!;
+const nearAt = (grid: Grid, row: number, column: number): number => grid.near[cellOf(grid, row, column)]!;
+
+function measure(field: SeamField, grid: Grid, path: SeamPath): { cutMm: number; wanderMm: number } {
+  let cutMm = 0;
+  let length = 0;
+  for (let i = 1; i < path.slants.length; i++) {
+    const first = Math.round(path.slants[i - 1]! / grid.height);
+    const last = Math.round(path.slants[i]! / grid.height);
+    const slope = (path.azimuths[i]! - path.azimuths[i - 1]!) / Math.max(1, last - first);
+    for (let row = first + 1; row <= last; row++) {
+      const [a, b] = [row - 1, row].map((r) => (path.azimuths[i - 1]! + slope * (r - first)) / grid.step) as [
+        number,
+        number,
+      ];
+      const way = Math.hypot(grid.height, slope * Math.max(1, field.radiusAt(row * grid.height)));
+      length += way;
+      cutMm += (way * (Math.min(1, filmAt(grid, row - 1, a)) + Math.min(1, filmAt(grid, row, b)))) / 2;
+    }
+  }
+  return { cutMm, wanderMm: length - field.side };
+}
