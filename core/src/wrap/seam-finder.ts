@@ -33,11 +33,13 @@ export interface FoundSeam {
   readonly wanderMm: number;
 }
 
-/** mm between the rows and between the columns in which a way is looked for. */
+/** mm between the rows and between the columns in which a way is looked for, at the finest. */
 const ROW_MM = 0.25;
 const COLUMN_MM = 0.1;
-const MOST_ROWS = 2400;
-const MOST_COLUMNS = 8000;
+/** Most places that are looked at; on larger sides rows and columns are further apart. */
+const MOST_PLACES = 800_000;
+/** Most columns that a way moves aside in one row. */
+const MOST_SHIFT = 120;
 /** Steepest that a seam leaves the meridian, as a tangent: 60°. */
 const STEEPEST = Math.tan(Math.PI / 3);
 /** What a mm away from home costs over each mm of the side, in mm of wander. */
@@ -85,12 +87,13 @@ interface Grid {
 }
 
 function rasterise({ side, radiusAt, groups }: SeamField, clearance: number, count: number): Grid {
-  const rows = Math.min(MOST_ROWS, Math.max(2, Math.ceil(side / ROW_MM) + 1));
+  const widest = Math.max(1, ...[0, 0.2, 0.4, 0.6, 0.8, 1].map((share) => radiusAt(share * side)));
+  const round = 2 * Math.PI * widest;
+  const coarser = Math.max(1, Math.sqrt((side * round) / (ROW_MM * COLUMN_MM * MOST_PLACES)));
+  const rows = Math.max(2, Math.ceil(side / (ROW_MM * coarser)) + 1);
   const height = side / (rows - 1);
   const radii = Float64Array.from({ length: rows }, (_, i) => Math.max(1, radiusAt(i * height)));
-  const widest = radii.reduce((a, b) => Math.max(a, b), 1);
-  const perSeam = Math.min(MOST_COLUMNS, Math.ceil((2 * Math.PI * widest) / COLUMN_MM)) / count;
-  const columns = count * Math.max(8, Math.ceil(perSeam));
+  const columns = count * Math.max(8, Math.ceil(round / (COLUMN_MM * coarser) / count));
   const step = (2 * Math.PI) / columns;
   // Beginnings and ends of intervals; summed up along each row at the end.
   const film = new Int16Array(rows * (columns + 1));
@@ -215,7 +218,7 @@ function findIn(field: SeamField, grid: Grid, aim: Aim): FoundSeam {
   const free = cheapestWay(field, grid, aim, true);
   const way = free ?? cheapestWay(field, grid, aim, false)!;
   const path = pullTaut(field, grid, way, free !== null);
-  return { path, free: free !== null, ...measure(field, grid, path) };
+  return { path, free: free !== null, ...measure(field, path) };
 }
 
 /**
@@ -231,55 +234,42 @@ function cheapestWay(field: SeamField, grid: Grid, aim: Aim, clear: boolean): In
     return aim.reach !== null && Math.abs(away) * step > aim.reach ? Infinity : Math.abs(away) * step;
   });
   const came = new Int8Array(rows * columns);
-  let before = new Float64Array(columns);
-  let now = new Float64Array(columns);
+  let before = new Float64Array(columns + 2 * MOST_SHIFT);
+  let now = new Float64Array(columns + 2 * MOST_SHIFT);
   const scale = clear ? 1 : WANDER_WEIGHT;
-  const stay = (row: number, c: number, radius: number): number => {
-    const at = row * columns + c;
-    if (clear) return near[at] ? Infinity : offset[c]! * radius * aim.pull * height;
-    return (
-      film[at]! * height +
-      (near[at] ? NEAR_WEIGHT * height : 0) +
-      WANDER_WEIGHT * offset[c]! * radius * aim.pull * height
-    );
-  };
-  for (let c = 0; c < columns; c++) before[c] = stay(0, c, Math.max(1, field.radiusAt(0))) / 2;
-  for (let row = 1; row < rows; row++) {
+  const stay = new Float64Array(columns);
+  for (let row = 0; row < rows; row++) {
     const radius = Math.max(1, field.radiusAt(row * height));
-    const most = Math.min(120, Math.max(1, Math.floor((STEEPEST * height) / (radius * step))));
-    // What a step to the side adds: to the way, and to the film on it, which is as much longer.
-    const longer = Float64Array.from({ length: 2 * most + 1 }, (_, k) =>
-      Math.hypot(height, (k - most) * radius * step),
-    );
+    const start = row * columns;
+    const pull = scale * radius * aim.pull * height;
+    const half = row === 0 || row === rows - 1 ? 0.5 : 1;
     for (let c = 0; c < columns; c++) {
-      const cost = stay(row, c, radius);
-      if (cost === Infinity) {
-        now[c] = Infinity;
-        continue;
-      }
-      const filmHere = clear ? 0 : film[row * columns + c]!;
-      let least = Infinity;
-      let from = 0;
-      for (let k = -most; k <= most; k++) {
-        let p = c + k;
-        if (p < 0) p += columns;
-        else if (p >= columns) p -= columns;
-        const way = longer[k + most]!;
-        let sum = before[p]! + way * scale;
-        if (!clear) sum += ((filmHere + film[(row - 1) * columns + p]!) / 2) * (way - height);
-        if (sum < least) {
-          least = sum;
-          from = k;
-        }
-      }
-      now[c] = least + (row === rows - 1 ? cost / 2 : cost);
-      came[row * columns + c] = from;
+      const close = near[start + c]! > 0;
+      stay[c] = half * offset[c]! * pull;
+      if (clear && close) stay[c] = Infinity;
+      else if (!clear) stay[c]! += half * (film[start + c]! + (close ? NEAR_WEIGHT : 0)) * height;
     }
+    if (row === 0) {
+      for (let c = 0; c < columns; c++) before[MOST_SHIFT + c] = stay[c]!;
+      continue;
+    }
+    // The row before, run on past both ends, so that steps need not be counted round.
+    const most = Math.min(MOST_SHIFT, Math.max(1, Math.floor((STEEPEST * height) / (radius * step))));
+    before.copyWithin(MOST_SHIFT - most, MOST_SHIFT + columns - most, MOST_SHIFT + columns);
+    before.copyWithin(MOST_SHIFT + columns, MOST_SHIFT, MOST_SHIFT + most);
+    // What a step to the side adds: to the way, and to the film on it, which is as much longer.
+    const steps = [0, 1, 2, 3, 4].map((films) =>
+      Float64Array.from({ length: 2 * most + 1 }, (_, k) => {
+        const way = Math.hypot(height, (k - most) * radius * step);
+        return way * scale + films * (way - height);
+      }),
+    );
+    stepRow(before, now, came.subarray(start, start + columns), stay, steps, film.subarray(start, start + columns));
     [before, now] = [now, before];
   }
   let end = 0;
-  for (let c = 1; c < columns; c++) if (before[c]! < before[end]!) end = c;
-  if (before[end] === Infinity) return null;
+  for (let c = 1; c < columns; c++) if (before[MOST_SHIFT + c]! < before[MOST_SHIFT + end]!) end = c;
+  if (before[MOST_SHIFT + end] === Infinity) return null;
   const way = new Int32Array(rows);
   // Near home, not a whole turn away from it; a folded grid repeats every panel.
   way[rows - 1] = end + columns * Math.round((home - end) / columns);
@@ -288,6 +278,39 @@ function cheapestWay(field: SeamField, grid: Grid, aim: Aim, clear: boolean): In
     way[row - 1] = way[row]! + came[row * columns + c]!;
   }
   return way;
+}
+
+/** One row of the search: the cheapest of the steps that lead to each column, and which it is. */
+function stepRow(
+  before: Float64Array,
+  now: Float64Array,
+  came: Int8Array,
+  stay: Float64Array,
+  steps: readonly Float64Array[],
+  film: Uint8Array,
+): void {
+  const width = steps[0]!.length;
+  const most = (width - 1) / 2;
+  for (let c = 0; c < stay.length; c++) {
+    const here = stay[c]!;
+    if (here === Infinity) {
+      now[MOST_SHIFT + c] = Infinity;
+      continue;
+    }
+    const add = steps[film[c]!]!;
+    const first = MOST_SHIFT + c - most;
+    let least = Infinity;
+    let from = 0;
+    for (let k = 0; k < width; k++) {
+      const sum = before[first + k]! + add[k]!;
+      if (sum < least) {
+        least = sum;
+        from = k;
+      }
+    }
+    now[MOST_SHIFT + c] = least + here;
+    came[c] = from - most;
+  }
 }
 
 /** Pulls a way taut: straight as far as it stays clear, or cuts no more film than it did. */
@@ -338,22 +361,65 @@ const cellOf = (grid: Grid, row: number, column: number): number => {
 const filmAt = (grid: Grid, row: number, column: number): number => grid.film[cellOf(grid, row, column)]!;
 const nearAt = (grid: Grid, row: number, column: number): number => grid.near[cellOf(grid, row, column)]!;
 
-function measure(field: SeamField, grid: Grid, path: SeamPath): { cutMm: number; wanderMm: number } {
+/** How much longer than the side a path is, and the film that it runs through, exactly: from crossing to crossing. */
+function measure(field: SeamField, path: SeamPath): { cutMm: number; wanderMm: number } {
   let cutMm = 0;
   let length = 0;
+  const turn = 2 * Math.PI;
   for (let i = 1; i < path.slants.length; i++) {
-    const first = Math.round(path.slants[i - 1]! / grid.height);
-    const last = Math.round(path.slants[i]! / grid.height);
-    const slope = (path.azimuths[i]! - path.azimuths[i - 1]!) / Math.max(1, last - first);
-    for (let row = first + 1; row <= last; row++) {
-      const [a, b] = [row - 1, row].map((r) => (path.azimuths[i - 1]! + slope * (r - first)) / grid.step) as [
-        number,
-        number,
-      ];
-      const way = Math.hypot(grid.height, slope * Math.max(1, field.radiusAt(row * grid.height)));
-      length += way;
-      cutMm += (way * (Math.min(1, filmAt(grid, row - 1, a)) + Math.min(1, filmAt(grid, row, b)))) / 2;
+    const [v0, v1] = [path.slants[i - 1]!, path.slants[i]!];
+    const [a0, a1] = [path.azimuths[i - 1]!, path.azimuths[i]!];
+    const slope = (a1 - a0) / (v1 - v0);
+    const way = Math.hypot(v1 - v0, (a1 - a0) * Math.max(1, field.radiusAt((v0 + v1) / 2)));
+    length += way;
+    // Stretches of film along the segment, as heights.
+    const stretches: [number, number][] = [];
+    for (const group of field.groups) {
+      const crossings: [number, number][] = [];
+      for (const ring of group) crossSegment(ring, { v0, v1, a0, slope, turn }, crossings);
+      crossings.sort((p, q) => p[0] - q[0]);
+      let depth = 0;
+      for (const [k, [v, by]] of crossings.entries()) {
+        depth += by;
+        if (depth !== 0 && k + 1 < crossings.length)
+          stretches.push([Math.max(v0, v), Math.min(v1, crossings[k + 1]![0])]);
+      }
+    }
+    stretches.sort((p, q) => p[0] - q[0]);
+    let done = v0;
+    for (const [from, to] of stretches) {
+      if (to <= Math.max(done, from)) continue;
+      cutMm += ((to - Math.max(done, from)) / (v1 - v0)) * way;
+      done = to;
     }
   }
   return { cutMm, wanderMm: length - field.side };
+}
+
+/** Heights at which the line of a segment, run on both ways, crosses a ring, with the sense of the crossing. */
+function crossSegment(
+  ring: Ring,
+  { v0, v1, a0, slope, turn }: { v0: number; v1: number; a0: number; slope: number; turn: number },
+  out: [number, number][],
+): void {
+  let [least, most, top, foot] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (let i = 1; i < ring.length; i += 2) {
+    if (ring[i]! < top) top = ring[i]!;
+    if (ring[i]! > foot) foot = ring[i]!;
+  }
+  if (top > v1 || foot < v0) return;
+  for (let i = 0; i < ring.length; i += 2) {
+    const off = ring[i]! - a0 - slope * (ring[i + 1]! - v0);
+    if (off < least) least = off;
+    if (off > most) most = off;
+  }
+  for (let k = Math.ceil(least / turn); k <= Math.floor(most / turn); k++)
+    for (let i = 0, n = ring.length; i < n; i += 2) {
+      const j = (i + 2) % n;
+      const p = ring[i]! - a0 - slope * (ring[i + 1]! - v0) - k * turn;
+      const q = ring[j]! - a0 - slope * (ring[j + 1]! - v0) - k * turn;
+      if (p > 0 === q > 0) continue;
+      const v = ring[i + 1]! + ((ring[j + 1]! - ring[i + 1]!) * p) / (p - q);
+      out.push([Math.max(v0 - 1, Math.min(v1 + 1, v)), q > 0 ? 1 : -1]);
+    }
 }
