@@ -11,7 +11,8 @@ export interface JobFile {
 }
 
 /**
- * The cut files of a job: one for each film in each load, named `cut-<load>-<film>.svg`.
+ * The cut files of a job: one for each strip of film in each load, named `cut-<load>-<film>.svg`, with its panel
+ * where there are several.
  *
  * @param project for names and films
  * @param wrap pieces
@@ -22,12 +23,13 @@ export function cutFiles(project: Project, wrap: Wrap, sheet: JobSheet): JobFile
     load.strips.map((strip) => {
       const film = project.films.find((f) => f.id === strip.film)!;
       const pieces = cutPieces(
-        wrap.pieces.filter((p) => p.film === strip.film),
+        wrap.pieces.filter((p) => p.film === strip.film && p.part === strip.part),
         strip,
       );
-      const title = `${project.name}: load ${load.number}, ${film.name}`;
+      const part = strip.part && `, ${strip.part.replace(/-/g, ' ')}`;
+      const title = `${project.name}: load ${load.number}, ${film.name}${part}`;
       return {
-        name: `cut-${load.number}-${film.id}.svg`,
+        name: `cut-${load.number}-${film.id}${strip.part && `-${strip.part}`}.svg`,
         content: writeCutSvg(pieces, film, strip, load, sheet.plan.board, title),
       };
     }),

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { PLAIN_SEAM } from './wrap/job.ts';
 import { projectOf } from '../test/findings.ts';
 import { testFonts } from '../test/fonts.ts';
 import { makeBlank, makeJob, textItem, tumbler, wave } from '../test/jobs.ts';
@@ -31,7 +32,7 @@ describe('examineProject', () => {
   });
 
   it('shows what fails before what wants a look, and what is fine last', () => {
-    const lapped = { seam: { lapMm: 2 } };
+    const lapped = { seam: { ...PLAIN_SEAM, lapMm: 2 } };
     const rank = { fails: 0, look: 1, fine: 2 };
     const busy = projectOf(makeJob(tumbler(), [nearRim(-8), { ...nearRim(3), id: 'low' }, wave(9)], lapped), 'small');
     const order = examined(busy).findings.map((f) => rank[f.finding.severity]);

@@ -4,6 +4,7 @@ import type { Blank, ReadingName } from '../src/blank/blank.ts';
 import { AS_IT_FALLS, USUAL_BALLOON } from '../src/document/new-project.ts';
 import type { Reading } from '../src/blank/reading.ts';
 import type { Job } from '../src/wrap/job.ts';
+import { PLAIN_SEAM } from '../src/wrap/job.ts';
 
 /** A reading with no tape to take off, so that worked figures stay round. */
 export const bare = (mm: number, how: Reading['how'] = 'tape'): Reading => ({
@@ -60,6 +61,7 @@ const base = {
   fuse: true,
   keepTogether: null,
   mirrored: false,
+  spares: 0,
 } as const;
 
 export const textItem = (text: string, more: Partial<TextItem> = {}): TextItem => ({
@@ -100,6 +102,6 @@ export const makeJob = (blank: Blank, items: Job['items'], more: Partial<Job> = 
   items,
   films: STARTING_FILMS.map((film) => ({ ...film, thicknessMm: 0 })),
   hand: 'right',
-  seam: { lapMm: 0 },
+  seam: PLAIN_SEAM,
   ...more,
 });

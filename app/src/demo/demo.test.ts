@@ -23,7 +23,7 @@ describe('the demo', () => {
 
   it('keeps what was accepted only while its numbers stand', () => {
     const [tumbler] = demoProjects('');
-    const butt = { ...tumbler!, seam: { lapMm: 0 } };
+    const butt = { ...tumbler!, seam: { ...tumbler!.seam, lapMm: 0 } };
     const examined = examineProject(butt, testFonts);
     if (!examined.ok) throw new Error(examined.problem.code);
     expect(openFindings(examined.findings).map((f) => f.finding.code)).toContain('seam-cut');

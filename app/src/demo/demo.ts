@@ -1,4 +1,5 @@
 import {
+  PLAIN_SEAM,
   newBlank,
   newMotif,
   newProject,
@@ -190,7 +191,7 @@ export function demoProjects(now: string): Project[] {
         placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 42, turnDeg: 0 },
       },
     ],
-    seam: { lapMm: 1 },
+    seam: { ...PLAIN_SEAM, lapMm: 1 },
   };
   const goblet: Project = {
     ...newProject('demo-cup', 'Cox’s goblet', coxGoblet, coxGoblet.id, now),

@@ -69,7 +69,7 @@ describe('the open project', () => {
     const store = await opened();
     for (const name of ['O', 'Oa', 'Oar']) store.edit('Rename', rename(name), 'rename');
     expect(store.past).toHaveLength(1);
-    store.edit('Lap', (p) => ({ ...p, seam: { lapMm: 1 } }), 'lap');
+    store.edit('Lap', (p) => ({ ...p, seam: { ...p.seam, lapMm: 1 } }), 'lap');
     expect(store.past).toHaveLength(2);
     store.undo();
     store.undo();
@@ -84,7 +84,7 @@ describe('the open project', () => {
 
   it('shows a drag as it goes and keeps it as one step', async () => {
     const store = await opened();
-    for (const lapMm of [1, 2, 3]) store.preview((p) => ({ ...p, seam: { lapMm } }));
+    for (const lapMm of [1, 2, 3]) store.preview((p) => ({ ...p, seam: { ...p.seam, lapMm } }));
     expect(store.doc!.seam.lapMm).toBe(3);
     expect(store.past).toHaveLength(0);
     store.settle('Move');

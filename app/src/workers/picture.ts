@@ -1,14 +1,21 @@
 import {
   benchSteps,
+  carriesPieces,
   cutPieces,
   examineProject,
   pathData,
+  seamOnFlat,
   seamView,
   type FlatPanel,
   type FontBook,
+  type FoundSeam,
+  type Piece,
+  type Point,
   type Project,
+  type SeamView,
+  type Wrap,
 } from '@mivet/core';
-import type { PanelPicture, ProjectPicture } from './protocol.ts';
+import type { PanelPicture, ProjectPicture, SeamPicture } from './protocol.ts';
 
 /** mm shown on each side of the seam. */
 export const SEAM_HALF_WIDTH_MM = 60;
@@ -23,7 +30,12 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     size: wrap.size,
     errors: wrap.errors,
     template: wrap.template,
-    outlineData: [wrap.template.outline, ...wrap.template.holes].map((path) => pathData(path)).join(''),
+    outlineData: (wrap.frames[0]!.asBand && wrap.panels.length === 1
+      ? wrap.panels[0]!.outlines
+      : [wrap.template.outline, ...wrap.template.holes]
+    )
+      .map((path) => pathData(path))
+      .join(''),
     panels: wrap.panels.map(panelPicture),
     meanRadius: wrap.meanRadius,
     items: wrap.placed.map((p) => ({
@@ -40,23 +52,28 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     })),
     pieces: wrap.pieces.map((p) => ({
       id: p.id,
+      spare: p.spare,
+      sheetData: p.paths.map((path) => pathData(path)).join(''),
       itemIds: p.itemIds,
       film: p.film,
-      data: p.paths.map((path) => pathData(path)).join(''),
+      data: onBand(wrap, p),
       rings: [p.unrolled.outer, ...p.unrolled.holes],
       cutAt: p.cutAt,
       azimuths: p.azimuths,
       slants: p.slants,
       areaMm2: p.areaMm2,
     })),
-    seam: seamView(wrap, SEAM_HALF_WIDTH_MM).map((p) => ({ film: p.film, data: p.rings.map(ringData).join('') })),
+    seams: wrap.seams.map((seam, i) => seamPicture(seam, seamView(wrap, i, SEAM_HALF_WIDTH_MM))),
+    seamLines: seamLines(wrap),
+    onSheets: carriesPieces(wrap),
     sheet,
     strips: sheet.plan.loads.flatMap((load) =>
       load.strips.map((strip) => ({
         load: load.number,
         film: strip.film,
+        part: strip.part,
         data: cutPieces(
-          wrap.pieces.filter((p) => p.film === strip.film),
+          wrap.pieces.filter((p) => p.film === strip.film && p.part === strip.part),
           strip,
         )
           .flatMap((p) => p.paths)
@@ -68,6 +85,47 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     doubts,
     steps: benchSteps(project, wrap, sheet, unit),
   };
+}
+
+/** Outline of a piece on the flat of the whole band: as it is cut, or brought back from a panel, band or gore. */
+function onBand({ frames, surface, meanRadius }: Wrap, piece: Piece): string {
+  if (frames[0]!.asBand || piece.spare) return piece.paths.map((path) => pathData(path)).join('');
+  return [piece.unrolled.outer, ...piece.unrolled.holes]
+    .map((ring) => {
+      let data = '';
+      for (let i = 0; i < ring.length; i += 2) {
+        const p = surface.forward(ring[i]! / meanRadius, -ring[i + 1]!);
+        data += `${i === 0 ? 'M' : 'L'}${p.x.toFixed(2)} ${(-p.y).toFixed(2)}`;
+      }
+      return `${data}Z`;
+    })
+    .join('');
+}
+
+const lineData = (points: readonly Point[]): string =>
+  points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x.toFixed(2)} ${(-p.y).toFixed(2)}`).join('');
+
+function seamPicture(seam: FoundSeam, view: SeamView): SeamPicture {
+  return {
+    azimuth: view.azimuth,
+    free: seam.free,
+    cutMm: seam.cutMm,
+    wanderMm: seam.wanderMm,
+    line: lineData(view.line),
+    pieces: view.pieces.map((p) => ({ film: p.film, data: p.rings.map(ringData).join('') })),
+  };
+}
+
+/** Seams on the flat of the whole band; the first at both of its ends. */
+function seamLines({ surface, seams, template, frames }: Wrap): string {
+  if (frames.length > 1 && (template.flattening.way === 'bands' || template.flattening.way === 'gores')) return '';
+  const round = template.region.left[0] === -Math.PI;
+  return seams
+    .flatMap(({ path }, i) =>
+      (round && i === 0 ? [0, 2 * Math.PI] : [0]).map((turn) => seamOnFlat(surface, path, turn)),
+    )
+    .map(lineData)
+    .join('');
 }
 
 function panelPicture({ name, outlines, lines, words, heat, bounds }: FlatPanel): PanelPicture {

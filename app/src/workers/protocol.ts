@@ -17,6 +17,9 @@ import type { BenchStep, BlankProblem, BlankSize } from '@mivet/core';
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
 export interface PiecePicture {
   readonly id: string;
+  readonly spare: boolean;
+  /** As it lies on its own sheet; the same as `data` for a wrap in one. */
+  readonly sheetData: string;
   readonly itemIds: readonly string[];
   readonly film: string;
   readonly data: string;
@@ -35,6 +38,16 @@ export interface PanelPicture {
   readonly words: readonly { readonly x: number; readonly y: number; readonly text: string }[];
   readonly heat: readonly { readonly data: string; readonly strain: number }[];
   readonly bounds: Box;
+}
+
+/** One seam with both of its sides brought together; SVG path data, mm, y down. */
+export interface SeamPicture {
+  readonly azimuth: number;
+  readonly free: boolean;
+  readonly cutMm: number;
+  readonly wanderMm: number;
+  readonly line: string;
+  readonly pieces: readonly { readonly film: string; readonly data: string }[];
 }
 
 /** Where an item sits and how large it is, for the slip and for dragging. */
@@ -61,6 +74,7 @@ export interface JudgedPicture {
 export interface StripPicture {
   readonly load: number;
   readonly film: string;
+  readonly part: string;
   readonly data: string;
 }
 
@@ -76,7 +90,11 @@ export type ProjectPicture =
       readonly meanRadius: number;
       readonly items: readonly ItemPicture[];
       readonly pieces: readonly PiecePicture[];
-      readonly seam: readonly { readonly film: string; readonly data: string }[];
+      readonly seams: readonly SeamPicture[];
+      /** Seams as they lie on the flat of the whole band. */
+      readonly seamLines: string;
+      /** Whether the artwork lies on the sheets that are printed. */
+      readonly onSheets: boolean;
       readonly sheet: JobSheet;
       readonly strips: readonly StripPicture[];
       readonly findings: readonly JudgedPicture[];

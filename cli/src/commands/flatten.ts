@@ -1,4 +1,14 @@
-import { describeBlankProblem, FILM_GIVE, makePanels, makeTemplate, sizeBlank, taperOf, wrapFilm } from '@mivet/core';
+import {
+  backSeam,
+  describeBlankProblem,
+  FILM_GIVE,
+  PLAIN_SEAM,
+  makePanels,
+  makeTemplate,
+  sizeBlank,
+  taperOf,
+  wrapFilm,
+} from '@mivet/core';
 import { loadDocument, takeOption } from '../files.ts';
 import { BadInput, type CommandLine } from '../run.ts';
 
@@ -12,7 +22,7 @@ export const flatten: CommandLine = (args, { out }) => {
   const { blank } = document;
   const sized = sizeBlank(blank);
   if (!sized.ok) throw new BadInput(describeBlankProblem(sized.problem, 'mm'));
-  const seam = document.format === 'mivet-project' ? document.seam : { lapMm: 0 };
+  const seam = document.format === 'mivet-project' ? document.seam : PLAIN_SEAM;
   const finish = document.format === 'mivet-project' ? wrapFilm(document)?.finish : undefined;
   const { template, surface } = makeTemplate(blank, sized.size, film, seam, FILM_GIVE[finish ?? 'gloss permanent']);
   const size = { ...sized.size, side: surface.slantLength };
@@ -61,7 +71,7 @@ export const flatten: CommandLine = (args, { out }) => {
     widestFlat: widest,
     panels:
       parts > 1
-        ? makePanels(size, film, template).map((panel) => ({
+        ? makePanels(size, film, template, surface, backSeam(template)).flats.map((panel) => ({
             name: panel.name,
             outlines: panel.outlines,
             bounds: panel.bounds,

@@ -52,6 +52,7 @@ export function itemsOfDrawing(
         fuse: true,
         keepTogether: null,
         mirrored: false,
+        spares: 0,
       },
     ];
   });

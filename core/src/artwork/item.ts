@@ -39,6 +39,8 @@ interface ItemBase {
   /** Items of one film with the same group name are fused with each other as well. */
   readonly keepTogether: string | null;
   readonly mirrored: boolean;
+  /** How many more of it are cut beside the wrap, for what gets lost. */
+  readonly spares: number;
 }
 
 /** A circle that words are set round. */

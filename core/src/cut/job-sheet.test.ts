@@ -16,6 +16,7 @@ const plate = (
 ): CuttablePiece => ({
   id,
   film,
+  part: '',
   flatBox: { minX: x, minY: y, maxX: x + width, maxY: y + high },
   areaMm2: width * high - hole * hole,
   paths: [

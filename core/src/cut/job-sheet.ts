@@ -11,6 +11,8 @@ import { pathLength } from './order.ts';
 export interface CuttablePiece {
   readonly id: string;
   readonly film: string;
+  /** Which sheet of its film it is cut from. */
+  readonly part: string;
   readonly paths: readonly Path[];
   readonly flatBox: Box;
   readonly areaMm2: number;
@@ -51,8 +53,13 @@ export function planJob(pieces: readonly CuttablePiece[], films: readonly Film[]
   for (const piece of pieces) {
     const film = films.find((f) => f.id === piece.film);
     if (!film) continue;
-    const block = blocks.get(film.id);
-    blocks.set(film.id, { film: film.id, box: block ? joinBoxes(block.box, piece.flatBox) : piece.flatBox });
+    const key = `${film.id}|${piece.part}`;
+    const block = blocks.get(key);
+    blocks.set(key, {
+      film: film.id,
+      part: piece.part,
+      box: block ? joinBoxes(block.box, piece.flatBox) : piece.flatBox,
+    });
     const need = needs.get(film.id) ?? { film, pieces: 0, counters: 0, areaMm2: 0, cutMm: 0 };
     needs.set(film.id, {
       film,

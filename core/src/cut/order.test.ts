@@ -12,6 +12,7 @@ const box = (x: number, y: number, w: number): number[] => [x, y, x + w, y, x + 
 const piece = (id: string, ...rings: number[][]) => ({
   id,
   film: 'reed',
+  part: '',
   paths: rings.map(pathFromRing),
   flatBox: boxOfCoordinates(rings[0]!),
   areaMm2: 100,
@@ -19,7 +20,7 @@ const piece = (id: string, ...rings: number[][]) => ({
 
 describe('cutPieces', () => {
   const plate = piece('o', box(0, 0, 20), box(5, 5, 4));
-  const strip = planLoads([{ film: 'reed', box: plate.flatBox }], boardById('square')).loads[0]!.strips[0]!;
+  const strip = planLoads([{ film: 'reed', part: '', box: plate.flatBox }], boardById('square')).loads[0]!.strips[0]!;
 
   it('cuts counters before the outline round them', () => {
     const [cut] = cutPieces([plate], strip);

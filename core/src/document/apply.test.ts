@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { PLAIN_SEAM } from '../wrap/job.ts';
 import { makeJob, motifItem, mug, textItem, tumbler } from '../../test/jobs.ts';
 import { projectOf } from '../../test/findings.ts';
 import { applyCommand, moveItem, scaleItem } from './apply.ts';
@@ -59,7 +60,7 @@ describe('applyCommand', () => {
   });
 
   it('sets lap and board, and changes nothing for an item that is gone', () => {
-    expect(applyCommand(project, { do: 'lap-seam', mm: 2 }).seam).toEqual({ lapMm: 2 });
+    expect(applyCommand(project, { do: 'lap-seam', mm: 2 }).seam).toEqual({ ...PLAIN_SEAM, lapMm: 2 });
     expect(applyCommand(project, { do: 'choose-board', boardId: 'long' }).boardId).toBe('long');
     expect(applyCommand(project, { do: 'move-item', itemId: 'nobody', downMm: 4 }).items).toEqual(project.items);
   });

@@ -29,7 +29,7 @@ export function applyCommand(project: Project, command: Command): Project {
         return { ...scaled, placement: { ...scaled.placement, from: 'middle', mm: command.toMiddleMm } };
       });
     case 'lap-seam':
-      return { ...project, seam: { lapMm: command.mm } };
+      return { ...project, seam: { ...project.seam, lapMm: command.mm } };
     case 'fuse-items': {
       const group = command.itemIds.length > 1 ? `group-${command.itemIds[0]}` : null;
       return {
@@ -50,6 +50,17 @@ export function applyCommand(project: Project, command: Command): Project {
     }
     case 'choose-board':
       return { ...project, boardId: command.boardId };
+    case 'wander-seam':
+      return { ...project, seam: { ...project.seam, way: 'wandering' } };
+    case 'split-panels':
+      return { ...project, seam: { ...project.seam, panels: command.panels } };
+    case 'arrange-anew':
+      return change(command.itemId, (item) => {
+        const { scatter } = item.repeat;
+        return scatter
+          ? { ...item, repeat: { ...item.repeat, scatter: { ...scatter, seed: scatter.seed + 1 } } }
+          : item;
+      });
     case 'keep-band':
       return flattenedAs(project, { way: 'band', keep: command.keep });
     case 'one-band':

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { PLAIN_SEAM } from '../wrap/job.ts';
 import { z } from 'zod';
 import { readFileSync } from 'node:fs';
 import { projectOf } from '../../test/findings.ts';
@@ -102,7 +103,7 @@ describe('documents', () => {
     for (const bad of [
       { boardId: '' },
       { films: [] },
-      { seam: { lapMm: NaN } },
+      { seam: { ...PLAIN_SEAM, lapMm: NaN } },
       { items: [{ ...full.items[0], text: 'x'.repeat(501) }] },
       { items: [{ ...full.items[1], motif: '../../etc' }] },
     ])

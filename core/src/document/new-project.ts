@@ -5,6 +5,7 @@ import { MOTIFS } from '../artwork/motifs/index.ts';
 import type { Blank, BlankKind, BalloonPlan, FlatteningChoice, Station, SurfaceKind } from '../blank/blank.ts';
 import { isRound } from '../blank/blank.ts';
 import { USUAL_THICKNESS_MM } from '../blank/reading.ts';
+import { PLAIN_SEAM } from '../wrap/job.ts';
 import type { Project, ShelfBlank } from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
 
@@ -86,7 +87,7 @@ export function newProject(id: string, name: string, blank: Blank, shelfBlankId:
     items: [],
     films: STARTING_FILMS,
     hand: 'right',
-    seam: { lapMm: 0 },
+    seam: PLAIN_SEAM,
     boardId: 'square',
     accepted: [],
     bench: { doneSteps: [], waitsUntil: {} },
@@ -100,6 +101,7 @@ const anywhere = {
   fuse: true,
   keepTogether: null,
   mirrored: false,
+  spares: 0,
 } as const;
 
 /** Text in the middle of the band, in front, level. */

@@ -3,7 +3,7 @@ import type { LogEntry } from '../log/entry.ts';
 import type { Job } from '../wrap/job.ts';
 
 /** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 3;
+export const FORMAT_VERSION = 4;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { AS_IT_FALLS, USUAL_BALLOON } from './new-project.ts';
 import type { Backup, Project, ShelfBlank } from './project.ts';
+import { PLAIN_SEAM } from '../wrap/job.ts';
 import { FORMAT_VERSION } from './project.ts';
 import { backupSchema, projectSchema, shelfBlankSchema } from './schema.ts';
 
@@ -66,7 +67,26 @@ const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
       balloon: USUAL_BALLOON,
       readingLog: [],
     })),
+  // A wrap had one straight seam, and nothing was cut to spare.
+  3: (raw) =>
+    changeProjects(raw, 4, (project) => ({
+      ...project,
+      seam: { ...PLAIN_SEAM, ...(isRaw(project['seam']) ? project['seam'] : {}) },
+      items: Array.isArray(project['items'])
+        ? project['items'].map((item: unknown) => (isRaw(item) ? { spares: 0, ...item } : item))
+        : project['items'],
+    })),
 };
+
+/** Does something to a project, and to those in a backup; every document in it moves on to the version. */
+function changeProjects(raw: Raw, version: number, change: (project: Raw) => Raw): Raw {
+  const moved = changeBlanks(raw, version, (blank) => blank);
+  const next = (value: unknown): unknown =>
+    isRaw(value) && value['format'] === 'mivet-project' ? change(value) : value;
+  if (moved['format'] === 'mivet-backup' && Array.isArray(moved['projects']))
+    return { ...moved, projects: moved['projects'].map(next) };
+  return next(moved) as Raw;
+}
 
 /**
  * Reads a project, blank or backup from text. Older versions are brought up to date; newer ones are refused.

@@ -18,6 +18,7 @@ const MOST = {
   text: 500,
   notes: 5000,
   projects: 5000,
+  panels: 4,
   photo: 400_000,
 } as const;
 
@@ -152,6 +153,7 @@ const itemBase = {
   fuse: z.boolean(),
   keepTogether: id.nullable(),
   mirrored: z.boolean(),
+  spares: z.number().int().min(0).max(50),
 };
 
 /** One item, as it is kept in a project. */
@@ -217,7 +219,15 @@ export const projectSchema = z.object({
   items: z.array(itemSchema).max(MOST.items),
   films: z.array(filmSchema).min(1).max(100),
   hand: z.enum(['right', 'left']),
-  seam: z.object({ lapMm: z.number().min(0).max(50) }),
+  seam: z.object({
+    lapMm: z.number().min(0).max(50),
+    way: z.enum(['straight', 'wandering']),
+    panels: z.number().int().min(1).max(MOST.panels),
+    clearanceMm: z.number().min(0).max(20),
+    atSeam: z
+      .array(z.object({ itemId: id, copy: z.number().int().min(0).max(400), do: z.enum(['overlap', 'leave-off']) }))
+      .max(400),
+  }),
   boardId: id,
   accepted: z
     .array(z.object({ findingId: z.string().max(400), reason: short, signature: z.string().max(2000) }))

@@ -20,7 +20,21 @@ export const judgeBandStrain: Judge = ({ wrap }) => {
       numbers: { strain: Math.abs(worst.strain) * 100, limit: (100 * Math.abs(worst.strain)) / band.load, at },
       fixes: cutDown ? [{ do: 'keep-band', keep: cutDown.keep, end: cutDown.end, leftOffMm: cutDown.leftOff }] : [],
     });
-  if (way !== 'band' && wrap.pieces.length > 0)
+  const divided =
+    wrap.frames.length > 1 ? wrap.pieces.filter((p) => p.cutAcross || (way === 'gores' && p.cutAt !== null)) : [];
+  if (way !== 'band' && divided.length > 0)
+    findings.push({
+      ...base,
+      id: 'stretch:divided',
+      code: 'stretch',
+      case: 'divided',
+      severity: 'look',
+      place: null,
+      numbers: { parts: flattening.parts, count: divided.length },
+      names: { parts: way },
+      fixes: [{ do: 'one-band' }],
+    });
+  else if (way !== 'band' && wrap.frames.length === 1 && wrap.pieces.length > 0)
     findings.push({
       ...base,
       id: 'stretch:parts',

@@ -12,6 +12,7 @@ export type FindingCode =
   | 'reading-implausible'
   | 'seam-gap'
   | 'seam-cut'
+  | 'seam-neighbours'
   | 'rim-zone'
   | 'base-zone'
   | 'handle-zone'
@@ -47,7 +48,10 @@ export type Command =
       readonly end: 'rim' | 'base';
       readonly leftOffMm: number;
     }
-  | { readonly do: 'one-band' };
+  | { readonly do: 'one-band' }
+  | { readonly do: 'wander-seam' }
+  | { readonly do: 'split-panels'; readonly panels: number }
+  | { readonly do: 'arrange-anew'; readonly itemId: string };
 
 /** A part of the side: azimuth range in rad (may pass ±π), slant range in mm. */
 export interface Place {

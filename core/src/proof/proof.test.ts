@@ -83,11 +83,28 @@ describe('seam-cut', () => {
   it('looks at a motif cut in two and turns it clear', () => expectRule('seam-cut', 'look', turned(165), turned(154)));
   it('offers a lap as well', () => {
     const [finding] = findingsOf(turned(180), 'seam-cut');
-    expect(finding!.fixes.map((f) => f.do)).toEqual(['turn-item', 'lap-seam']);
-    expect(findingsOf(fixed(turned(180), finding!, 1), 'seam-cut')[0]).toMatchObject({
+    expect(finding!.fixes.map((f) => f.do)).toEqual(['turn-item', 'wander-seam', 'lap-seam']);
+    expect(findingsOf(fixed(turned(180), finding!, 2), 'seam-cut')[0]).toMatchObject({
       severity: 'fine',
       case: 'lapped',
     });
+  });
+  it('lets the seam wander round what it would cut', () => {
+    const [finding] = findingsOf(turned(180), 'seam-cut');
+    expect(findingsOf(fixed(turned(180), finding!, 1), 'seam-cut')).toEqual([]);
+  });
+  it('says so when no way is free, and takes what was chosen for each piece', () => {
+    const band = project(
+      tumbler(),
+      motifItem('buoy', { widthMm: 60, running: 'round', repeat: { mode: 'spaced', count: 6 } }),
+    );
+    const wandering: Project = { ...band, seam: { ...band.seam, way: 'wandering' } };
+    const [finding] = findingsOf(wandering, 'seam-cut');
+    expect(finding).toMatchObject({ case: 'no-way', severity: 'look' });
+    expect(describeFinding(finding!, 'mm').title).toMatch(/^No seam gets past/);
+    const copies = Array.from({ length: 6 }, (_, copy) => ({ itemId: 'motif-1', copy, do: 'overlap' as const }));
+    const chosen: Project = { ...wandering, seam: { ...wandering.seam, atSeam: copies } };
+    expect(findingsOf(chosen, 'seam-cut')[0]).toMatchObject({ case: 'split', severity: 'fine' });
   });
   it('says how a band closes', () => {
     const [finding] = findingsOf(project(tumbler(), wave(9)), 'seam-cut');

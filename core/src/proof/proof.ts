@@ -12,6 +12,7 @@ import { judgeRightWayUp } from './right-way-up.ts';
 import { judgeRimZone } from './rim-zone.ts';
 import { judgeSeamCut } from './seam-cut.ts';
 import { judgeSeamGap } from './seam-gap.ts';
+import { judgeSeamNeighbours } from './seam-neighbours.ts';
 import { judgeUnfused } from './unfused.ts';
 import { judgeWrinkle } from './wrinkle.ts';
 
@@ -28,6 +29,7 @@ const JUDGES: readonly Judge[] = [
   judgeBandStrain,
   judgeBalloonKeeps,
   judgeSeamCut,
+  judgeSeamNeighbours,
   judgeSeamGap,
   judgeGlance,
   judgeRightWayUp,

@@ -1,3 +1,4 @@
+import type { Piece } from '../wrap/pieces.ts';
 import type { PlacedItem } from '../wrap/place.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
@@ -5,9 +6,16 @@ import { itemName } from './finding.ts';
 /** Pieces that the seam cuts, by the item they belong to; bands that close say that they do. */
 export const judgeSeamCut: Judge = (context) => {
   const { job, wrap } = context;
-  if (job.blank.handleWidthMm > 0) return [];
+  // Bands and gores are judged by what they cut themselves; beside a handle only panels meet.
+  if (wrap.seams.length === 0 || wrap.template.flattening.parts > 1) return [];
+  // What ends at a handle is judged there.
+  const handle = job.blank.handleWidthMm > 0;
+  const first = wrap.frames[0]!.part;
+  const last = wrap.frames.at(-1)!.part;
+  const meets = (p: Piece): boolean =>
+    !handle || !((p.part === first && p.cutAt === 'left') || (p.part === last && p.cutAt === 'right'));
   return wrap.placed.flatMap((placed): Finding[] => {
-    const pieces = wrap.pieces.filter((p) => p.cutAt !== null && p.itemIds.includes(placed.item.id));
+    const pieces = wrap.pieces.filter((p) => p.cutAt !== null && meets(p) && p.itemIds.includes(placed.item.id));
     if (pieces.length === 0) return [];
     const left = pieces.filter((p) => p.cutAt !== 'right').length;
     const right = pieces.filter((p) => p.cutAt !== 'left').length;
@@ -37,13 +45,24 @@ export const judgeSeamCut: Judge = (context) => {
     if (job.seam.lapMm > 0) return [{ ...base, case: 'lapped', severity: 'fine', fixes: [] }];
     const lap = { do: 'lap-seam', mm: 1 } as const;
     if (joined) return [{ ...base, case: 'closes', severity: 'look', fixes: [lap] }];
-    const turn = turnToClear(context, placed);
+    const chosen = job.seam.atSeam.filter((choice) => choice.itemId === placed.item.id);
+    const open = wrap.cuts.filter(
+      (cut) => cut.itemId === placed.item.id && !chosen.some((choice) => choice.copy === cut.copy),
+    );
+    if (open.length === 0 && chosen.length > 0) return [{ ...base, case: 'split', severity: 'fine', fixes: [] }];
+    if (job.seam.way === 'wandering') return [{ ...base, case: 'no-way', severity: 'look', fixes: [lap] }];
+    const turn = wrap.seams.length === 1 && !handle ? turnToClear(context, placed) : null;
+    const wander = { do: 'wander-seam' } as const;
     return [
       {
         ...base,
         case: 'cut',
         severity: 'look',
-        fixes: turn === null ? [lap] : [{ do: 'turn-item', itemId: placed.item.id, byDeg: turn }, lap],
+        fixes: [
+          ...(turn === null ? [] : [{ do: 'turn-item', itemId: placed.item.id, byDeg: turn } as const]),
+          wander,
+          lap,
+        ],
       },
     ];
   });

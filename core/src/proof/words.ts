@@ -58,6 +58,21 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
         `${sentence(names['item'])} is longer than the way round`,
         `It needs ${mm('width')} for each of ${whole('copies')}, the way round is ${mm('around')}. It would lie over itself.`,
       );
+    case 'seam-cut/no-way':
+      return say(
+        `No seam gets past ${names['item']}`,
+        `Everywhere round, film is in the way; the one that cuts least goes through ${count(finding.numbers['count'], 'piece', 'pieces')}. Deal with each in the seam window, or make room.`,
+      );
+    case 'seam-cut/split':
+      return say(
+        `${sentence(names['item'])} is split at the seam as you chose`,
+        'Each part laps a little, or is left off and laid as a spare.',
+      );
+    case 'seam-neighbours/pair':
+      return say(
+        `Two pieces in ${names['film']} nearly touch across the seam`,
+        `They come within ${mm('gap')} once the ends meet; elsewhere the pattern keeps ${mm('typical')}.${finding.fixes.length === 0 ? ' Only your eye can judge whether it shows.' : ''}`,
+      );
     case 'rim-zone/over':
       return say(
         `${sentence(names['item'])} stands over the rim line`,
@@ -161,8 +176,13 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
       );
     case 'stretch/parts':
       return say(
-        `Artwork is cut for one band, the template is in ${names['parts']}`,
-        `The ${whole('parts')} ${names['parts']} are printed bare. Cut artwork through them by hand, or lay it on one band.`,
+        `Artwork lies on one patch, the template is in ${names['parts']}`,
+        `The ${whole('parts')} ${names['parts']} are printed bare. Cut artwork through them by hand, or lay it on one patch.`,
+      );
+    case 'stretch/divided':
+      return say(
+        `${count(finding.numbers['count'], 'piece is', 'pieces are')} cut where the ${names['parts']} meet`,
+        `The side is laid in ${whole('parts')} ${names['parts']}; each joint shows in the film. Fewer, or one band, cut less.`,
       );
     case 'balloon-keeps/late':
       return say(
@@ -208,6 +228,12 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return 'Use the longer board';
     case 'keep-band':
       return `End the band ${formatLength(command.leftOffMm, unit)} ${command.end === 'base' ? 'higher' : 'lower'}`;
+    case 'wander-seam':
+      return 'Let the seam wander between pieces';
+    case 'split-panels':
+      return `Split into ${command.panels} panels`;
+    case 'arrange-anew':
+      return 'Arrange anew';
     case 'one-band':
       return 'Lay it on one band';
   }

@@ -5,6 +5,7 @@ import { planLoads, type FilmBlock } from './load.ts';
 
 const block = (film: string, width: number, height: number): FilmBlock => ({
   film,
+  part: '',
   box: { minX: -width / 2, maxX: width / 2, minY: -height, maxY: 0 },
 });
 const square = boardById('square');

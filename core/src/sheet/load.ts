@@ -5,6 +5,8 @@ import type { Board } from './board.ts';
 /** All pieces of one film, kept as they sit on the template. */
 export interface FilmBlock {
   readonly film: string;
+  /** Which sheet of the film it is: empty for a whole wrap, otherwise a panel, band or gore, or the spares. */
+  readonly part: string;
   /** Box round the pieces on the flat template, mm. */
   readonly box: Box;
 }
@@ -12,6 +14,7 @@ export interface FilmBlock {
 /** One film lying on the board. The board frame has x along the feed and y across it, both from the board's corner, mm. */
 export interface Strip {
   readonly film: string;
+  readonly part: string;
   /** The film covers the board from here to here along the feed, whole mm. */
   readonly from: number;
   readonly to: number;
@@ -76,6 +79,7 @@ export function planLoads(blocks: readonly FilmBlock[], board: Board): LoadPlan 
     const { minX, minY, maxY } = block.box;
     loads.at(-1)!.strips.push({
       film: block.film,
+      part: block.part,
       from,
       to: end,
       across: turned ? wide : high,

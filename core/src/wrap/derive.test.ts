@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { PLAIN_SEAM } from './job.ts';
 import { makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
 import { testFonts } from '../../test/fonts.ts';
 import { flattenPath } from '../plane/flatten.ts';
@@ -88,7 +89,7 @@ describe('deriveWrap', () => {
   it('stops the template short of the handle and laps the seam by what was asked', () => {
     const withHandle = derive(makeJob(mug(), [])).template;
     expect(withHandle.rimLength).toBeCloseTo(258 - 24, 9);
-    const lapped = derive(makeJob(tumbler(), [], { seam: { lapMm: 1 } })).template;
+    const lapped = derive(makeJob(tumbler(), [], { seam: { ...PLAIN_SEAM, lapMm: 1 } })).template;
     expect(lapped.rimLength).toBeCloseTo(277, 9);
     expect(lapped.baseLength).toBeCloseTo(215, 9);
   });

@@ -9,11 +9,18 @@ import type { ReadingDoubt } from '../blank/plausibility.ts';
 import { doubtReadings } from '../blank/plausibility.ts';
 import type { Development } from '../surface/development.ts';
 import type { Job } from './job.ts';
-import { wrapFilm } from './job.ts';
+import { SPLIT_OVERLAP_MM, wrapFilm } from './job.ts';
 import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';
+import type { PanelFrame } from './panel-frame.ts';
 import type { FlatPanel } from './panels.ts';
-import { makePanels } from './panels.ts';
+import { boxOfPanels, makePanels } from './panels.ts';
+import type { SeamCut } from './seam-cuts.ts';
+import { cutsAtSeams } from './seam-cuts.ts';
+import type { FoundSeam } from './seam-finder.ts';
+import { findSeams, measureSeam } from './seam-finder.ts';
+import { straightSeam } from './seam-path.ts';
+import { makeSpares } from './spares.ts';
 import type { PlacedItem } from './place.ts';
 import { placeItem } from './place.ts';
 import type { ScatterRoom } from './scatter-item.ts';
@@ -26,8 +33,14 @@ export interface Wrap {
   readonly size: BlankSize;
   readonly errors: ErrorReport;
   readonly template: Template;
-  /** What is printed as the template: one, or the bands or gores that the side is divided into. */
+  /** What is printed as the template: one, or the panels, bands or gores that the side is divided into. */
   readonly panels: readonly FlatPanel[];
+  /** How artwork is laid on them. */
+  readonly frames: readonly PanelFrame[];
+  /** Where panels meet, in order round from the one at the back; empty on a face. */
+  readonly seams: readonly FoundSeam[];
+  /** The copies that they cut. */
+  readonly cuts: readonly SeamCut[];
   readonly surface: Development;
   readonly meanRadius: number;
   readonly placed: readonly PlacedItem[];
@@ -86,7 +99,29 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     others.push(scattered);
     return scattered;
   });
-  const frame: PieceFrame = { surface, region: template.region, meanRadius, closed: template.closed };
+  const seams = template.closed ? seamsOf(job, template, surface, placed) : [];
+  const panels = makePanels(
+    size,
+    thickness,
+    template,
+    surface,
+    seams.map((seam) => seam.path),
+  );
+  const { atSeam } = job.seam;
+  const frame: PieceFrame = {
+    panels: panels.frames,
+    meanRadius,
+    side: surface.slantLength,
+    atSeam: (itemId, copy) => {
+      const choice = atSeam.find((c) => c.itemId === itemId && c.copy === copy);
+      return choice && (choice.do === 'overlap' ? SPLIT_OVERLAP_MM : null);
+    },
+  };
+  const pieces = makePieces(placed, frame);
+  const spares = [
+    ...atSeam.filter((choice) => choice.do === 'leave-off'),
+    ...job.items.flatMap((item) => Array.from({ length: item.spares }, () => ({ itemId: item.id, copy: 0 }))),
+  ];
   return {
     ok: true,
     doubts,
@@ -94,15 +129,43 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       size,
       errors: reportErrors(job.blank, size),
       template,
-      panels: makePanels(size, thickness, template),
+      panels: panels.flats,
+      frames: panels.frames,
+      seams,
+      cuts: cutsAtSeams(placed, seams, { side: surface.slantLength, radiusAt: (slant) => surface.radiusAt(slant) }),
       surface,
       meanRadius,
       placed,
-      pieces: makePieces(placed, frame),
+      pieces:
+        spares.length > 0 ? [...pieces, ...makeSpares(placed, spares, surface, boxOfPanels(panels.flats))] : pieces,
     },
   };
 }
 
+/** Where the panels of a round side begin: the seam at the back, then the others round. Beside a handle, only those. */
+function seamsOf(
+  { seam }: Job,
+  template: Template,
+  surface: Development,
+  placed: readonly PlacedItem[],
+): readonly FoundSeam[] {
+  const { flattening, region } = template;
+  const side = surface.slantLength;
+  const handle = region.left[0] > -Math.PI;
+  // Bands and gores are divided another way.
+  const count = flattening.way === 'bands' || flattening.way === 'gores' ? 1 : seam.panels;
+  const [from, to] = handle
+    ? [(region.left[0] + region.left[1]) / 2, (region.right[0] + region.right[1]) / 2]
+    : [-Math.PI, Math.PI];
+  const even = Array.from({ length: count }, (_, i) => from + ((to - from) * i) / count).slice(handle ? 1 : 0);
+  const field = { side, radiusAt: (slant: number) => surface.radiusAt(slant), groups: placed.flatMap((p) => p.groups) };
+  if (seam.way === 'straight') return even.map((azimuth) => measureSeam(field, straightSeam(azimuth, azimuth, side)));
+  const wish = { clearance: seam.clearanceMm, count, home: -Math.PI };
+  if (!handle) return findSeams(field, wish);
+  return even.length === 0
+    ? []
+    : findSeams(field, { ...wish, near: { azimuths: even, reach: (0.45 * (to - from)) / count } });
+}
 /** Whether a thing of some reach lies within a round face, clear of a lid's hole. */
 function roundFace({ shape, side }: BlankSize): ScatterRoom['holds'] {
   if (shape.form !== 'disk' && shape.form !== 'ball') return null;

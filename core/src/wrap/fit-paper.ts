@@ -11,6 +11,7 @@ import type { Derived } from './derive.ts';
 import { deriveWrap } from './derive.ts';
 import { keptSide } from './flattening.ts';
 import type { Job } from './job.ts';
+import { PLAIN_SEAM } from './job.ts';
 import { makeTemplate } from './template.ts';
 
 /** Finish that stands for paper: it hardly gives. */
@@ -31,7 +32,7 @@ export function deriveFitPaper(job: Job, fonts: FontBook): Derived {
     finish: AS_PAPER,
     thicknessMm: FIT_PAPER_MM,
   } as const;
-  return deriveWrap({ ...job, blank: oneBand(job.blank), items: [], films: [paper], seam: { lapMm: 0 } }, fonts);
+  return deriveWrap({ ...job, blank: oneBand(job.blank), items: [], films: [paper], seam: PLAIN_SEAM }, fonts);
 }
 
 const oneBand = (blank: Blank): Blank => ({ ...blank, flattening: { ...blank.flattening, way: 'band' } });
@@ -57,7 +58,7 @@ export function solveFitPaper(blank: Blank, seen: FitSeen): FitResult {
 /** The paper of a profile; null on a cone, whose paper fits exactly. */
 export function paperBand(blank: Blank, size: BlankSize): PaperBand | null {
   if (size.shape.form !== 'profile') return null;
-  const { template } = makeTemplate(oneBand(blank), size, FIT_PAPER_MM, { lapMm: 0 }, FILM_GIVE[AS_PAPER]);
+  const { template } = makeTemplate(oneBand(blank), size, FIT_PAPER_MM, PLAIN_SEAM, FILM_GIVE[AS_PAPER]);
   return {
     sizes: { girthRim: size.rim.surface, girthBase: size.base.surface, side: size.side },
     cone: template.cone,

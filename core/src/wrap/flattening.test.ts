@@ -301,7 +301,8 @@ describe('film on a ball', () => {
     expect(findingsOf(fixed(project, found!), 'stretch')).toEqual([]);
     const bands = { ...project, blank: choice(project.blank, { way: 'bands' }), items: [item(10)] };
     const [parts] = findingsOf(bands, 'stretch');
-    expect(parts!.case).toBe('parts');
-    expect(findingsOf(fixed(bands, parts!), 'stretch').map((f) => f.case)).not.toContain('parts');
+    // Three bands: its upper and its lower part are each cut in two at the joints beside the middle.
+    expect(parts).toMatchObject({ case: 'divided', numbers: { parts: 3, count: 4 } });
+    expect(findingsOf(fixed(bands, parts!), 'stretch').map((f) => f.case)).not.toContain('divided');
   });
 });

@@ -17,15 +17,27 @@ export interface TemplateMarks {
  * @param cone whose wider end is named
  * @param region what of it is cut
  * @param name which panel it is; empty for the only one
+ * @param panel how a panel beside others was turned upright, rad, and what its two ends meet
  */
-export function bandMarks(surface: Development, cone: ConeSpec, region: SurfaceRegion, name: string): TemplateMarks {
+export function bandMarks(
+  surface: Development,
+  cone: ConeSpec,
+  region: SurfaceRegion,
+  name: string,
+  panel: { readonly turn: number; readonly ends: readonly [string, string] } | null = null,
+): TemplateMarks {
+  const turn = panel?.turn ?? 0;
   const side = surface.slantLength;
   const tick = Math.min(6, side / 8);
   const lines: { from: Point; to: Point }[] = [];
   const mark = (azimuth: number, length: number): void => {
-    if (azimuth <= region.left[0] || azimuth >= region.right[0]) return;
-    lines.push({ from: surface.forward(azimuth, 0), to: surface.forward(azimuth, length) });
-    lines.push({ from: surface.forward(azimuth, side), to: surface.forward(azimuth, side - length) });
+    // A panel at the back may hold the spot a whole turn on.
+    for (const at of [azimuth + turn - 2 * Math.PI, azimuth + turn, azimuth + turn + 2 * Math.PI]) {
+      if (at > region.left[0] && at < region.right[0])
+        lines.push({ from: surface.forward(at, 0), to: surface.forward(at, length) });
+      if (at > region.left[1] && at < region.right[1])
+        lines.push({ from: surface.forward(at, side), to: surface.forward(at, side - length) });
+    }
   };
   mark(0, tick * 1.5);
   for (const quarter of [-Math.PI / 2, Math.PI / 2]) mark(quarter, tick);
@@ -40,15 +52,20 @@ export function bandMarks(surface: Development, cone: ConeSpec, region: SurfaceR
         ? ' (the shorter arc)'
         : '';
   const rim = `${name ? `${name}, ` : ''}rim this way${wider}`;
+  const front = [turn - 2 * Math.PI, turn, turn + 2 * Math.PI].find(
+    (at) => at > Math.max(...region.left) && at < Math.min(...region.right),
+  );
   return {
     lines,
     words: [
       // In a low band there is no room under the arrow: beside it then.
       side > 60
         ? { at: surface.forward(0, tick * 1.5 + 10), text: rim }
-        : { at: surface.forward(-Math.PI * 0.4, side * 0.55), text: rim },
-      ...seamWords(surface, region),
-      ...(side > 40 ? [{ at: surface.forward(0, side - tick * 1.5 - 3), text: 'front' }] : []),
+        : { at: surface.forward(Math.max(-Math.PI * 0.4, region.left[1] * 0.6), side * 0.55), text: rim },
+      ...seamWords(surface, region, panel?.ends ?? null),
+      ...(side > 40 && front !== undefined
+        ? [{ at: surface.forward(front, side - tick * 1.5 - 3), text: 'front' }]
+        : []),
     ],
   };
 }
@@ -57,13 +74,20 @@ export function bandMarks(surface: Development, cone: ConeSpec, region: SurfaceR
 const SEAM_WORD_MM = 9;
 
 /** Names both ends of a band: where they meet is the seam, or the handle stands between them. */
-function seamWords(surface: Development, region: SurfaceRegion): TemplateMarks['words'] {
+function seamWords(
+  surface: Development,
+  region: SurfaceRegion,
+  ends: readonly [string, string] | null,
+): TemplateMarks['words'] {
   const middle = surface.slantLength / 2;
   const radius = surface.radiusAt(middle);
   const [left, right] = [region.left, region.right].map((ends) => (ends[0] + ends[1]) / 2) as [number, number];
-  const text = Math.PI + left > 1e-9 ? 'handle' : 'seam';
+  const text = right - left < 2 * Math.PI - 1e-9 ? 'handle' : 'seam';
   const inward = SEAM_WORD_MM / radius;
-  return [left + inward, right - inward].map((azimuth) => ({ at: surface.forward(azimuth, middle), text }));
+  return [left + inward, right - inward].map((azimuth, i) => ({
+    at: surface.forward(azimuth, middle),
+    text: ends?.[i] ?? text,
+  }));
 }
 
 /** Marks of a face: its middle, and which way is up. */

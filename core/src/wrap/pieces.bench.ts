@@ -4,7 +4,10 @@ import { median, type Row } from '../../test/measure.ts';
 import { coneDevelopment } from '../surface/cone.ts';
 import { deriveWrap } from './derive.ts';
 import { makePieces } from './pieces.ts';
+import { frameOn } from './panel-frame.ts';
 import { placeItem } from './place.ts';
+import { findSeams } from './seam-finder.ts';
+import { straightSeam } from './seam-path.ts';
 
 /** Twenty thousand segments cut, laid flat and fitted; and a whole project. */
 export function benchPieces(row: Row): void {
@@ -13,8 +16,9 @@ export function benchPieces(row: Row): void {
   const placed = placeItem(item, surface, testFonts, 'right');
   const segments = placed.groups.flat().reduce((sum, ring) => sum + ring.length / 2, 0);
   const times = Math.ceil(20_000 / segments);
-  const region = { left: [-Math.PI, -Math.PI], right: [Math.PI, Math.PI], slant: [0, 168] } as const;
-  const frame = { surface, region, closed: true, meanRadius: 39 };
+  const ends = { left: straightSeam(-Math.PI, -Math.PI, 168), right: straightSeam(Math.PI, Math.PI, 168) };
+  const place = { name: '', turn: 0, from: 0, x: 0, y: 0 };
+  const frame = { panels: [frameOn(surface, ends, [-Infinity, Infinity], place)], meanRadius: 39, side: 168 };
   const ms = median(() => {
     for (let i = 0; i < times; i++) makePieces([placed], frame);
   }, 5);
@@ -29,5 +33,19 @@ export function benchPieces(row: Row): void {
     wave(9, { id: 'w2', film: 'shallows' }),
     textItem('STROKE', { film: 'ensign' }),
   ]);
+  let seed = 1;
+  const random = (): number => (seed = (seed * 16807) % 2147483647) / 2147483647;
+  const groups = Array.from({ length: 400 }, () => {
+    const [azimuth, v, size] = [2 * Math.PI * random(), 168 * random(), 3 + 2 * random()];
+    const spot = (k: number): number[] => [
+      azimuth + (size * Math.cos((2 * Math.PI * k) / 53)) / 40,
+      v - size * Math.sin((2 * Math.PI * k) / 53),
+    ];
+    return [Float64Array.from(Array.from({ length: 53 }, (_, k) => spot(k)).flat())];
+  });
+  const field = { side: 168, radiusAt: (v: number) => 44 - v * 0.059, groups };
+  const seek = median(() => findSeams(field, { clearance: 1, count: 1, home: Math.PI }), 5);
+  row('find a seam through 400 pieces', '≤ 300 ms', `${seek.toFixed(0)} ms`);
+
   row('demo tumbler from readings to pieces', '(not set)', `${median(() => deriveWrap(job, testFonts)).toFixed(0)} ms`);
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { PLAIN_SEAM } from './job.ts';
 import { makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
 import { testFonts } from '../../test/fonts.ts';
 import { deriveWrap } from './derive.ts';
@@ -108,7 +109,7 @@ describe('makePieces', () => {
   });
 
   it('gives the lap to the right-hand end only', () => {
-    const pieces = piecesOf(makeJob(straight(), [wave(6)], { seam: { lapMm: 3 } }));
+    const pieces = piecesOf(makeJob(straight(), [wave(6)], { seam: { ...PLAIN_SEAM, lapMm: 3 } }));
     const [min, max] = [Math.min(...pieces.map((p) => p.flatBox.minX)), Math.max(...pieces.map((p) => p.flatBox.maxX))];
     expect(min).toBeCloseTo(-129, 6);
     expect(max).toBeCloseTo(132, 6);

@@ -3,20 +3,25 @@ import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, EMPTY_BOX, touchingBunches } from '../plane/box.ts';
 import { fitRing } from '../plane/fit.ts';
 import type { Path } from '../plane/path.ts';
-import type { Point } from '../plane/point.ts';
 import { resampleRing } from '../plane/resample.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import { nestRings } from '../polygon/nest.ts';
 import type { Polygon, Ring } from '../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../polygon/polygon.ts';
-import type { Development, SurfaceRegion } from '../surface/development.ts';
+import type { PanelFrame } from './panel-frame.ts';
 import type { PlacedItem } from './place.ts';
+import type { SeamPath } from './seam-path.ts';
+import { seamAt } from './seam-path.ts';
 
 /** One connected area of film, on the flat and on the side. */
 export interface Piece {
   readonly id: string;
   readonly itemIds: readonly string[];
   readonly film: string;
+  /** Which sheet it is cut from: empty for a whole wrap, otherwise a panel, band or gore, or the spares. */
+  readonly part: string;
+  /** Cut beside the wrap, to replace what gets lost; it has no place on the blank. */
+  readonly spare: boolean;
   /** Flat outline ready to cut: outer ring first, then counters; mm. */
   readonly paths: readonly Path[];
   /** The same as points, mm. */
@@ -28,53 +33,82 @@ export interface Piece {
   readonly azimuths: readonly [number, number];
   readonly slants: readonly [number, number];
   readonly areaMm2: number;
-  /** Which end of the wrap cuts it, if any. */
+  /** Which end of its panel cuts it, if any. */
   readonly cutAt: 'left' | 'right' | 'both' | null;
+  /** Whether it is cut where two bands meet, one above the other. */
+  readonly cutAcross: boolean;
 }
 
 /** The frame that pieces are made in. */
 export interface PieceFrame {
-  readonly surface: Development;
-  readonly region: SurfaceRegion;
+  /** What the side is cut into. */
+  readonly panels: readonly PanelFrame[];
   /** mm. Radius by which azimuths are stretched while outlines are combined. */
   readonly meanRadius: number;
-  /** Whether film goes round and meets itself; on a face nothing is cut, and what hangs over its edge is seen. */
-  readonly closed: boolean;
+  /** mm. Length of the side. */
+  readonly side: number;
+  /** Copies that a seam cuts and that are not simply cut there: mm of overlap, or `null` to leave them off. */
+  readonly atSeam?: (itemId: string, copy: number) => number | null | undefined;
 }
 
 /**
- * Fuses placed outlines, cuts them at the ends of the wrap and develops them.
+ * Fuses placed outlines, cuts them at the ends of the panels and develops them.
  *
  * Items of one film in a keep-together group are fused with each other; within an item overlaps are fused when the item
  * says so, otherwise every glyph stays its own outline.
  *
  * @param placed items on the side; each group of rings is clean film: outer rings counter-clockwise, holes clockwise
- * @param frame surface, ends of the wrap and the radius of the working plane
- * @returns pieces in the order of the items
+ * @param frame panels, and the radius of the working plane
+ * @returns pieces panel by panel, in the order of the items
  */
 export function makePieces(placed: readonly PlacedItem[], frame: PieceFrame): Piece[] {
-  const window = windowOf(frame);
   const pieces: Piece[] = [];
-  for (const set of fuseSets(placed)) {
-    const groups = set.groups.flatMap((group) => intoWindow(group, frame, window.reach));
-    const boxes = groups.map(boxOfRings);
-    const bunches = set.fuse ? touchingBunches(boxes) : groups.map((_, i) => [i]);
-    let index = 0;
-    for (const bunch of bunches) {
-      const whole = bunch.length === 1 && contains(window.within, boxes[bunch[0]!]!);
-      // A group alone in the window is film already; only what overlaps or is cut has to be combined.
-      const polygons = whole
-        ? nestRings(groups[bunch[0]!]!)
-        : intersectRings(
-            bunch.flatMap((g) => groups[g]!),
-            [window.ring],
-          );
-      for (const polygon of polygons) {
-        pieces.push(developPiece(polygon, frame, `${set.idStart}:${index}`, set.itemIds, set.film, whole));
-        index += 1;
-      }
+  const sets = fuseSets(placed);
+  frame.panels.forEach((panel, index) => {
+    const cutter: Cutter = { frame, panel, index, window: windowOf(panel, frame, 0) };
+    for (const set of sets) pieces.push(...piecesOfSet(set, cutter));
+  });
+  return pieces;
+}
+
+/** One panel, with what of the working plane it shows. */
+interface Cutter {
+  readonly frame: PieceFrame;
+  readonly panel: PanelFrame;
+  readonly index: number;
+  readonly window: Window;
+}
+
+function piecesOfSet(set: FuseSet, cutter: Cutter): Piece[] {
+  const { frame, panel, index, window } = cutter;
+  const pieces: Piece[] = [];
+  const [plain, lapped]: [Ring[][], { rings: Ring[]; mm: number }[]] = [[], []];
+  set.groups.forEach((group, g) => {
+    for (const rings of intoWindow(group, frame, panel, window.reach)) {
+      const choice = set.copies[g] && frame.atSeam?.(set.copies[g].itemId, set.copies[g].copy);
+      if (choice === undefined || contains(window.within, boxOfRings(rings))) plain.push(rings);
+      else if (choice !== null) lapped.push({ rings, mm: choice });
     }
+  });
+  const start = index === 0 ? set.idStart : `${set.idStart}:p${index + 1}`;
+  const add = (polygon: Polygon, whole: boolean): void => {
+    pieces.push(developPiece(polygon, cutter, `${start}:${pieces.length}`, set, whole));
+  };
+  const boxes = plain.map(boxOfRings);
+  for (const bunch of set.fuse ? touchingBunches(boxes) : plain.map((_, i) => [i])) {
+    const whole = bunch.length === 1 && contains(window.within, boxes[bunch[0]!]!);
+    // A group alone in the window is film already; only what overlaps or is cut has to be combined.
+    const polygons = whole
+      ? nestRings(plain[bunch[0]!]!)
+      : intersectRings(
+          bunch.flatMap((g) => plain[g]!),
+          [window.ring],
+        );
+    for (const polygon of polygons) add(polygon, whole);
   }
+  // What laps at the seam is cut by itself, a little further out on one side.
+  for (const { rings, mm } of lapped)
+    for (const polygon of intersectRings(rings, [windowOf(panel, frame, mm).ring])) add(polygon, false);
   return pieces;
 }
 
@@ -90,11 +124,13 @@ interface FuseSet {
   /** What the ids of its pieces begin with. */
   readonly idStart: string;
   readonly groups: (readonly Ring[])[];
+  /** Which copy of which item each group belongs to. */
+  readonly copies: { readonly itemId: string; readonly copy: number }[];
 }
 
 function fuseSets(placed: readonly PlacedItem[]): FuseSet[] {
   const sets = new Map<string, FuseSet>();
-  for (const { item, groups, filmOf } of placed)
+  for (const { item, groups, copies, filmOf } of placed)
     groups.forEach((group, i) => {
       const film = filmOf?.[i] ?? item.film;
       const own = filmOf ? `${item.id}:${film}` : item.id;
@@ -105,9 +141,11 @@ function fuseSets(placed: readonly PlacedItem[]): FuseSet[] {
         itemIds: [],
         idStart: own,
         groups: [],
+        copies: [],
       };
       if (set.itemIds.at(-1) !== item.id) set.itemIds.push(item.id);
       set.groups.push(group);
+      set.copies.push({ itemId: item.id, copy: Math.floor((i * copies.length) / groups.length) });
       sets.set(key, set);
     });
   return [...sets.values()];
@@ -122,40 +160,42 @@ interface Window {
   readonly within: Box;
 }
 
-/** The ends of the wrap in the working plane; past the band's edges the ends run on, so that overhang is seen, not lost. */
-function windowOf({ surface, region, meanRadius, closed }: PieceFrame): Window {
-  if (!closed) {
-    const far = 20 * (Math.PI * meanRadius + surface.slantLength);
-    const all = { minX: -far, minY: -far, maxX: far, maxY: far };
-    return { ring: Float64Array.from([-far, -far, far, -far, far, far, -far, far]), reach: all, within: all };
-  }
-  const [rim, base] = region.slant;
-  const beyond = 4 * surface.slantLength;
-  const edge = (ends: readonly [number, number]): number[] => {
-    const a = surface.forward(ends[0], rim);
-    const b = surface.forward(ends[1], base);
-    const points: number[] = [ends[0] * meanRadius, -rim + beyond];
-    const steps = 32;
-    for (let i = 0; i <= steps; i++) {
-      const t = i / steps;
-      const spot = surface.inverse(a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t, 1.5 * Math.PI)!;
-      points.push(spot.azimuth * meanRadius, -spot.slant);
-    }
-    points.push(ends[1] * meanRadius, -base - beyond);
-    return points;
+/**
+ * A panel in the working plane; past the band's edges its ends run on, so that overhang is seen, not lost.
+ *
+ * @param lap mm that the right end reaches further
+ */
+function windowOf(panel: PanelFrame, { meanRadius, side }: PieceFrame, lap: number): Window {
+  const far = 20 * (Math.PI * meanRadius + side);
+  const { left, right } = panel;
+  const high = panel.slant[0] === -Infinity ? 4 * side : -panel.slant[0];
+  const low = panel.slant[1] === Infinity ? -5 * side : -panel.slant[1];
+  const edge = (path: SeamPath | null, beyond: number, more: number): number[] => {
+    if (!path) return [beyond, high, beyond, low];
+    const inside = path.slants
+      .map((slant, i) => [path.azimuths[i]! * meanRadius + more, -slant] as const)
+      .filter(([, y]) => y < high && y > low);
+    const end = (y: number): number => seamAt(path, -y) * meanRadius + more;
+    return [end(high), high, ...inside.flat(), end(low), low];
   };
-  const left = edge(region.left);
-  const right = edge(region.right);
+  const a = edge(left, -far, 0);
+  const b = edge(right, far, lap);
   const reversed: number[] = [];
-  for (let i = right.length - 2; i >= 0; i -= 2) reversed.push(right[i]!, right[i + 1]!);
-  const ring = Float64Array.from([...left, ...reversed]);
+  for (let i = b.length - 2; i >= 0; i -= 2) reversed.push(b[i]!, b[i + 1]!);
+  const ring = Float64Array.from([...a, ...reversed]);
   const reach = boxOfCoordinates(ring);
-  const within = { ...reach, minX: boxOfCoordinates(left).maxX, maxX: boxOfCoordinates(right).minX };
+  const within = { ...reach, minX: boxOfCoordinates(a).maxX, maxX: boxOfCoordinates(b).minX };
   return { ring, reach, within };
 }
 
 /** Copies of a group a whole turn apart, as many as reach into the window, in the working plane. */
-function intoWindow(rings: readonly Ring[], { meanRadius, closed }: PieceFrame, window: Box): Ring[][] {
+function intoWindow(
+  rings: readonly Ring[],
+  { meanRadius }: PieceFrame,
+  { left, right }: PanelFrame,
+  window: Box,
+): Ring[][] {
+  const closed = left !== null && right !== null;
   const turn = 2 * Math.PI * meanRadius;
   const box = boxOfRings(rings);
   const copies: Ring[][] = [];
@@ -175,35 +215,30 @@ function intoWindow(rings: readonly Ring[], { meanRadius, closed }: PieceFrame, 
   return copies;
 }
 
-function developPiece(
-  unrolled: Polygon,
-  frame: PieceFrame,
-  id: string,
-  itemIds: readonly string[],
-  film: string,
-  whole: boolean,
-): Piece {
-  const { surface, region, meanRadius } = frame;
-  const left = seamLine(surface, region, region.left);
-  const right = seamLine(surface, region, region.right);
+function developPiece(unrolled: Polygon, cutter: Cutter, id: string, set: FuseSet, whole: boolean): Piece {
+  const { panel, frame } = cutter;
+  const { meanRadius } = frame;
   let cutLeft = false;
   let cutRight = false;
-  const develop = (ring: Ring): Ring => resampleRing(ring, (x, y, out) => surface.forwardInto(x / meanRadius, -y, out));
+  let cutAcross = false;
+  const develop = (ring: Ring): Ring => resampleRing(ring, (x, y, out) => panel.forwardInto(x / meanRadius, -y, out));
   const flatRings = ringsOf(unrolled).map(develop);
   const paths = flatRings.map((ring) => {
     if (whole) return fitRing(ring);
-    const onLeft = onLine(ring, left);
-    const onRight = onLine(ring, right);
-    cutLeft ||= onLeft.some(Boolean);
-    cutRight ||= onRight.some(Boolean);
-    return fitRing(ring, undefined, (i) => onLeft[i]! || onRight[i]!);
+    const ends = onEnds(ring, panel, meanRadius);
+    cutLeft ||= ends.left.some(Boolean);
+    cutRight ||= ends.right.some(Boolean);
+    cutAcross ||= ends.across.some(Boolean);
+    return fitRing(ring, undefined, (i) => ends.left[i]! || ends.right[i]! || ends.across[i]!);
   });
   const flat: Polygon = { outer: flatRings[0]!, holes: flatRings.slice(1) };
   const box = boxOfCoordinates(unrolled.outer);
   return {
     id,
-    itemIds,
-    film,
+    itemIds: set.itemIds,
+    film: set.film,
+    part: panel.part,
+    spare: false,
     paths,
     flat,
     unrolled,
@@ -212,28 +247,24 @@ function developPiece(
     slants: [-box.maxY, -box.minY],
     areaMm2: polygonArea(flat),
     cutAt: cutLeft && cutRight ? 'both' : cutLeft ? 'left' : cutRight ? 'right' : null,
+    cutAcross,
   };
 }
 
-interface Line {
-  readonly from: Point;
-  readonly ux: number;
-  readonly uy: number;
-}
-
-function seamLine(surface: Development, region: SurfaceRegion, ends: readonly [number, number]): Line {
-  const from = surface.forward(ends[0], region.slant[0]);
-  const to = surface.forward(ends[1], region.slant[1]);
-  const length = Math.hypot(to.x - from.x, to.y - from.y);
-  return { from, ux: (to.x - from.x) / length, uy: (to.y - from.y) / length };
-}
-
-function onLine(ring: Ring, line: Line): boolean[] {
-  const out: boolean[] = [];
+/** Which points of a developed ring were put on an end of its panel by the cut. */
+function onEnds(
+  ring: Ring,
+  panel: PanelFrame,
+  meanRadius: number,
+): { left: boolean[]; right: boolean[]; across: boolean[] } {
+  const out = { left: [] as boolean[], right: [] as boolean[], across: [] as boolean[] };
+  const on = (path: SeamPath | null, azimuth: number, slant: number): boolean =>
+    path !== null && Math.abs(azimuth - seamAt(path, slant)) * meanRadius < SEAM_SNAP_MM;
   for (let i = 0; i < ring.length; i += 2) {
-    const px = ring[i]! - line.from.x;
-    const py = ring[i + 1]! - line.from.y;
-    out.push(Math.abs(px * line.uy - py * line.ux) < SEAM_SNAP_MM);
+    const spot = panel.inverse(ring[i]!, ring[i + 1]!);
+    out.left.push(spot !== null && on(panel.left, spot.azimuth, spot.slant));
+    out.right.push(spot !== null && on(panel.right, spot.azimuth, spot.slant));
+    out.across.push(spot !== null && panel.slant.some((end) => Math.abs(spot.slant - end) < SEAM_SNAP_MM));
   }
   return out;
 }

@@ -106,7 +106,7 @@ describe('seamView', () => {
   it('brings both ends of a band together into one picture without a step', () => {
     const derived = deriveWrap(makeJob(tumbler(), [wave(9)]), testFonts);
     if (!derived.ok) throw new Error(derived.problem.code);
-    const view = seamView(derived.wrap, 40);
+    const view = seamView(derived.wrap, 0, 40).pieces;
     expect(view).toHaveLength(2);
     const touching = view.map((p) => p.rings[0]!.filter((_, i, ring) => i % 2 === 1 && Math.abs(ring[i - 1]!) < 1e-3));
     for (const pick of [Math.min, Math.max]) expect(pick(...touching[0]!)).toBeCloseTo(pick(...touching[1]!), 1);

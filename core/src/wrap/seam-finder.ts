@@ -49,6 +49,10 @@ const PULL_EVEN = 0.01;
 /** Weights while film has to be cut: film counts for itself, the rest only decides between equals. */
 const NEAR_WEIGHT = 1e-3;
 const WANDER_WEIGHT = 1e-4;
+/** Share of the clearance that is tried before film is cut. */
+const TIGHT_SHARE = 0.3;
+/** How much less home counts then: a seam in front must cut clearly less than one at the back. */
+const HOME_SHARE = 0.015;
 
 /**
  * Seams from rim to base, at most 60° from the meridian, that keep clear of every piece, with the shortest wander; where
@@ -65,15 +69,35 @@ const WANDER_WEIGHT = 1e-4;
  */
 export function findSeams(field: SeamField, wish: SeamWish): FoundSeam[] {
   const { near } = wish;
-  const grid = rasterise(field, wish.clearance, near ? 1 : wish.count);
+  const count = near ? 1 : wish.count;
+  // The tighter grid is made only when the wished clearance leaves no way.
+  const wide = rasterise(field, wish.clearance, count);
+  let tight: Grid | null = null;
+  const grids = (fold: number): Grids => ({
+    wide: foldGrid(wide, fold),
+    tight: () => foldGrid((tight ??= rasterise(field, TIGHT_SHARE * wish.clearance, count)), fold),
+  });
   const turn = (2 * Math.PI) / wish.count;
-  if (near) return near.azimuths.map((azimuth) => findIn(field, grid, { azimuth, reach: near.reach, pull: PULL_EVEN }));
-  const together = findIn(field, foldGrid(grid, wish.count), { azimuth: wish.home, reach: null, pull: PULL_HOME });
+  if (near)
+    return near.azimuths.map((azimuth) => findIn(field, grids(1), { azimuth, reach: near.reach, pull: PULL_EVEN }));
+  const together = findIn(field, grids(wish.count), { azimuth: wish.home, reach: null, pull: PULL_HOME });
   if (wish.count === 1) return [together];
   const middle = together.path.azimuths.reduce((sum, a) => sum + a, 0) / together.path.azimuths.length;
   return Array.from({ length: wish.count }, (_, i) =>
-    findIn(field, grid, { azimuth: middle + i * turn, reach: 0.45 * turn, pull: PULL_EVEN }),
+    findIn(field, grids(1), { azimuth: middle + i * turn, reach: 0.45 * turn, pull: PULL_EVEN }),
   );
+}
+
+/** The side with the clearance that was wished for, and with as little as is worth trying. */
+interface Grids {
+  readonly wide: Grid;
+  readonly tight: () => Grid;
+}
+
+/** What a given seam cuts; it counts as free when it touches no film. */
+export function measureSeam(field: SeamField, path: SeamPath): FoundSeam {
+  const { cutMm, wanderMm } = measure(field, path);
+  return { path, free: cutMm === 0, cutMm, wanderMm };
 }
 
 /** Film and clearance on rows and columns of the side. Column j stands for azimuth j · step, the last before a full turn. */
@@ -214,11 +238,18 @@ interface Aim {
   readonly pull: number;
 }
 
-function findIn(field: SeamField, grid: Grid, aim: Aim): FoundSeam {
-  const free = cheapestWay(field, grid, aim, true);
-  const way = free ?? cheapestWay(field, grid, aim, false)!;
-  const path = pullTaut(field, grid, way, free !== null);
-  return { path, free: free !== null, ...measure(field, path) };
+function findIn(field: SeamField, { wide, tight }: Grids, aim: Aim): FoundSeam {
+  const free = cheapestWay(field, wide, aim, true);
+  if (free) {
+    const path = pullTaut(field, wide, free, true);
+    return { path, free: true, ...measure(field, path) };
+  }
+  // Before film is cut, a way that passes closer than was wished.
+  const close = cheapestWay(field, tight(), aim, true);
+  const path = close
+    ? pullTaut(field, tight(), close, true)
+    : pullTaut(field, wide, cheapestWay(field, wide, aim, false)!, false);
+  return { path, free: false, ...measure(field, path) };
 }
 
 /**
@@ -241,7 +272,7 @@ function cheapestWay(field: SeamField, grid: Grid, aim: Aim, clear: boolean): In
   for (let row = 0; row < rows; row++) {
     const radius = Math.max(1, field.radiusAt(row * height));
     const start = row * columns;
-    const pull = scale * radius * aim.pull * height;
+    const pull = (clear ? 1 : HOME_SHARE) * radius * aim.pull * height;
     const half = row === 0 || row === rows - 1 ? 0.5 : 1;
     for (let c = 0; c < columns; c++) {
       const close = near[start + c]! > 0;

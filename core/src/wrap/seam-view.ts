@@ -1,42 +1,60 @@
+import type { Point } from '../plane/point.ts';
 import { resampleRing } from '../plane/resample.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import type { Wrap } from './derive.ts';
+import { seamOnFlat } from './panel-frame.ts';
+import { seamAt, turnSeam } from './seam-path.ts';
 
-/** A piece near the seam as it will look on the blank: rings in mm about the seam, x right, y up. */
+/** A piece near a seam as it will look on the blank: rings in mm about the seam, x right, y up. */
 export interface SeamViewPiece {
   readonly pieceId: string;
   readonly film: string;
   readonly rings: readonly Ring[];
 }
 
+/** Both sides of a seam brought together. */
+export interface SeamView {
+  /** Azimuth of its middle, rad: what the picture is centred on. */
+  readonly azimuth: number;
+  /** The seam itself, mm. */
+  readonly line: readonly Point[];
+  readonly pieces: readonly SeamViewPiece[];
+}
+
 /**
- * Both ends of the wrap brought together, as they will meet on the blank.
+ * Both ends that meet at a seam brought together, as they will meet on the blank.
  *
- * @param wrap the pieces
+ * @param wrap pieces and seams
+ * @param index which of the seams
  * @param halfWidth how much to show on each side of the seam, mm at the mean radius
- * @returns pieces in a flat frame whose front meridian (x = 0) is the seam
+ * @returns a flat picture whose front meridian (x = 0) is the middle of the seam
  */
-export function seamView(wrap: Wrap, halfWidth: number): SeamViewPiece[] {
-  const { meanRadius: radius, surface } = wrap;
-  const half = Math.PI * radius;
+export function seamView(wrap: Wrap, index: number, halfWidth: number): SeamView {
+  const { meanRadius: radius, surface, seams } = wrap;
+  const { path } = seams[index]!;
+  const azimuth = seamAt(path, surface.slantLength / 2);
   const tall = 4 * surface.slantLength;
-  const out: SeamViewPiece[] = [];
-  for (const piece of wrap.pieces) {
-    for (const shift of [-half, half]) {
-      // Ends at azimuth +π move left by half a turn, those at −π move right; each shows only its own side.
-      const low = shift < 0 ? half - halfWidth : -half;
-      const high = shift < 0 ? half + wrap.template.lap : -half + halfWidth;
-      if (piece.azimuths[1] * radius < low || piece.azimuths[0] * radius > high) continue;
-      const clip = Float64Array.from([low, -tall, high, -tall, high, tall, low, tall]);
-      for (const polygon of intersectRings(ringsOf(piece.unrolled), [clip])) {
+  const clip = Float64Array.from([-halfWidth, -tall, halfWidth, -tall, halfWidth, tall, -halfWidth, tall]);
+  const pieces: SeamViewPiece[] = [];
+  for (const piece of wrap.pieces)
+    // What ends at the seam at the back lies a whole turn on.
+    for (const centre of [azimuth, azimuth + 2 * Math.PI]) {
+      const shift = centre * radius;
+      if (
+        piece.spare ||
+        piece.azimuths[1] * radius < shift - halfWidth ||
+        piece.azimuths[0] * radius > shift + halfWidth
+      )
+        continue;
+      const moved = ringsOf(piece.unrolled).map((ring) => ring.map((value, i) => (i % 2 ? value : value - shift)));
+      for (const polygon of intersectRings(moved, [clip])) {
         const rings = ringsOf(polygon).map((ring) =>
-          resampleRing(ring, (x, y, to) => surface.forwardInto((x + shift) / radius, -y, to), 0.05),
+          resampleRing(ring, (x, y, to) => surface.forwardInto(x / radius, -y, to), 0.05),
         );
-        out.push({ pieceId: piece.id, film: piece.film, rings });
+        pieces.push({ pieceId: piece.id, film: piece.film, rings });
       }
     }
-  }
-  return out;
+  return { azimuth, line: seamOnFlat(surface, turnSeam(path, -azimuth), 0), pieces };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { PLAIN_SEAM } from './job.ts';
 import { makeBlank, makeJob, mug, tumbler, wave } from '../../test/jobs.ts';
 import { testFonts } from '../../test/fonts.ts';
 import type { Blank } from '../blank/blank.ts';
@@ -10,7 +11,7 @@ import { deriveWrap } from './derive.ts';
 import { seamView } from './seam-view.ts';
 
 function derive(blank: Blank, lapMm = 0, thicknessMm = 0): Wrap {
-  const job = makeJob(blank, [wave(9)], { seam: { lapMm } });
+  const job = makeJob(blank, [wave(9)], { seam: { ...PLAIN_SEAM, lapMm } });
   const films = job.films.map((film) => ({ ...film, thicknessMm }));
   const derived = deriveWrap({ ...job, films }, testFonts);
   if (!derived.ok) throw new Error(derived.problem.code);
@@ -85,7 +86,7 @@ describe('the marks of a template', () => {
 describe('seamView', () => {
   it('brings both ends together so that the film meets', () => {
     const wrap = derive(tumbler());
-    const pieces = seamView(wrap, 60);
+    const pieces = seamView(wrap, 0, 60).pieces;
     const heights = (side: 1 | -1): number[] =>
       pieces
         .flatMap((p) => p.rings)
@@ -103,7 +104,9 @@ describe('seamView', () => {
 
   it('shows no more than was asked for, on both sides', () => {
     const wrap = derive(mug({ handleWidthMm: 0 }), 2);
-    const xs = seamView(wrap, 40).flatMap((p) => p.rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 0)));
+    const xs = seamView(wrap, 0, 40).pieces.flatMap((p) =>
+      p.rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 0)),
+    );
     expect(Math.min(...xs)).toBeCloseTo(-40, 2);
     expect(Math.max(...xs)).toBeCloseTo(40, 2);
   });

@@ -3,6 +3,7 @@ import type { Film } from '../../artwork/film.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import { arcSweep, type Path } from '../../plane/path.ts';
 import type { Wrap } from '../../wrap/derive.ts';
+import { carriesPieces } from '../../wrap/panels.ts';
 
 /** mm. Chord error of the pieces' curves: DXF polylines know lines and arcs only. */
 const CURVE_ERROR_MM = 0.01;
@@ -34,8 +35,7 @@ export function writeTemplateDxf(wrap: Wrap, films: readonly Film[]): string {
     dxf.addLine(point3d(from.x, from.y, 0), point3d(to.x, to.y, 0), { layerName: marks });
   for (const { at, text } of panels.flatMap((panel) => panel.words))
     dxf.addText(point3d(at.x, at.y, 0), 3, text, { layerName: marks });
-  // Several panels are the bare template: artwork is cut for the one band.
-  for (const film of panels.length > 1 ? [] : films) {
+  for (const film of carriesPieces(wrap) ? films : []) {
     const pieces = wrap.pieces.filter((piece) => piece.film === film.id);
     if (pieces.length === 0) continue;
     const name = layer(`film-${film.id.replace(/[^\w-]/g, '-')}`);

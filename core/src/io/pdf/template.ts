@@ -5,7 +5,7 @@ import { formatLength } from '../../blank/length.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Wrap } from '../../wrap/derive.ts';
-import { boxOfPanels } from '../../wrap/panels.ts';
+import { boxOfSheet, carriesPieces } from '../../wrap/panels.ts';
 import { pathData } from '../svg/path-data.ts';
 
 /** Home paper. */
@@ -43,7 +43,7 @@ export interface TemplatePrint {
  */
 export async function writeTemplatePdf(print: TemplatePrint): Promise<Uint8Array> {
   const { wrap, paper } = print;
-  const bounds = boxOfPanels(wrap.panels);
+  const bounds = boxOfSheet(wrap);
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit as never);
   const font = await document.embedFont(print.font, { subset: true });
@@ -120,7 +120,7 @@ function drawTile(
     });
   };
   const { panels } = wrap;
-  if (print.withPieces && panels.length === 1)
+  if (print.withPieces && carriesPieces(wrap))
     for (const piece of wrap.pieces) {
       const film = films.find((f) => f.id === piece.film);
       draw(piece.paths.map((p) => pathData(p)).join(''), { fill: film?.colour ?? '#888888', shade: 0.35 });

@@ -1,7 +1,7 @@
 import type { Film } from '../../artwork/film.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Wrap } from '../../wrap/derive.ts';
-import { boxOfPanels } from '../../wrap/panels.ts';
+import { boxOfSheet, carriesPieces } from '../../wrap/panels.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
 
 /** mm of paper round the outline. */
@@ -17,7 +17,7 @@ const MARGIN_MM = 10;
  */
 export function writeTemplateSvg(wrap: Wrap, films: readonly Film[], title: string): string {
   const { panels } = wrap;
-  const bounds = boxOfPanels(panels);
+  const bounds = boxOfSheet(wrap);
   const width = boxWidth(bounds) + 2 * MARGIN_MM;
   const height = boxHeight(bounds) + 2 * MARGIN_MM;
   const shiftX = MARGIN_MM - bounds.minX;
@@ -25,8 +25,7 @@ export function writeTemplateSvg(wrap: Wrap, films: readonly Film[], title: stri
   const top = bounds.maxY + MARGIN_MM;
   const x = (v: number): string => writeNumber(v + shiftX);
   const y = (v: number): string => writeNumber(top - v);
-  // Several panels are the bare template: artwork is cut for the one band.
-  const groups = (panels.length > 1 ? [] : films)
+  const groups = (carriesPieces(wrap) ? films : [])
     .map((film) => ({ film, pieces: wrap.pieces.filter((p) => p.film === film.id) }))
     .filter(({ pieces }) => pieces.length > 0)
     .map(
