@@ -1,4 +1,4 @@
-import type { MotifItem, TextItem } from '../src/artwork/item.ts';
+import type { ArtItem, MotifItem, TextItem } from '../src/artwork/item.ts';
 import { STARTING_FILMS } from '../src/artwork/film.ts';
 import type { Blank, ReadingName } from '../src/blank/blank.ts';
 import { AS_IT_FALLS, USUAL_BALLOON } from '../src/document/new-project.ts';
@@ -103,5 +103,23 @@ export const makeJob = (blank: Blank, items: Job['items'], more: Partial<Job> = 
   films: STARTING_FILMS.map((film) => ({ ...film, thicknessMm: 0 })),
   hand: 'right',
   seam: PLAIN_SEAM,
+  ...more,
+});
+
+/** A plain rectangle of film, as a drawing of one colour. */
+export const plate = (id: string, widthMm: number, heightMm: number, more: Partial<ArtItem> = {}): ArtItem => ({
+  ...base,
+  id,
+  type: 'art',
+  running: 'level',
+  name: 'Plate',
+  setId: id,
+  colour: '#000000',
+  pathData: `M${-widthMm / 2} ${-heightMm / 2}H${widthMm / 2}V${heightMm / 2}H${-widthMm / 2}Z`,
+  drawn: { widthMm, heightMm },
+  widthMm,
+  heightMm: null,
+  source: '',
+  rights: 'own',
   ...more,
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
-import { bare, makeBlank, makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
+import { bare, makeBlank, makeJob, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
 import type { ArtworkItem, Placement } from '../artwork/item.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { Project } from '../document/project.ts';
@@ -94,17 +94,20 @@ describe('seam-cut', () => {
     expect(findingsOf(fixed(turned(180), finding!, 1), 'seam-cut')).toEqual([]);
   });
   it('says so when no way is free, and takes what was chosen for each piece', () => {
-    const band = project(
-      tumbler(),
-      motifItem('buoy', { widthMm: 60, running: 'round', repeat: { mode: 'spaced', count: 6 } }),
-    );
+    // Two rows of two plates, 2 mm apart and half a step on: the gaps of one are covered by the other, and no line that
+    // leaves the meridian by no more than 60° gets from one gap to the next.
+    const row = (id: string, angleDeg: number, mm: number): ArtworkItem =>
+      plate(id, 100, 30, { placement: at({ facing: 'angle', angleDeg, mm }), repeat: { mode: 'spaced', count: 2 } });
+    const band = project(tumbler(), row('motif-1', 180, -16), row('m2', 90, 16));
     const wandering: Project = { ...band, seam: { ...band.seam, way: 'wandering' } };
     const [finding] = findingsOf(wandering, 'seam-cut');
     expect(finding).toMatchObject({ case: 'no-way', severity: 'look' });
     expect(describeFinding(finding!, 'mm').title).toMatch(/^No seam gets past/);
-    const copies = Array.from({ length: 6 }, (_, copy) => ({ itemId: 'motif-1', copy, do: 'overlap' as const }));
+    const copies = ['motif-1', 'm2'].flatMap((itemId) =>
+      [0, 1].map((copy) => ({ itemId, copy, do: 'overlap' as const })),
+    );
     const chosen: Project = { ...wandering, seam: { ...wandering.seam, atSeam: copies } };
-    expect(findingsOf(chosen, 'seam-cut')[0]).toMatchObject({ case: 'split', severity: 'fine' });
+    expect(findingsOf(chosen, 'seam-cut').map((f) => f.case)).toEqual(['split']);
   });
   it('says how a band closes', () => {
     const [finding] = findingsOf(project(tumbler(), wave(9)), 'seam-cut');
