@@ -125,6 +125,7 @@ export { boxOfPanels, carriesPieces, makePanels } from './wrap/panels.ts';
 export type { AtSeam, Job, Seam } from './wrap/job.ts';
 export { PLAIN_SEAM, wrapFilm } from './wrap/job.ts';
 export type { FoundSeam } from './wrap/seam-finder.ts';
+export type { SeamCut } from './wrap/seam-cuts.ts';
 export type { SeamPath } from './wrap/seam-path.ts';
 export { seamAt } from './wrap/seam-path.ts';
 export type { Piece } from './wrap/pieces.ts';

@@ -30,12 +30,8 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     size: wrap.size,
     errors: wrap.errors,
     template: wrap.template,
-    outlineData: (wrap.frames[0]!.asBand && wrap.panels.length === 1
-      ? wrap.panels[0]!.outlines
-      : [wrap.template.outline, ...wrap.template.holes]
-    )
-      .map((path) => pathData(path))
-      .join(''),
+    outlineData: wrap.band.outlines.map((path) => pathData(path)).join(''),
+    band: { region: wrap.band.region, bounds: wrap.band.bounds },
     panels: wrap.panels.map(panelPicture),
     meanRadius: wrap.meanRadius,
     items: wrap.placed.map((p) => ({
@@ -66,6 +62,8 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     seams: wrap.seams.map((seam, i) => seamPicture(seam, seamView(wrap, i, SEAM_HALF_WIDTH_MM))),
     seamLines: seamLines(wrap),
     onSheets: carriesPieces(wrap),
+    asBand: wrap.frames[0]!.asBand,
+    cuts: wrap.cuts,
     sheet,
     strips: sheet.plan.loads.flatMap((load) =>
       load.strips.map((strip) => ({

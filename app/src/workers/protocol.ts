@@ -12,6 +12,7 @@ import type {
   ReadingDoubt,
   Template,
 } from '@mivet/core';
+import type { SeamCut, SurfaceRegion } from '@mivet/core';
 import type { BenchStep, BlankProblem, BlankSize } from '@mivet/core';
 
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
@@ -86,6 +87,8 @@ export type ProjectPicture =
       readonly errors: ErrorReport;
       readonly template: Template;
       readonly outlineData: string;
+      /** Reach of the whole band as one flat, and its box, mm. */
+      readonly band: { readonly region: SurfaceRegion; readonly bounds: Box };
       readonly panels: readonly PanelPicture[];
       readonly meanRadius: number;
       readonly items: readonly ItemPicture[];
@@ -95,6 +98,9 @@ export type ProjectPicture =
       readonly seamLines: string;
       /** Whether the artwork lies on the sheets that are printed. */
       readonly onSheets: boolean;
+      /** Whether the one sheet is the flat of the whole band, unturned. */
+      readonly asBand: boolean;
+      readonly cuts: readonly SeamCut[];
       readonly sheet: JobSheet;
       readonly strips: readonly StripPicture[];
       readonly findings: readonly JudgedPicture[];

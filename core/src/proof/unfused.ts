@@ -10,14 +10,15 @@ const OVERLAP_MM2 = 0.01;
 
 /** Outlines of one film that overlap without being fused: the blade would cut each through the other. */
 export const judgeUnfused: Judge = (context) => {
-  const { pieces } = context.wrap;
+  // Spares lie apart, and panels are cut one by one.
+  const pieces = context.wrap.pieces.filter((p) => !p.spare);
   const byItems = new Map<string, { items: string[]; count: number; spots: Piece[] }>();
   touchingPairs(
     pieces.map((p) => boxOfCoordinates(p.unrolled.outer)),
     (i, j) => {
       const a = pieces[Math.min(i, j)]!;
       const b = pieces[Math.max(i, j)]!;
-      if (a.film !== b.film || !overlap(a, b)) return;
+      if (a.film !== b.film || a.part !== b.part || !overlap(a, b)) return;
       const items = [...new Set([...a.itemIds, ...b.itemIds])].sort();
       const entry = byItems.get(items.join()) ?? { items, count: 0, spots: [] };
       entry.count += 1;

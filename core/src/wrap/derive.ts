@@ -13,8 +13,8 @@ import { SPLIT_OVERLAP_MM, wrapFilm } from './job.ts';
 import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';
 import type { PanelFrame } from './panel-frame.ts';
-import type { FlatPanel } from './panels.ts';
-import { boxOfPanels, makePanels } from './panels.ts';
+import type { FlatPanel, ShownBand } from './panels.ts';
+import { boxOfPanels, makePanels, shownBand } from './panels.ts';
 import type { SeamCut } from './seam-cuts.ts';
 import { cutsAtSeams } from './seam-cuts.ts';
 import type { FoundSeam } from './seam-finder.ts';
@@ -35,6 +35,8 @@ export interface Wrap {
   readonly template: Template;
   /** What is printed as the template: one, or the panels, bands or gores that the side is divided into. */
   readonly panels: readonly FlatPanel[];
+  /** The whole band or face as one flat. */
+  readonly band: ShownBand;
   /** How artwork is laid on them. */
   readonly frames: readonly PanelFrame[];
   /** Where panels meet, in order round from the one at the back; empty on a face. */
@@ -130,6 +132,11 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       errors: reportErrors(job.blank, size),
       template,
       panels: panels.flats,
+      band: shownBand(
+        template,
+        surface,
+        seams.map((seam) => seam.path),
+      ),
       frames: panels.frames,
       seams,
       cuts: cutsAtSeams(placed, seams, { side: surface.slantLength, radiusAt: (slant) => surface.radiusAt(slant) }),
@@ -159,13 +166,20 @@ function seamsOf(
     : [-Math.PI, Math.PI];
   const even = Array.from({ length: count }, (_, i) => from + ((to - from) * i) / count).slice(handle ? 1 : 0);
   const field = { side, radiusAt: (slant: number) => surface.radiusAt(slant), groups: placed.flatMap((p) => p.groups) };
+  // A band that is joined all round is cut wherever the seam runs: it is in nobody's way.
+  const inTheWay = {
+    ...field,
+    groups: placed.filter(({ item }) => item.repeat.mode !== 'joined').flatMap((p) => p.groups),
+  };
+  const found = (seams: readonly FoundSeam[]): FoundSeam[] =>
+    seams.map((one) => ({ ...measureSeam(field, one.path), free: one.free }));
   if (seam.way === 'straight') return even.map((azimuth) => measureSeam(field, straightSeam(azimuth, azimuth, side)));
   const wish = { clearance: seam.clearanceMm, count, home: -Math.PI };
-  if (!handle) return findSeams(field, wish);
-  return even.length === 0
-    ? []
-    : findSeams(field, { ...wish, near: { azimuths: even, reach: (0.45 * (to - from)) / count } });
+  if (!handle) return found(findSeams(inTheWay, wish));
+  if (even.length === 0) return [];
+  return found(findSeams(inTheWay, { ...wish, near: { azimuths: even, reach: (0.45 * (to - from)) / count } }));
 }
+
 /** Whether a thing of some reach lies within a round face, clear of a lid's hole. */
 function roundFace({ shape, side }: BlankSize): ScatterRoom['holds'] {
   if (shape.form !== 'disk' && shape.form !== 'ball') return null;

@@ -17,14 +17,18 @@ export interface TemplateMarks {
  * @param cone whose wider end is named
  * @param region what of it is cut
  * @param name which panel it is; empty for the only one
- * @param panel how a panel beside others was turned upright, rad, and what its two ends meet
+ * @param panel how a panel beside others was turned upright, rad, what its two ends meet, and where they are half-way down
  */
 export function bandMarks(
   surface: Development,
   cone: ConeSpec,
   region: SurfaceRegion,
   name: string,
-  panel: { readonly turn: number; readonly ends: readonly [string, string] } | null = null,
+  panel: {
+    readonly turn: number;
+    readonly ends: readonly [string, string];
+    readonly middles: readonly [number, number];
+  } | null = null,
 ): TemplateMarks {
   const turn = panel?.turn ?? 0;
   const side = surface.slantLength;
@@ -51,7 +55,8 @@ export function bandMarks(
       : cone.girthBase > cone.girthRim + 0.5
         ? ' (the shorter arc)'
         : '';
-  const rim = `${name ? `${name}, ` : ''}rim this way${wider}`;
+  // There is less room on a panel.
+  const rim = `${name ? `${name}, ` : ''}rim this way${panel ? '' : wider}`;
   const front = [turn - 2 * Math.PI, turn, turn + 2 * Math.PI].find(
     (at) => at > Math.max(...region.left) && at < Math.min(...region.right),
   );
@@ -62,7 +67,7 @@ export function bandMarks(
       side > 60
         ? { at: surface.forward(0, tick * 1.5 + 10), text: rim }
         : { at: surface.forward(Math.max(-Math.PI * 0.4, region.left[1] * 0.6), side * 0.55), text: rim },
-      ...seamWords(surface, region, panel?.ends ?? null),
+      ...seamWords(surface, region, panel),
       ...(side > 40 && front !== undefined
         ? [{ at: surface.forward(front, side - tick * 1.5 - 3), text: 'front' }]
         : []),
@@ -77,16 +82,17 @@ const SEAM_WORD_MM = 9;
 function seamWords(
   surface: Development,
   region: SurfaceRegion,
-  ends: readonly [string, string] | null,
+  panel: { readonly ends: readonly [string, string]; readonly middles: readonly [number, number] } | null,
 ): TemplateMarks['words'] {
   const middle = surface.slantLength / 2;
   const radius = surface.radiusAt(middle);
-  const [left, right] = [region.left, region.right].map((ends) => (ends[0] + ends[1]) / 2) as [number, number];
+  const [left, right] =
+    panel?.middles ?? ([region.left, region.right].map((ends) => (ends[0] + ends[1]) / 2) as [number, number]);
   const text = right - left < 2 * Math.PI - 1e-9 ? 'handle' : 'seam';
   const inward = SEAM_WORD_MM / radius;
   return [left + inward, right - inward].map((azimuth, i) => ({
     at: surface.forward(azimuth, middle),
-    text: ends?.[i] ?? text,
+    text: panel?.ends[i] ?? text,
   }));
 }
 

@@ -144,7 +144,19 @@ function sidePanels(
           bounds,
           // One wrap shows its strain; panels side by side would each show a part of it.
           heat: count === 1 ? heat : [],
-          ...bandMarks(flat, template.cone, region, name, count === 1 ? null : { turn, ends: meets(i) }),
+          ...bandMarks(
+            flat,
+            template.cone,
+            region,
+            name,
+            count === 1
+              ? null
+              : {
+                  turn,
+                  ends: meets(i),
+                  middles: [seamAt(left, side / 2) + turn, seamAt(right, side / 2) + turn],
+                },
+          ),
         },
         x,
         0,
@@ -336,6 +348,30 @@ function movePanel(panel: FlatPanel, x: number, y: number): FlatPanel {
 /** Box round all panels, mm. */
 export function boxOfPanels(panels: readonly FlatPanel[]): Box {
   return panels.map((panel) => panel.bounds).reduce(joinBoxes);
+}
+
+/** The whole band or face as one flat, from its first seam once round: what views show while it is worked on. */
+export interface ShownBand {
+  readonly outlines: readonly Path[];
+  /** What it reaches over; a wandering end stays within. */
+  readonly region: Template['region'];
+  readonly bounds: Box;
+}
+
+/** As `ShownBand` says, for a wrap whose panels begin at these seams. */
+export function shownBand(template: Template, surface: Development, seams: readonly SeamPath[]): ShownBand {
+  const plain = { outlines: [template.outline, ...template.holes], region: template.region, bounds: template.bounds };
+  if (!template.closed || seams.length === 0 || template.region.left[0] > -Math.PI) return plain;
+  if (isStraight(seams.slice(0, 1))) return plain;
+  const { left, right } = panelEnds(template, surface, seams.slice(0, 1))[0]!;
+  const flat = coneDevelopment(template.cone);
+  const outline = panelOutline(flat, { left, right }, 0, [0, template.cone.side]);
+  const [low, high] = [Math.min(...left.azimuths), Math.max(...right.azimuths)];
+  return {
+    outlines: [outline],
+    region: { left: [low, low], right: [high, high], slant: [0, template.cone.side] },
+    bounds: boxOfCoordinates(flattenPath(outline, 0.01)),
+  };
 }
 
 /** Whether the artwork lies on the sheets that are printed; a ball's gores are printed bare. */

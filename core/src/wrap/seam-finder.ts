@@ -25,7 +25,7 @@ export interface SeamWish {
 /** A seam that was found. */
 export interface FoundSeam {
   readonly path: SeamPath;
-  /** Whether it keeps the clearance from every piece. */
+  /** Whether it keeps the clearance from every piece that can be avoided. */
   readonly free: boolean;
   /** mm of film that it cuts through. */
   readonly cutMm: number;

@@ -9,6 +9,7 @@ import { usePicture } from '../../stores/picture.ts';
 import { useView } from '../../stores/view.ts';
 import DrawingIntake from './DrawingIntake.vue';
 import ItemEditor from './ItemEditor.vue';
+import SeamFields from '../flat/SeamFields.vue';
 import ItemList from './ItemList.vue';
 
 const project = useProject();
@@ -127,7 +128,8 @@ function placeMotif(id: MotifId): void {
         All {{ motifs.length }} motifs
       </button>
       <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
-      <p v-else class="quiet mt-4">
+      <SeamFields v-if="picture.good.template.closed && project.doc!.items.length > 0" />
+      <p v-if="project.doc!.items.length === 0" class="quiet mt-4">
         Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on
         the flat, or say where they sit.
       </p>

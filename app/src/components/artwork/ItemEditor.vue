@@ -3,7 +3,6 @@ import {
   FONT_CHOICES,
   formatLength,
   matesOf,
-  MOTIFS,
   type ArtworkItem,
   type FontId,
   type MotifItem,
@@ -21,6 +20,7 @@ import LengthField from '../fields/LengthField.vue';
 import FilmChoice from './FilmChoice.vue';
 import PlacementFields from './PlacementFields.vue';
 import RingFields from './RingFields.vue';
+import { itemTitle } from './item-title.ts';
 import RoundFields from './RoundFields.vue';
 
 const props = defineProps<{ item: ArtworkItem }>();
@@ -34,13 +34,7 @@ const id = useId();
 
 const placed = computed(() => picture.good?.items.find((i) => i.itemId === props.item.id) ?? null);
 const pieces = computed(() => picture.good?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
-const title = computed(() =>
-  props.item.type === 'art'
-    ? props.item.name
-    : props.item.type === 'text'
-      ? props.item.text.replace(/\s+/g, ' ') || 'Empty words'
-      : MOTIFS[props.item.motif].label,
-);
+const title = computed(() => itemTitle(props.item));
 const findings = computed(() => picture.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
 /** Whether there is a way round it to run along. */
 const round = computed(() => picture.good?.template.closed ?? true);
@@ -74,6 +68,12 @@ const runningSays = computed(() => {
     : 'Unbent, as it was drawn.';
 });
 
+function setSpares(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const spares = Math.round(Number(input.value));
+  if (input.value !== '' && spares >= 0 && spares <= 50) items.change('Change the spares', (i) => ({ ...i, spares }));
+  else input.value = String(props.item.spares);
+}
 const text = (change: Partial<TextItem>, label: string, kind = ''): void =>
   items.change(label, (i) => ({ ...(i as TextItem), ...change }), kind);
 const motif = (change: Partial<Pick<MotifItem, 'widthMm' | 'heightMm'>>, label: string): void =>
@@ -241,6 +241,18 @@ function setHeight(mm: number): void {
         @change="items.change('Mirror', (i) => ({ ...i, mirrored: ($event.target as HTMLInputElement).checked }))"
       />
       <label class="form-check-label" :for="`${id}-m`">Mirror</label>
+    </div>
+    <div class="row-line mt-2">
+      <label :for="`${id}-s`">Spares cut beside the wrap</label>
+      <input
+        :id="`${id}-s`"
+        type="number"
+        min="0"
+        max="50"
+        class="form-control form-control-sm dims number-field"
+        :value="item.spares"
+        @change="setSpares"
+      />
     </div>
     <div class="d-flex flex-wrap gap-3 mt-3">
       <button type="button" class="btn btn-link" @click="items.duplicate()">Make a second one</button>

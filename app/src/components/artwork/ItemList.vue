@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { MOTIFS, type ArtworkItem } from '@mivet/core';
+import type { ArtworkItem } from '@mivet/core';
 import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
 import { useView } from '../../stores/view.ts';
+import { itemTitle } from './item-title.ts';
 
 /** The film stack as a list: what is listed first lies next to the blank. */
 const project = useProject();
@@ -13,8 +14,7 @@ const films = computed(() => new Map(project.doc!.films.map((f) => [f.id, f])));
 const listed = computed(() => [...project.doc!.items].reverse());
 
 function nameOf(item: ArtworkItem): string {
-  if (item.type === 'art') return `${item.name}, ${item.colour}`;
-  return item.type === 'text' ? item.text.replace(/\s+/g, ' ') || 'Empty words' : MOTIFS[item.motif].label;
+  return item.type === 'art' ? `${item.name}, ${item.colour}` : itemTitle(item);
 }
 function howOften(item: ArtworkItem): string {
   if (item.repeat.mode === 'once') return '';

@@ -52,8 +52,10 @@ function setBoard(event: Event): void {
         <option v-for="b in BOARDS" :key="b.id" :value="b.id">{{ b.label }}</option>
       </select>
     </div>
-    <div v-for="s in strips" :key="s.film" class="row-line">
-      <span>{{ filmName(s.film) }}</span>
+    <div v-for="s in strips" :key="`${s.film} ${s.part}`" class="row-line">
+      <span
+        >{{ filmName(s.film) }}<span v-if="s.part" class="quiet">, {{ s.part.replace(/-/g, ' ') }}</span></span
+      >
       <span class="dims">{{ stripSize(s) }}</span>
     </div>
     <template v-if="sheet && totals.pieces > 0">
@@ -67,7 +69,7 @@ function setBoard(event: Event): void {
         <span>Cutting time</span><span class="dims">about {{ Math.max(1, Math.round(sheet.minutes)) }} min</span>
       </div>
     </template>
-    <div v-for="large in sheet?.plan.tooLarge ?? []" :key="large.film" class="note-bar fails">
+    <div v-for="large in sheet?.plan.tooLarge ?? []" :key="`${large.film} ${large.longMm}`" class="note-bar fails">
       <p class="fw-bold">{{ filmName(large.film) }} does not fit</p>
       <p>
         It takes {{ formatLength(large.longMm, settings.unit) }} × {{ formatLength(large.shortMm, settings.unit) }} in
@@ -114,12 +116,12 @@ function setBoard(event: Event): void {
       <summary>One film at a time</summary>
       <button
         v-for="l in sheet!.plan.loads.flatMap((x) => x.strips.map((s) => ({ load: x.number, s })))"
-        :key="l.s.film"
+        :key="`${l.s.film} ${l.s.part}`"
         type="button"
         class="btn btn-link d-block"
-        @click="files.save('cut', `cut-${l.load}-${l.s.film}.svg`)"
+        @click="files.save('cut', `cut-${l.load}-${l.s.film}${l.s.part && `-${l.s.part}`}.svg`)"
       >
-        {{ filmName(l.s.film) }}, load {{ l.load }}
+        {{ filmName(l.s.film) }}{{ l.s.part && `, ${l.s.part.replace(/-/g, ' ')}` }}, load {{ l.load }}
       </button>
     </details>
   </div>

@@ -82,7 +82,7 @@ function light(colour: string): boolean {
         :d="`M${shownLength} -2l-3 12 5 14 -6 16 5 18 -5 20 6 22 -5 24 V${board.widthMm + 2}`"
         class="torn"
       />
-      <g v-for="(s, i) in load.strips" :key="s.film">
+      <g v-for="(s, i) in load.strips" :key="`${s.film} ${s.part}`">
         <rect
           :x="s.from"
           :y="board.widthMm - board.marginMm - s.across"
@@ -91,7 +91,7 @@ function light(colour: string): boolean {
           :fill="film(s.film)?.colour"
         />
         <path
-          :d="strips.find((p) => p.film === s.film)?.data"
+          :d="strips.find((p) => p.film === s.film && p.part === s.part)?.data"
           class="cut-line"
           :class="{ dark: light(film(s.film)?.colour ?? '#000000') }"
         />
@@ -101,7 +101,7 @@ function light(colour: string): boolean {
         />
       </g>
       <!-- Over all the lines, so that none runs through a word. -->
-      <g v-for="(s, i) in load.strips" :key="`says-${s.film}`">
+      <g v-for="(s, i) in load.strips" :key="`says-${s.film}-${s.part}`">
         <text
           :x="late(s) ? s.to : s.from + 2"
           :y="board.widthMm + 13 * (i + 1)"

@@ -7,6 +7,7 @@ import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import FitCheck from './FitCheck.vue';
+import SeamFields from './SeamFields.vue';
 import FlatFacts from './FlatFacts.vue';
 import WayPicker from './WayPicker.vue';
 
@@ -87,10 +88,17 @@ function choose(change: Partial<FlatteningChoice>, label: string): void {
       <p class="fw-bold">The longer arc goes to the base</p>
       <p>“Rim this way” is printed on the template, so that it is not wrapped upside down.</p>
     </div>
+    <SeamFields v-if="p.template.closed" />
     <h3 class="mt-4 mb-2">Print it at true size</h3>
     <div class="d-flex flex-wrap gap-2 mb-3">
       <ChoiceButtons :value="settings.paper" :options="PAPERS" label="Paper" @choose="settings.paper = $event" />
-      <ChoiceButtons v-if="!several" :value="bare" :options="PRINTS" label="What is printed" @choose="bare = $event" />
+      <ChoiceButtons
+        v-if="p.onSheets"
+        :value="bare"
+        :options="PRINTS"
+        label="What is printed"
+        @choose="bare = $event"
+      />
     </div>
     <p v-if="several" class="quiet">{{ p.panels.length }} pieces, each with its name and which way is up.</p>
     <div class="d-flex flex-wrap gap-2">

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
+import type { Film } from '@mivet/core';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
 
-/** The bands or gores that a side is divided into, as they are printed. */
-const props = defineProps<{ picture: GoodPicture; heat: boolean }>();
+/** The panels, bands or gores that a side is divided into, as they are printed and cut. */
+const props = defineProps<{ picture: GoodPicture; films: readonly Film[]; heat: boolean }>();
 const svg = ref<SVGSVGElement | null>(null);
 const { width, height } = useElementSize(svg);
 const box = computed(() => {
@@ -15,6 +16,8 @@ const box = computed(() => {
   const [minY, maxY] = [Math.min(...all.map((b) => b.minY)), Math.max(...all.map((b) => b.maxY))];
   return { x: minX, y: -maxY, w: maxX - minX, h: maxY - minY };
 });
+const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
+const whole = computed(() => props.picture.pieces.filter((p) => !p.spare));
 const scale = computed(() =>
   Math.max(0.05, Math.min((width.value - 60) / box.value.w, (height.value - 140) / box.value.h)),
 );
@@ -35,8 +38,17 @@ const view = computed(() => {
     <defs>
       <StrainHatch :scale="scale" />
     </defs>
+    <path v-for="panel in picture.panels" :key="panel.name" :d="panel.data" class="sheet" />
+    <template v-if="picture.onSheets">
+      <path
+        v-for="piece in whole"
+        :key="piece.id"
+        :d="piece.sheetData"
+        :fill="colours.get(piece.film)"
+        fill-rule="evenodd"
+      />
+    </template>
     <g v-for="panel in picture.panels" :key="panel.name">
-      <path :d="panel.data" class="sheet" />
       <FlatHeat v-if="heat" :panel="panel" :give="picture.template.flattening.give" :scale="scale" />
       <path :d="panel.data" class="edge" />
       <path :d="panel.marks" class="edge" />

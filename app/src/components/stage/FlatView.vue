@@ -39,7 +39,7 @@ const surface = computed(() => coneDevelopment(props.picture.template.cone));
 
 /** px per mm and the shift that put the template in the middle, with room for the rulers. */
 const fit = computed(() => {
-  const { minX, maxX, minY, maxY } = props.picture.template.bounds;
+  const { minX, maxX, minY, maxY } = props.picture.band.bounds;
   const room = { left: 54, right: 30, top: 78, bottom: props.dims ? 96 : 60 };
   const w = Math.max(60, width.value - room.left - room.right);
   const h = Math.max(60, height.value - room.top - room.bottom);
@@ -55,19 +55,17 @@ const transform = computed(() => {
   const z = userZoom.value;
   return `translate(${z.x + z.k * fit.value.x} ${z.y + z.k * fit.value.y}) scale(${scale.value})`;
 });
-const zoneShapes = computed(() => zonePaths(surface.value, props.picture.template.region, props.zones));
+const zoneShapes = computed(() => zonePaths(surface.value, props.picture.band.region, props.zones));
 const glanceLines = computed(() =>
   (props.zones.glance ?? []).map((azimuth) => line(azimuth, 0, azimuth, props.picture.size.side)),
 );
-const seamLines = computed(() => {
-  const { region } = props.picture.template;
-  return [region.left, region.right].map((ends) => line(ends[0], 0, ends[1], props.picture.size.side)).join('');
-});
+/** Spares lie beside the wrap; they are shown with the sheets. */
+const onWrap = computed(() => props.picture.pieces.filter((p) => !p.spare));
 const spotAt = computed(() => (props.spot ? surface.value.forward(props.spot.azimuth, props.spot.slant) : null));
 const ringData = computed(() => (props.ringed ? placeData(surface.value, props.ringed, 3 / scale.value) : null));
 const dimensions = computed(() => {
-  const { template, size } = props.picture;
-  const { region } = template;
+  const { template, size, band } = props.picture;
+  const { region } = band;
   const px = 1 / scale.value;
   const at = (azimuth: number, slant: number): { x: number; y: number } => {
     const p = surface.value.forward(azimuth, slant);
@@ -89,7 +87,7 @@ const dimensions = computed(() => {
     // Above the ruler, also where its ends rise over its middle.
     {
       x: 0,
-      y: -(template.bounds.maxY + 36 * px),
+      y: -(band.bounds.maxY + 36 * px),
       text: `${formatLength(template.rimLength, props.unit)} along the rim edge`,
       rotate: 0,
     },
@@ -188,6 +186,7 @@ defineExpose({ showAll });
         <path d="M0 0V6" stroke="var(--on-sheet-2)" stroke-width="1" opacity="0.6" />
       </pattern>
       <StrainHatch :scale="scale" />
+      <clipPath id="on-band"><path :d="picture.outlineData" /></clipPath>
     </defs>
     <g :transform="transform">
       <path :d="picture.outlineData" class="sheet" fill-rule="evenodd" />
@@ -197,18 +196,14 @@ defineExpose({ showAll });
         :give="picture.template.flattening.give"
         :scale="scale"
       />
-      <path v-for="(d, i) in zoneShapes.edges" :key="`e${i}`" :d="d" fill="url(#hatch-rim)" />
-      <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
-      <FlatPieces
-        :pieces="picture.pieces"
-        :films="films"
-        :selected-id="selectedId"
-        :editable="editable"
-        @press="pointerDown"
-      />
+      <g clip-path="url(#on-band)">
+        <path v-for="(d, i) in zoneShapes.edges" :key="`e${i}`" :d="d" fill="url(#hatch-rim)" />
+        <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
+      </g>
+      <FlatPieces :pieces="onWrap" :films="films" :selected-id="selectedId" :editable="editable" @press="pointerDown" />
       <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
       <path :d="picture.outlineData" class="edge" />
-      <path v-if="zones.seam && zones.handleWidth === 0" :d="seamLines" class="seam" />
+      <path v-if="zones.seam && picture.seamLines" :d="picture.seamLines" class="seam" />
       <FlatViewRulers :picture="picture" :scale="scale" :unit="unit" />
       <g v-if="dims" class="dimension dims">
         <text
@@ -255,6 +250,7 @@ defineExpose({ showAll });
   pointer-events: none;
 }
 .seam {
+  fill: none;
   stroke: var(--on-sheet);
   stroke-width: 2.6;
   pointer-events: none;

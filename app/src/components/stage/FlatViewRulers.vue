@@ -18,7 +18,7 @@ const steps = computed(() => {
 const rim = computed(() => {
   const near = 8 * px.value;
   const far = 27 * px.value;
-  const { left, right } = props.picture.template.region;
+  const { left, right } = props.picture.band.region;
   const s = surface.value;
   const r = s.radiusAt(0);
   const taper = r - s.radiusAt(1);
@@ -50,7 +50,7 @@ const rim = computed(() => {
 
 const side = computed(() => {
   const s = surface.value;
-  const { left } = props.picture.template.region;
+  const { left } = props.picture.band.region;
   const length = props.picture.size.side;
   const a = s.forward(left[0], 0);
   const b = s.forward(left[1], length);

@@ -1,12 +1,28 @@
 <script setup lang="ts">
-import { coneDevelopment, formatLength, pathData, type Film } from '@mivet/core';
-import { computed } from 'vue';
+import { coneDevelopment, formatLength, pathData, type AtSeam, type Film } from '@mivet/core';
+import { computed, ref } from 'vue';
 import type { GoodPicture } from '../../workers/protocol.ts';
+import SeamCuts from './SeamCuts.vue';
 
-/** Both ends of the wrap brought together, as they will meet on the blank. */
-const props = defineProps<{ picture: GoodPicture; films: readonly Film[]; unit: 'mm' | 'in'; lap: number }>();
+/** Both ends that meet at a seam brought together, as they will meet on the blank. */
+const props = defineProps<{
+  picture: GoodPicture;
+  films: readonly Film[];
+  unit: 'mm' | 'in';
+  lap: number;
+  /** Names of the items, and what was chosen for pieces that a seam cuts. */
+  names: ReadonlyMap<string, string>;
+  choices: readonly AtSeam[];
+}>();
+const emit = defineEmits<{
+  choose: [itemId: string, copy: number, does: AtSeam['do'] | 'butt'];
+  show: [itemId: string];
+}>();
 
 const HALF = 60;
+const index = ref(0);
+const which = computed(() => Math.min(index.value, props.picture.seams.length - 1));
+const seam = computed(() => props.picture.seams[which.value]!);
 const surface = computed(() => coneDevelopment(props.picture.template.cone));
 const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
 const half = computed(() => HALF / props.picture.meanRadius);
@@ -21,8 +37,9 @@ const outline = computed(() =>
 );
 /** As much of the height as carries film near the seam, so that the joint is seen large. */
 const band = computed((): [number, number] => {
+  const at = [seam.value.azimuth, seam.value.azimuth + 2 * Math.PI];
   const near = props.picture.pieces.filter(
-    (p) => p.azimuths[1] > Math.PI - half.value || p.azimuths[0] < half.value - Math.PI,
+    (p) => !p.spare && at.some((a) => p.azimuths[1] > a - half.value && p.azimuths[0] < a + half.value),
   );
   const side = props.picture.size.side;
   if (near.length === 0) return [0, side];
@@ -39,12 +56,30 @@ const box = computed(() => {
   });
   return `${b.minX - 4} ${-b.maxY - 3} ${b.maxX - b.minX + 8} ${b.maxY - b.minY + 6}`;
 });
-const meets = computed(() => props.picture.pieces.some((p) => p.cutAt !== null));
+const cuts = computed(() =>
+  props.picture.cuts
+    .filter((cut) => cut.seam === which.value)
+    .map(({ itemId, copy, cutMm }) => {
+      const copies = props.picture.items.find((i) => i.itemId === itemId)?.copies.length ?? 1;
+      const name = props.names.get(itemId) ?? 'A piece';
+      return {
+        itemId,
+        copy,
+        name: copies > 1 ? `${name}, ${copy + 1} of ${copies}` : name,
+        size: `${formatLength(cutMm, props.unit)} cut`,
+        does: props.choices.find((c) => c.itemId === itemId && c.copy === copy)?.do ?? ('butt' as const),
+      };
+    }),
+);
 const words = computed(() => {
   const mm = (v: number): string => formatLength(v, props.unit);
   const { gapRim, gapBase } = props.picture.errors;
-  if (!meets.value)
-    return { title: 'Nothing crosses the seam.', why: 'The ends of the wrap are bare here; no film has to meet.' };
+  if (seam.value.cutMm < 0.05)
+    return {
+      title: 'Nothing crosses the seam.',
+      why:
+        seam.value.wanderMm > 0.1 ? 'It wanders between the pieces; no film has to meet.' : 'No film has to meet here.',
+    };
   if (props.lap > 0)
     return {
       title: `The ends lap by ${mm(props.lap)}.`,
@@ -58,28 +93,48 @@ const words = computed(() => {
 </script>
 
 <template>
-  <section class="window" aria-label="Seam window">
+  <section class="window" :class="{ 'with-cuts': cuts.length > 0 }" aria-label="Seam window">
     <div class="words">
-      <h2 class="dims">Seam window</h2>
+      <div class="head">
+        <h2 class="dims">Seam window</h2>
+        <span v-if="picture.seams.length > 1" class="pages">
+          <button
+            v-for="(_, i) in picture.seams"
+            :key="i"
+            type="button"
+            :aria-pressed="i === which"
+            :aria-label="`Seam ${i + 1} of ${picture.seams.length}`"
+            @click="index = i"
+          >
+            {{ i + 1 }}
+          </button>
+        </span>
+      </div>
       <p class="title">{{ words.title }}</p>
       <p class="quiet">{{ words.why }}</p>
     </div>
+    <SeamCuts
+      v-if="cuts.length > 0"
+      :cuts="cuts"
+      @choose="(itemId, copy, does) => emit('choose', itemId, copy, does)"
+      @show="emit('show', $event)"
+    />
     <svg
       :viewBox="box"
       preserveAspectRatio="xMidYMid meet"
       role="img"
-      aria-label="Both ends of the wrap as they meet at the back"
+      aria-label="Both ends of the wrap as they meet at the seam"
     >
       <path :d="outline" class="sheet" />
       <path
-        v-for="(piece, i) in picture.seam"
+        v-for="(piece, i) in seam.pieces"
         :key="i"
         :d="piece.data"
         :fill="colours.get(piece.film)"
         fill-rule="evenodd"
       />
       <path :d="outline" class="edge" />
-      <path :d="`M0 -2V${picture.size.side + 2}`" class="meet" />
+      <path :d="seam.line" class="meet" />
     </svg>
   </section>
 </template>
@@ -95,10 +150,34 @@ const words = computed(() => {
   background: var(--paper-deep);
   border-top: 1px solid var(--hairline);
 }
+.window.with-cuts {
+  grid-template-columns: minmax(12rem, 16rem) minmax(14rem, 17rem) 1fr;
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  margin-bottom: 0.6rem;
+}
 h2 {
   font-size: 1rem;
   color: var(--ink-2);
-  margin-bottom: 0.6rem;
+}
+.pages {
+  display: flex;
+  gap: 0.25rem;
+}
+.pages button {
+  border: 1px solid var(--hairline);
+  border-radius: 2px;
+  background: none;
+  color: var(--ink);
+  min-width: 1.5rem;
+}
+.pages button[aria-pressed='true'] {
+  background: var(--teal);
+  color: var(--paper);
+  border-color: var(--teal);
 }
 p {
   margin: 0;
@@ -123,6 +202,7 @@ svg path {
   stroke-width: 0.8;
 }
 .meet {
+  fill: none;
   stroke: var(--hatch);
   stroke-width: 1.3;
   stroke-dasharray: 4 3;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
+import type { AtSeam } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
@@ -7,6 +8,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import { useZones } from '../../composables/useZones.ts';
 import { useItemDrag } from '../../composables/useItemDrag.ts';
+import { itemTitle } from '../artwork/item-title.ts';
 import FlatPanels from './FlatPanels.vue';
 import FlatView from './FlatView.vue';
 import SeamWindow from './SeamWindow.vue';
@@ -42,9 +44,19 @@ const showSeamWindow = computed(
     props.seam &&
     picture.good !== null &&
     picture.good.template.closed &&
-    blank.value.handleWidthMm === 0 &&
+    picture.good.seams.length > 0 &&
     picture.good.pieces.length > 0,
 );
+
+/** Whether the sheets that are printed are others than the flat of the whole band. */
+const onSheets = computed(() => picture.good !== null && (picture.good.panels.length > 1 || !picture.good.asBand));
+const names = computed(() => new Map(project.doc!.items.map((item) => [item.id, itemTitle(item)])));
+function atSeam(itemId: string, copy: number, does: AtSeam['do'] | 'butt'): void {
+  project.edit('Deal with a piece at the seam', (p) => {
+    const others = p.seam.atSeam.filter((c) => c.itemId !== itemId || c.copy !== copy);
+    return { ...p, seam: { ...p.seam, atSeam: does === 'butt' ? others : [...others, { itemId, copy, do: does }] } };
+  });
+}
 
 function splitTo(event: PointerEvent): void {
   const area = box.value!.getBoundingClientRect();
@@ -102,8 +114,9 @@ function splitByKey(event: KeyboardEvent): void {
           Laid flat <span class="sizes">{{ sizes }}</span>
         </h2>
         <FlatPanels
-          v-if="dims && picture.good && picture.good.panels.length > 1"
+          v-if="dims && picture.good && onSheets"
           :picture="picture.good"
+          :films="project.doc!.films"
           :heat="view.showStrain"
         />
         <FlatView
@@ -134,6 +147,10 @@ function splitByKey(event: KeyboardEvent): void {
       :films="project.doc!.films"
       :unit="settings.unit"
       :lap="project.doc!.seam.lapMm"
+      :names="names"
+      :choices="project.doc!.seam.atSeam"
+      @choose="atSeam"
+      @show="view.selectedId = $event"
     />
   </div>
 </template>

@@ -1,0 +1,8 @@
+import { MOTIFS, type ArtworkItem } from '@mivet/core';
+
+/** What an item is called in lists and headings. */
+export function itemTitle(item: ArtworkItem): string {
+  if (item.type === 'art') return item.name;
+  if (item.type === 'text') return item.text.replace(/\s+/g, ' ') || 'Empty words';
+  return MOTIFS[item.motif].label;
+}
