@@ -17,7 +17,7 @@ export async function askCore<K extends keyof CoreJobs>(
   const { project, kind } = input as CoreJobs['files']['input'];
   const examined = examineProject(project, testFonts);
   if (!examined.ok || kind !== 'cut') throw new Error('Only cut files are written in tests.');
-  return cutFiles(project, examined.wrap, examined.sheet) as CoreJobs[K]['output'];
+  return cutFiles(project, examined.cut, examined.sheet) as CoreJobs[K]['output'];
 }
 
 export const warmCore = (): void => undefined;

@@ -2,7 +2,7 @@ import type { JobSheet } from './cut/job-sheet.ts';
 import { cutPieces } from './cut/order.ts';
 import type { Project } from './document/project.ts';
 import { writeCutSvg } from './io/svg/write-cut.ts';
-import type { Wrap } from './wrap/derive.ts';
+import type { Piece } from './wrap/pieces.ts';
 
 /** A file of a job, ready to be saved. */
 export interface JobFile {
@@ -15,15 +15,15 @@ export interface JobFile {
  * where there are several.
  *
  * @param project for names and films
- * @param wrap pieces
+ * @param cut pieces of the wrap, or of all names
  * @param sheet loads
  */
-export function cutFiles(project: Project, wrap: Wrap, sheet: JobSheet): JobFile[] {
+export function cutFiles(project: Project, cut: readonly Piece[], sheet: JobSheet): JobFile[] {
   return sheet.plan.loads.flatMap((load) =>
     load.strips.map((strip) => {
       const film = project.films.find((f) => f.id === strip.film)!;
       const pieces = cutPieces(
-        wrap.pieces.filter((p) => p.film === strip.film && p.part === strip.part),
+        cut.filter((p) => p.film === strip.film && p.part === strip.part),
         strip,
       );
       const part = strip.part && `, ${strip.part.replace(/-/g, ' ')}`;

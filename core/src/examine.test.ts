@@ -61,8 +61,8 @@ describe('cutFiles', () => {
       makeJob(tumbler(), [wave(9), wave(9, { id: 'w2', film: 'shallows' }), textItem('STROKE', { film: 'ensign' })]),
       'long',
     );
-    const { wrap, sheet } = examined(job);
-    const files = cutFiles(job, wrap, sheet);
+    const { wrap, cut, sheet } = examined(job);
+    const files = cutFiles(job, cut, sheet);
     expect(files.map((f) => f.name)).toEqual(
       sheet.plan.loads.flatMap((load) => load.strips.map((s) => `cut-${load.number}-${s.film}.svg`)),
     );
@@ -82,7 +82,7 @@ describe('cutFiles', () => {
 
   it('writes nothing for a job without artwork', () => {
     const bare = projectOf(makeJob(tumbler(), []));
-    const { wrap, sheet } = examined(bare);
-    expect(cutFiles(bare, wrap, sheet)).toEqual([]);
+    const { cut, sheet } = examined(bare);
+    expect(cutFiles(bare, cut, sheet)).toEqual([]);
   });
 });

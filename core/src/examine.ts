@@ -8,6 +8,9 @@ import type { Finding } from './proof/finding.ts';
 import { signatureOf } from './proof/finding.ts';
 import { proof } from './proof/proof.ts';
 import { boardById } from './sheet/board.ts';
+import type { BatchName } from './wrap/batch.ts';
+import { batchPieces, makeBatch } from './wrap/batch.ts';
+import type { Piece } from './wrap/pieces.ts';
 import type { Wrap } from './wrap/derive.ts';
 import { deriveWrap } from './wrap/derive.ts';
 
@@ -22,6 +25,10 @@ export type Examined =
   | {
       readonly ok: true;
       readonly wrap: Wrap;
+      /** The names that it is made for, each with its pieces; empty without a list. */
+      readonly batch: readonly BatchName[];
+      /** Everything that is cut: the wrap, or the wraps of all names. */
+      readonly cut: readonly Piece[];
       readonly sheet: JobSheet;
       readonly findings: readonly JudgedFinding[];
       readonly doubts: readonly ReadingDoubt[];
@@ -38,12 +45,16 @@ export function examineProject(project: Project, fonts: FontBook): Examined {
   const derived = deriveWrap(project, fonts);
   if (!derived.ok) return derived;
   const { wrap, doubts } = derived;
-  const sheet = planJob(wrap.pieces, project.films, boardById(project.boardId));
-  const findings = proof({ job: project, wrap, doubts, plan: sheet.plan }).map((finding) => ({
-    finding,
-    acceptedFor: acceptedFor(finding, project.accepted),
-  }));
-  return { ok: true, wrap, sheet, findings, doubts };
+  const batch = project.names ? makeBatch(project, project.names, wrap, fonts) : [];
+  const cut = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
+  const sheet = planJob(cut, project.films, boardById(project.boardId));
+  const findings = proof({ job: project, wrap, doubts, plan: sheet.plan, names: batch.map((one) => one.fitted) }).map(
+    (finding) => ({
+      finding,
+      acceptedFor: acceptedFor(finding, project.accepted),
+    }),
+  );
+  return { ok: true, wrap, batch, cut, sheet, findings, doubts };
 }
 
 function acceptedFor(finding: Finding, accepted: readonly Acceptance[]): string | null {

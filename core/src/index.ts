@@ -6,6 +6,8 @@ export { itemsOfDrawing, type DrawingSaid } from './artwork/art-items.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export { describeDrawingProblem } from './artwork/drawing.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
+export type { FittedName, NameList, NameRow, PastedName } from './artwork/name-list.ts';
+export { fitName, MOST_NAMES } from './artwork/name-list.ts';
 export { ringText } from './artwork/ring-text.ts';
 export { matesOf, replaceItem } from './artwork/sets.ts';
 export type {
@@ -109,6 +111,7 @@ export type { Load, LoadPlan, Strip } from './sheet/load.ts';
 export type { ConeSpec } from './surface/cone.ts';
 export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
 export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
+export type { BatchName } from './wrap/batch.ts';
 export type { Wrap } from './wrap/derive.ts';
 export { deriveWrap } from './wrap/derive.ts';
 export { deriveFitPaper, solveFitPaper } from './wrap/fit-paper.ts';

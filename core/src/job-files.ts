@@ -24,7 +24,7 @@ export async function jobFiles(
   examined: Extract<Examined, { ok: true }>,
   options: JobFileOptions,
 ): Promise<JobFile[]> {
-  const { wrap, sheet, findings } = examined;
+  const { wrap, cut, sheet, findings } = examined;
   const { films, name: title } = project;
   const report = {
     project: title,
@@ -42,7 +42,7 @@ export async function jobFiles(
     })),
   };
   return [
-    ...cutFiles(project, wrap, sheet),
+    ...cutFiles(project, cut, sheet),
     { name: 'template.svg', content: writeTemplateSvg(wrap, films, title) },
     { name: 'template.dxf', content: writeTemplateDxf(wrap, films) },
     { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },

@@ -1,2 +1,3 @@
 // Tables, apart from the rest: their library is loaded when a table is.
+export { readNames } from './io/csv/names.ts';
 export { readBlanksCsv, writeBlanksCsv } from './io/csv/blanks.ts';

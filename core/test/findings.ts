@@ -1,11 +1,9 @@
-import { planJob } from '../src/cut/job-sheet.ts';
 import { applyCommand } from '../src/document/apply.ts';
 import { newProject } from '../src/document/new-project.ts';
 import type { Project } from '../src/document/project.ts';
+import { examineProject } from '../src/examine.ts';
 import type { Command, Finding, FindingCode, ProofContext } from '../src/proof/finding.ts';
 import { proof } from '../src/proof/proof.ts';
-import { boardById } from '../src/sheet/board.ts';
-import { deriveWrap } from '../src/wrap/derive.ts';
 import type { Job } from '../src/wrap/job.ts';
 import { testFonts } from './fonts.ts';
 
@@ -16,10 +14,10 @@ export function projectOf(job: Job, boardId = 'backed'): Project {
 
 /** What findings are judged from. */
 export function contextOf(project: Project): ProofContext {
-  const derived = deriveWrap(project, testFonts);
-  if (!derived.ok) throw new Error(derived.problem.code);
-  const { wrap, doubts } = derived;
-  return { job: project, wrap, doubts, plan: planJob(wrap.pieces, project.films, boardById(project.boardId)).plan };
+  const examined = examineProject(project, testFonts);
+  if (!examined.ok) throw new Error(examined.problem.code);
+  const { wrap, doubts, sheet, batch } = examined;
+  return { job: project, wrap, doubts, plan: sheet.plan, names: batch.map((one) => one.fitted) };
 }
 
 /** Findings of one code. */

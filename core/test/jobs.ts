@@ -103,6 +103,7 @@ export const makeJob = (blank: Blank, items: Job['items'], more: Partial<Job> = 
   films: STARTING_FILMS.map((film) => ({ ...film, thicknessMm: 0 })),
   hand: 'right',
   seam: PLAIN_SEAM,
+  names: null,
   ...more,
 });
 

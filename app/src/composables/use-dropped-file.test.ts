@@ -73,7 +73,7 @@ describe('files that are dropped on the page', () => {
     const names = useLibrary()
       .projects.map((p) => p.name)
       .sort();
-    expect(names).toEqual(['Another', 'Crew mug, bow seat', 'Stroke seat’s tumbler']);
+    expect(names).toEqual(['Another', 'Crew mugs with names', 'Stroke seat’s tumbler']);
   });
 
   it('are refused in words when they are something else, and nothing changes', async () => {

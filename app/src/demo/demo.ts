@@ -146,12 +146,12 @@ export const demoShelf = (now: string): ShelfBlank[] =>
 export function demoProjects(now: string): Project[] {
   const name = { ...newText('demo-name', 'Marlow', 'deep-water'), font: 'script' as const };
   const mug: Project = {
-    ...newProject('demo-mug', 'Crew mug, bow seat', crewMug, crewMug.id, now),
+    ...newProject('demo-mug', 'Crew mugs with names', crewMug, crewMug.id, now),
     items: [
       {
         ...name,
         text: 'Tansy',
-        size: { by: 'width', mm: 58 },
+        size: { by: 'cap', mm: 18 },
         placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 2, turnDeg: 0 },
       },
       {
@@ -160,6 +160,28 @@ export function demoProjects(now: string): Project[] {
         placement: { facing: 'drinker', angleDeg: 0, from: 'middle', mm: 2, turnDeg: 35 },
       },
     ],
+    names: {
+      itemId: 'demo-name',
+      widthMm: 58,
+      leastCapMm: 8,
+      closeMm: 0.5,
+      rows: [
+        ['Tansy', 'right'],
+        ['Rowan', 'right'],
+        ['Ida', 'left'],
+        ['Fern', 'right'],
+        ['Corwen', 'right'],
+        ['Ottilie', 'left'],
+        ['Bram', 'right'],
+        ['Rosalind', 'right'],
+      ].map(([text, hand], i) => ({
+        id: `demo-seat-${i + 1}`,
+        name: text!,
+        count: 1,
+        hand: hand as 'right' | 'left',
+        capMm: null,
+      })),
+    },
     log: [
       {
         id: 'demo-log-1',

@@ -27,7 +27,9 @@ export const usePicture = defineStore('picture', () => {
       const doc = project.doc;
       if (!doc) break;
       try {
-        const made = await askCore('examine', { project: doc, unit: settings.unit });
+        // While a thing is dragged, only the words of the job are worked out, not every name of its list.
+        const now = project.dragging ? { ...doc, names: null } : doc;
+        const made = await askCore('examine', { project: now, unit: settings.unit });
         if (project.doc?.id !== doc.id) continue;
         picture.value = made;
         if (made.ok) good.value = made;
@@ -40,7 +42,7 @@ export const usePicture = defineStore('picture', () => {
   }
 
   watch(
-    () => [project.doc, settings.unit] as const,
+    () => [project.doc, settings.unit, project.dragging] as const,
     ([doc], [before]) => {
       if (doc?.id !== before?.id) {
         picture.value = null;

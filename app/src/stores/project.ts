@@ -42,6 +42,8 @@ export const useProject = defineStore('project', () => {
   let lastSnapshot = 0;
   /** The document before a drag began; nothing is saved or put into history until it ends. */
   let dragStart: Project | null = null;
+  /** Whether what is shown is being dragged and not yet settled. */
+  const dragging = ref(false);
 
   const canUndo = computed(() => past.value.length > 0);
   const canRedo = computed(() => future.value.length > 0);
@@ -108,6 +110,7 @@ export const useProject = defineStore('project', () => {
   function preview(change: (project: Project) => Project): void {
     if (!doc.value) return;
     dragStart ??= doc.value;
+    dragging.value = true;
     doc.value = change(dragStart);
   }
 
@@ -116,6 +119,7 @@ export const useProject = defineStore('project', () => {
     const start = dragStart;
     const end = doc.value;
     dragStart = null;
+    dragging.value = false;
     if (!start || !end || start === end) return;
     doc.value = start;
     edit(label, () => end);
@@ -222,6 +226,7 @@ export const useProject = defineStore('project', () => {
 
   return {
     doc,
+    dragging,
     missing,
     saveState,
     savedAt,

@@ -27,5 +27,7 @@ export const useView = defineStore('view', () => {
   /** Place of the opened finding, ringed in both views. */
   const ringed = shallowRef<Place | null>(null);
   const showKeys = ref(false);
-  return { selectedId, spot, facing, showSeam, showGlance, showZones, showStrain, asked, ringed, showKeys };
+  /** The names of the job, all at once, in place of the two views. */
+  const showNames = ref(false);
+  return { selectedId, spot, facing, showSeam, showGlance, showZones, showStrain, asked, ringed, showKeys, showNames };
 });

@@ -5,13 +5,15 @@ import StopStrip from '../components/shell/StopStrip.vue';
 import TwinStage from '../components/stage/TwinStage.vue';
 import type { Stop } from '../router/index.ts';
 import { usePicture } from '../stores/picture.ts';
+import { useSettings } from '../stores/settings.ts';
 import { useProject } from '../stores/project.ts';
 import { useView } from '../stores/view.ts';
 
 const props = defineProps<{ id: string; stop: Stop }>();
 const project = useProject();
 const view = useView();
-usePicture();
+const picture = usePicture();
+const settings = useSettings();
 const route = useRoute();
 
 const SLIPS = {
@@ -25,6 +27,8 @@ const SLIPS = {
 };
 const CutStage = defineAsyncComponent(() => import('../components/cut/CutStage.vue'));
 const BenchStage = defineAsyncComponent(() => import('../components/bench/BenchStage.vue'));
+const NameGrid = defineAsyncComponent(() => import('../components/artwork/NameGrid.vue'));
+const names = computed(() => props.stop === 'artwork' && view.showNames && project.doc?.names != null);
 const twin = computed(() => props.stop !== 'cut' && props.stop !== 'bench');
 
 watch(
@@ -32,6 +36,7 @@ watch(
   (id) => {
     view.selectedId = null;
     view.ringed = null;
+    view.showNames = false;
     // A handle is seen best from a little to the side.
     void project.open(id).then(() => (view.facing = (project.doc?.blank.handleWidthMm ?? 0) > 0 ? 0.7 : 0));
   },
@@ -62,8 +67,15 @@ onBeforeRouteLeave(async () => {
     <StopStrip :current="stop" />
     <div class="work" :class="stop">
       <div class="main">
+        <NameGrid
+          v-if="names && picture.good"
+          :picture="picture.good"
+          :blank="project.doc.blank"
+          :films="project.doc.films"
+          :unit="settings.unit"
+        />
         <TwinStage
-          v-if="twin"
+          v-else-if="twin"
           :dims="stop === 'flat'"
           :editable="stop === 'artwork' || stop === 'proof'"
           :seam="stop === 'artwork' || stop === 'proof'"

@@ -41,9 +41,9 @@ async function files({
   if (kind === 'fit-pdf') return [await fitPaper(project, unit, paper)];
   const examined = examineProject(project, await loadFonts());
   if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, unit));
-  const { wrap, sheet } = examined;
+  const { wrap, cut, sheet } = examined;
   const { films, name: title } = project;
-  if (kind === 'cut') return cutFiles(project, wrap, sheet);
+  if (kind === 'cut') return cutFiles(project, cut, sheet);
   if (kind === 'template-svg') return [{ name: 'template.svg', content: writeTemplateSvg(wrap, films, title) }];
   const [papers, fonts] = await Promise.all([import('@mivet/core/papers'), paperFonts()]);
   if (kind === 'template-dxf') return [{ name: 'template.dxf', content: papers.writeTemplateDxf(wrap, films) }];

@@ -24,7 +24,7 @@ export const SEAM_HALF_WIDTH_MM = 60;
 export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'): ProjectPicture {
   const examined = examineProject(project, fonts);
   if (!examined.ok) return examined;
-  const { wrap, sheet, findings, doubts } = examined;
+  const { wrap, batch, cut, sheet, findings, doubts } = examined;
   return {
     ok: true,
     size: wrap.size,
@@ -64,6 +64,18 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     onSheets: carriesPieces(wrap),
     asBand: wrap.frames[0]!.asBand,
     cuts: wrap.cuts,
+    names: batch.map(({ fitted, pieces }) => ({
+      rowId: fitted.row.id,
+      name: fitted.row.name,
+      capMm: fitted.capMm,
+      widthMm: fitted.widthMm,
+      overMm: fitted.overMm,
+      how: fitted.how,
+      missing: fitted.missing,
+      pieces: pieces
+        .filter((p) => !p.spare)
+        .map((p) => ({ id: p.id, film: p.film, rings: [p.unrolled.outer, ...p.unrolled.holes], azimuths: p.azimuths })),
+    })),
     sheet,
     strips: sheet.plan.loads.flatMap((load) =>
       load.strips.map((strip) => ({
@@ -71,7 +83,7 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
         film: strip.film,
         part: strip.part,
         data: cutPieces(
-          wrap.pieces.filter((p) => p.film === strip.film && p.part === strip.part),
+          cut.filter((p) => p.film === strip.film && p.part === strip.part),
           strip,
         )
           .flatMap((p) => p.paths)

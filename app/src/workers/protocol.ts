@@ -12,7 +12,7 @@ import type {
   ReadingDoubt,
   Template,
 } from '@mivet/core';
-import type { SeamCut, SurfaceRegion } from '@mivet/core';
+import type { FittedName, SeamCut, SurfaceRegion } from '@mivet/core';
 import type { BenchStep, BlankProblem, BlankSize } from '@mivet/core';
 
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
@@ -39,6 +39,18 @@ export interface PanelPicture {
   readonly words: readonly { readonly x: number; readonly y: number; readonly text: string }[];
   readonly heat: readonly { readonly data: string; readonly strain: number }[];
   readonly bounds: Box;
+}
+
+/** A name of a list as it was fitted, with what of it lies on the blank. */
+export interface NamePicture {
+  readonly rowId: string;
+  readonly name: string;
+  readonly capMm: number;
+  readonly widthMm: number;
+  readonly overMm: number;
+  readonly how: FittedName['how'];
+  readonly missing: readonly string[];
+  readonly pieces: readonly Pick<PiecePicture, 'id' | 'film' | 'rings' | 'azimuths'>[];
 }
 
 /** One seam with both of its sides brought together; SVG path data, mm, y down. */
@@ -101,6 +113,7 @@ export type ProjectPicture =
       /** Whether the one sheet is the flat of the whole band, unturned. */
       readonly asBand: boolean;
       readonly cuts: readonly SeamCut[];
+      readonly names: readonly NamePicture[];
       readonly sheet: JobSheet;
       readonly strips: readonly StripPicture[];
       readonly findings: readonly JudgedPicture[];

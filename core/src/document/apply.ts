@@ -50,6 +50,10 @@ export function applyCommand(project: Project, command: Command): Project {
     }
     case 'choose-board':
       return { ...project, boardId: command.boardId };
+    case 'name-box':
+      return project.names
+        ? { ...project, names: { ...project.names, widthMm: command.widthMm, leastCapMm: command.leastCapMm } }
+        : project;
     case 'wander-seam':
       return { ...project, seam: { ...project.seam, way: 'wandering' } };
     case 'split-panels':

@@ -88,6 +88,7 @@ export function newProject(id: string, name: string, blank: Blank, shelfBlankId:
     films: STARTING_FILMS,
     hand: 'right',
     seam: PLAIN_SEAM,
+    names: null,
     boardId: 'square',
     accepted: [],
     bench: { doneSteps: [], waitsUntil: {} },

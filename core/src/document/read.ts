@@ -70,6 +70,7 @@ const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
   // A wrap had one straight seam, and nothing was cut to spare.
   3: (raw) =>
     changeProjects(raw, 4, (project) => ({
+      names: null,
       ...project,
       seam: { ...PLAIN_SEAM, ...(isRaw(project['seam']) ? project['seam'] : {}) },
       items: Array.isArray(project['items'])

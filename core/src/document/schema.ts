@@ -19,6 +19,8 @@ const MOST = {
   notes: 5000,
   projects: 5000,
   panels: 4,
+  names: 500,
+  name: 160,
   photo: 400_000,
 } as const;
 
@@ -228,6 +230,25 @@ export const projectSchema = z.object({
       .array(z.object({ itemId: id, copy: z.number().int().min(0).max(400), do: z.enum(['overlap', 'leave-off']) }))
       .max(400),
   }),
+  names: z
+    .object({
+      itemId: id,
+      widthMm: z.number().min(2).max(2000),
+      leastCapMm: z.number().min(0.5).max(400),
+      closeMm: z.number().min(0).max(20),
+      rows: z
+        .array(
+          z.object({
+            id,
+            name: z.string().min(1).max(MOST.name),
+            count: z.number().int().min(1).max(999),
+            hand: z.enum(['right', 'left']).nullable(),
+            capMm: z.number().min(0.5).max(400).nullable(),
+          }),
+        )
+        .max(MOST.names),
+    })
+    .nullable(),
   boardId: id,
   accepted: z
     .array(z.object({ findingId: z.string().max(400), reason: short, signature: z.string().max(2000) }))

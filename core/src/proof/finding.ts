@@ -1,3 +1,4 @@
+import type { FittedName } from '../artwork/name-list.ts';
 import type { ReadingName } from '../blank/blank.ts';
 import type { LoadPlan } from '../sheet/load.ts';
 import type { Wrap } from '../wrap/derive.ts';
@@ -19,6 +20,7 @@ export type FindingCode =
   | 'glance'
   | 'unfused'
   | 'letters-missing'
+  | 'names-overflow'
   | 'right-way-up'
   | 'load-fit'
   | 'face-edge'
@@ -49,6 +51,7 @@ export type Command =
       readonly leftOffMm: number;
     }
   | { readonly do: 'one-band' }
+  | { readonly do: 'name-box'; readonly widthMm: number; readonly leastCapMm: number }
   | { readonly do: 'wander-seam' }
   | { readonly do: 'split-panels'; readonly panels: number }
   | { readonly do: 'arrange-anew'; readonly itemId: string };
@@ -81,6 +84,8 @@ export interface ProofContext {
   readonly wrap: Wrap;
   readonly doubts: readonly ReadingDoubt[];
   readonly plan: LoadPlan;
+  /** Names that the job is made for, as they were fitted. */
+  readonly names: readonly FittedName[];
 }
 
 /** A pure judgement of one kind. */

@@ -7,6 +7,7 @@ import { judgeGlance } from './glance.ts';
 import { judgeHandleZone } from './handle-zone.ts';
 import { judgeLettersMissing } from './letters-missing.ts';
 import { judgeLoadFit } from './load-fit.ts';
+import { judgeNamesOverflow } from './names-overflow.ts';
 import { judgeReadings } from './reading-implausible.ts';
 import { judgeRightWayUp } from './right-way-up.ts';
 import { judgeRimZone } from './rim-zone.ts';
@@ -21,6 +22,7 @@ const JUDGES: readonly Judge[] = [
   judgeReadings,
   judgeUnfused,
   judgeLettersMissing,
+  judgeNamesOverflow,
   judgeRimZone,
   judgeBaseZone,
   judgeHandleZone,

@@ -128,6 +128,16 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
         `The font lacks ${names['letters']}`,
         `${sentence(names['item'])} would be cut without it. Choose another font or other letters.`,
       );
+    case 'names-overflow/too-long':
+      return say(
+        `“${names['name']}” is too long for its place`,
+        `At ${mm('cap')} and closed up it is ${mm('width')} wide; ${mm('allowed')} is given. Set it by hand, or change the place.`,
+      );
+    case 'names-overflow/letters':
+      return say(
+        `“${names['name']}” has letters that the font lacks`,
+        `It would be cut without ${names['letters']}. Choose another font, or write the name another way.`,
+      );
     case 'right-way-up/wide-base':
       return say(
         'The longer arc goes to the base',
@@ -228,6 +238,8 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return 'Use the longer board';
     case 'keep-band':
       return `End the band ${formatLength(command.leftOffMm, unit)} ${command.end === 'base' ? 'higher' : 'lower'}`;
+    case 'name-box':
+      return `Let names be ${formatLength(command.widthMm, unit)} wide, capitals from ${formatLength(command.leastCapMm, unit)}`;
     case 'wander-seam':
       return 'Let the seam wander between pieces';
     case 'split-panels':

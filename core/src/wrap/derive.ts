@@ -109,19 +109,10 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     surface,
     seams.map((seam) => seam.path),
   );
-  const { atSeam } = job.seam;
-  const frame: PieceFrame = {
-    panels: panels.frames,
-    meanRadius,
-    side: surface.slantLength,
-    atSeam: (itemId, copy) => {
-      const choice = atSeam.find((c) => c.itemId === itemId && c.copy === copy);
-      return choice && (choice.do === 'overlap' ? SPLIT_OVERLAP_MM : null);
-    },
-  };
+  const frame = pieceFrameOf(job, { frames: panels.frames, meanRadius, surface });
   const pieces = makePieces(placed, frame);
   const spares = [
-    ...atSeam.filter((choice) => choice.do === 'leave-off'),
+    ...job.seam.atSeam.filter((choice) => choice.do === 'leave-off'),
     ...job.items.flatMap((item) => Array.from({ length: item.spares }, () => ({ itemId: item.id, copy: 0 }))),
   ];
   return {
@@ -145,6 +136,22 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       placed,
       pieces:
         spares.length > 0 ? [...pieces, ...makeSpares(placed, spares, surface, boxOfPanels(panels.flats))] : pieces,
+    },
+  };
+}
+
+/** The frame in which pieces of a job are cut. */
+export function pieceFrameOf(
+  { seam }: Pick<Job, 'seam'>,
+  { frames, meanRadius, surface }: Pick<Wrap, 'frames' | 'meanRadius' | 'surface'>,
+): PieceFrame {
+  return {
+    panels: frames,
+    meanRadius,
+    side: surface.slantLength,
+    atSeam: (itemId, copy) => {
+      const choice = seam.atSeam.find((c) => c.itemId === itemId && c.copy === copy);
+      return choice && (choice.do === 'overlap' ? SPLIT_OVERLAP_MM : null);
     },
   };
 }

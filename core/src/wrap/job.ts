@@ -1,4 +1,5 @@
 import type { Film } from '../artwork/film.ts';
+import type { NameList } from '../artwork/name-list.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { Hand } from './place.ts';
@@ -37,6 +38,8 @@ export interface Job {
   readonly films: readonly Film[];
   readonly hand: Hand;
   readonly seam: Seam;
+  /** Names that it is made for; null for one of a kind. */
+  readonly names: NameList | null;
 }
 
 /** Film that the template's length is worked out for: the first that touches the blank. */

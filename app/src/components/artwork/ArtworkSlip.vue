@@ -10,6 +10,7 @@ import { useView } from '../../stores/view.ts';
 import DrawingIntake from './DrawingIntake.vue';
 import ItemEditor from './ItemEditor.vue';
 import SeamFields from '../flat/SeamFields.vue';
+import NameSlip from './NameSlip.vue';
 import ItemList from './ItemList.vue';
 
 const project = useProject();
@@ -84,6 +85,11 @@ function placeMotif(id: MotifId): void {
     @place="placeDrawing"
     @leave="incoming.drawing = null"
   />
+  <NameSlip
+    v-else-if="view.showNames && project.doc!.names"
+    :list="project.doc!.names"
+    @done="view.showNames = false"
+  />
   <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
     <h2>What goes on it</h2>
@@ -128,6 +134,14 @@ function placeMotif(id: MotifId): void {
         All {{ motifs.length }} motifs
       </button>
       <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
+      <button
+        v-if="project.doc!.names"
+        type="button"
+        class="btn btn-outline-primary mt-3"
+        @click="view.showNames = true"
+      >
+        {{ project.doc!.names.rows.length === 1 ? 'One name' : `${project.doc!.names.rows.length} names` }} to make
+      </button>
       <SeamFields v-if="picture.good.template.closed && project.doc!.items.length > 0" />
       <p v-if="project.doc!.items.length === 0" class="quiet mt-4">
         Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on

@@ -68,6 +68,27 @@ const runningSays = computed(() => {
     : 'Unbent, as it was drawn.';
 });
 
+/** Its present size becomes the largest, its present width the place of all names. */
+function makeForNames(): void {
+  const good = placed.value;
+  if (project.doc!.names?.itemId !== props.item.id && good) {
+    const cap = good.capHeight ?? 10;
+    project.edit('Make it for a list of names', (p) => ({
+      ...p,
+      items: p.items.map((i) =>
+        i.id === props.item.id && i.type === 'text' ? { ...i, size: { by: 'cap', mm: cap } } : i,
+      ),
+      names: {
+        itemId: props.item.id,
+        widthMm: Math.max(5, Math.ceil(good.widthMm)),
+        leastCapMm: Math.max(2, Math.round(cap / 2)),
+        closeMm: 1,
+        rows: p.names?.rows ?? [],
+      },
+    }));
+  }
+  view.showNames = true;
+}
 function setSpares(event: Event): void {
   const input = event.target as HTMLInputElement;
   const spares = Math.round(Number(input.value));
@@ -156,6 +177,9 @@ function setHeight(mm: number): void {
         hint="Below nothing closes them up"
         @change="text({ letterGapMm: $event }, 'Change the letter gaps')"
       />
+      <button v-if="!item.ring" type="button" class="btn btn-sm btn-outline-primary my-2" @click="makeForNames">
+        {{ project.doc!.names?.itemId === item.id ? 'The list of names' : 'Make it for a list of names' }}
+      </button>
       <RingFields
         :item="item"
         :unit="settings.unit"

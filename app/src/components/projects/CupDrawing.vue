@@ -2,10 +2,16 @@
 import type { Blank, Film } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { rowAt, shapeOfBlank } from '../stage/solid-shape.ts';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { GoodPicture, NamePicture } from '../../workers/protocol.ts';
 
 /** The blank seen level from the front, with what faces the viewer projected on it; for lists and bench pictures. */
-const props = defineProps<{ blank: Blank; picture: GoodPicture | null; films: readonly Film[] }>();
+const props = defineProps<{
+  blank: Blank;
+  picture: GoodPicture | null;
+  films: readonly Film[];
+  /** What lies on it, when that is not what the picture has. */
+  pieces?: NamePicture['pieces'];
+}>();
 const id = useId();
 /** How flat the rim looks, seen a little from above. */
 const FLAT = 0.16;
@@ -72,7 +78,7 @@ function drawn(azimuth: number, slant: number): [number, number] {
 const pieces = computed(() => {
   const p = props.picture;
   if (!p) return [];
-  return p.pieces.flatMap((piece) => {
+  return (props.pieces ?? p.pieces.filter((piece) => !piece.spare)).flatMap((piece) => {
     const data = piece.rings.map((ring) => {
       let path = '';
       for (let i = 0; i < ring.length; i += 2) {

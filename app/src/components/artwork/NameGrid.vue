@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { formatLength, type Blank, type Film } from '@mivet/core';
+import { ref } from 'vue';
+import { useGrowingList } from '../../composables/useGrowingList.ts';
+import type { GoodPicture } from '../../workers/protocol.ts';
+import CupDrawing from '../projects/CupDrawing.vue';
+
+/** Every name of the list as it will sit on the blank. */
+const props = defineProps<{ picture: GoodPicture; blank: Blank; films: readonly Film[]; unit: 'mm' | 'in' }>();
+const foot = ref<HTMLElement | null>(null);
+const { part: shown } = useGrowingList(() => props.picture.names, foot, 30);
+</script>
+
+<template>
+  <section class="names" aria-label="All names on the blank">
+    <h2 class="dims">All names, as they will sit</h2>
+    <p v-if="picture.names.length === 0" class="quiet">
+      Add names on the slip: each is shown here on the blank, fitted to its place.
+    </p>
+    <ul>
+      <li v-for="n in shown" :key="n.rowId" :class="{ fails: n.overMm > 0 || n.missing.length > 0 }">
+        <CupDrawing :blank="blank" :picture="picture" :films="films" :pieces="n.pieces" />
+        <span class="name">{{ n.name }}</span>
+        <span class="quiet small dims"
+          >{{ formatLength(n.widthMm, unit) }} × {{ formatLength(n.capMm, unit) }}</span
+        >
+      </li>
+    </ul>
+    <div ref="foot" />
+  </section>
+</template>
+
+<style scoped>
+.names {
+  height: 100%;
+  overflow-y: auto;
+  padding: 0.8rem 1.1rem;
+}
+h2 {
+  font-size: 1rem;
+  color: var(--ink-2);
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0.6rem 0 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 1rem;
+}
+li {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  text-align: center;
+  border: 1px solid var(--hairline);
+  background: var(--slip);
+  border-radius: 3px;
+  padding: 0.8rem 0.6rem 0.6rem;
+}
+li.fails {
+  border-color: var(--brick);
+}
+li svg {
+  height: 130px;
+  width: 100%;
+}
+.name {
+  font-weight: 700;
+  margin-top: 0.4rem;
+  overflow-wrap: anywhere;
+}
+</style>

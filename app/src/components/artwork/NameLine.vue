@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { formatLength, parseLength, type Hand, type NameRow } from '@mivet/core';
+import { computed } from 'vue';
+import type { NamePicture } from '../../workers/protocol.ts';
+
+/** One name of the list: how often, for which hand, and how it was fitted. */
+const props = defineProps<{
+  row: NameRow;
+  fitted: NamePicture | null;
+  handled: boolean;
+  hand: Hand;
+  unit: 'mm' | 'in';
+}>();
+const emit = defineEmits<{ change: [part: Partial<NameRow>]; remove: [] }>();
+const grade = computed(() => {
+  const f = props.fitted;
+  if (!f) return '';
+  return f.overMm > 0 || f.missing.length > 0 ? 'fails' : f.how === 'closed up' ? 'look' : '';
+});
+const says = computed(() => {
+  const f = props.fitted;
+  if (!f) return '';
+  if (f.missing.length > 0) return `the font lacks ${f.missing.join(' ')}`;
+  if (f.overMm > 0) return `${formatLength(f.overMm, props.unit)} too wide`;
+  return { 'as is': '', smaller: 'smaller', 'closed up': 'closed up', 'by hand': 'by hand', 'too long': '' }[f.how];
+});
+const cap = computed(() => (props.fitted ? formatLength(props.fitted.capMm, props.unit) : ''));
+function setName(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const name = input.value.trim();
+  if (name) emit('change', { name });
+  else input.value = props.row.name;
+}
+function setCount(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const count = Math.round(Number(input.value));
+  if (count >= 1 && count <= 999) emit('change', { count });
+  else input.value = String(props.row.count);
+}
+/** Emptied, it is fitted again. */
+function setCap(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  if (input.value.trim() === '') return emit('change', { capMm: null });
+  const parsed = parseLength(input.value, props.unit);
+  if (parsed.ok && parsed.mm >= 1 && parsed.mm <= 400) emit('change', { capMm: parsed.mm });
+  else input.value = cap.value;
+}
+</script>
+
+<template>
+  <li :class="grade">
+    <input class="name" :value="row.name" maxlength="80" :aria-label="`Name ${row.name}`" @change="setName" />
+    <input
+      class="dims count"
+      type="number"
+      min="1"
+      max="999"
+      :value="row.count"
+      :aria-label="`How many for ${row.name}`"
+      @change="setCount"
+    />
+    <select
+      v-if="handled"
+      :value="row.hand ?? hand"
+      :aria-label="`Hand of ${row.name}`"
+      @change="emit('change', { hand: ($event.target as HTMLSelectElement).value as Hand })"
+    >
+      <option value="right">right</option>
+      <option value="left">left</option>
+    </select>
+    <input class="dims cap" :value="cap" :aria-label="`Capitals of ${row.name}`" @change="setCap" />
+    <button type="button" :aria-label="`Take ${row.name} away`" title="Take away" @click="emit('remove')">
+      <IBiX />
+    </button>
+    <span v-if="says" class="says small">{{ says }}</span>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem;
+  border-bottom: 1px solid var(--hairline);
+  padding: 0.3rem 0;
+}
+input,
+select {
+  border: 1px solid transparent;
+  background: none;
+  color: var(--ink);
+  padding: 0.15rem 0.25rem;
+  border-radius: 2px;
+}
+input:hover,
+select:hover {
+  border-color: var(--hairline);
+}
+.name {
+  flex: 1;
+  min-width: 4rem;
+  font-weight: 600;
+}
+.count {
+  width: 2.6rem;
+}
+.cap {
+  width: 4.4rem;
+  text-align: right;
+}
+button {
+  border: 0;
+  background: none;
+  color: var(--ink-2);
+  display: flex;
+  padding: 0.2rem;
+}
+button:hover {
+  color: var(--brick);
+}
+.says {
+  flex-basis: 100%;
+  padding-left: 0.3rem;
+  color: var(--ink-2);
+}
+.fails .says {
+  color: var(--brick);
+}
+.look .says {
+  color: var(--ochre);
+}
+</style>

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { formatLength, MOST_NAMES, type NameList, type NameRow } from '@mivet/core';
+import { computed, ref, useId } from 'vue';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
+import LengthField from '../fields/LengthField.vue';
+import NameLine from './NameLine.vue';
+
+/** The names that a job is made for: pasted or loaded, fitted to one place, exceptions set by hand. */
+const props = defineProps<{ list: NameList }>();
+const emit = defineEmits<{ done: [] }>();
+const project = useProject();
+const picture = usePicture();
+const settings = useSettings();
+const id = useId();
+const pasted = ref('');
+const said = ref<string | null>(null);
+const handled = computed(() => project.doc!.blank.handleWidthMm > 0);
+const fitted = computed(() => new Map((picture.good?.names ?? []).map((n) => [n.rowId, n])));
+const total = computed(() => props.list.rows.reduce((sum, row) => sum + row.count, 0));
+const bad = computed(() => (picture.good?.names ?? []).filter((n) => n.overMm > 0 || n.missing.length > 0).length);
+
+function change(label: string, part: Partial<NameList>, kind = ''): void {
+  project.edit(label, (p) => (p.names ? { ...p, names: { ...p.names, ...part } } : p), kind);
+}
+function changeRow(rowId: string, part: Partial<NameRow>): void {
+  change('Change a name', { rows: props.list.rows.map((row) => (row.id === rowId ? { ...row, ...part } : row)) });
+}
+async function take(text: string): Promise<void> {
+  const { readNames } = await import('@mivet/core/tables');
+  const { names, leftOut } = readNames(text);
+  const room = MOST_NAMES - props.list.rows.length;
+  const rows = names.slice(0, room).map((name) => ({ ...name, id: crypto.randomUUID(), capMm: null }));
+  if (rows.length > 0) change('Add names', { rows: [...props.list.rows, ...rows] });
+  const out = [
+    ...leftOut.slice(0, 3).map(({ line, why }) => `Line ${line}: ${why}.`),
+    ...(leftOut.length > 3 ? [`${leftOut.length - 3} more lines were left out.`] : []),
+    ...(names.length > room ? [`A list takes ${MOST_NAMES} names; ${names.length - room} were left out.`] : []),
+  ];
+  said.value = [rows.length === 1 ? 'One name added.' : `${rows.length} names added.`, ...out].join(' ');
+}
+async function add(): Promise<void> {
+  await take(pasted.value);
+  pasted.value = '';
+}
+async function load(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (file) await take(await file.text());
+}
+function drop(): void {
+  project.edit('Drop the list of names', (p) => ({ ...p, names: null }));
+  emit('done');
+}
+</script>
+
+<template>
+  <div>
+    <div class="d-flex align-items-start justify-content-between gap-2">
+      <h2>Names</h2>
+      <button type="button" class="btn btn-link" @click="emit('done')">Done</button>
+    </div>
+    <p class="quiet">
+      {{ list.rows.length === 1 ? 'One name' : `${list.rows.length} names` }}, {{ total }} to make. Each takes the place
+      of the words, and is fitted to it.
+    </p>
+    <form @submit.prevent="add">
+      <label class="quiet" :for="`${id}-p`">One a line; a count and a hand may follow</label>
+      <textarea
+        :id="`${id}-p`"
+        v-model="pasted"
+        class="form-control mt-1"
+        rows="4"
+        :placeholder="handled ? 'Rowan\nIda, 2\nFern, left' : 'Rowan\nIda, 2'"
+      />
+      <div class="d-flex gap-2 mt-2">
+        <button type="submit" class="btn btn-primary" :disabled="!pasted.trim()">Add names</button>
+        <label class="btn btn-outline-primary mb-0">
+          From a table (CSV)
+          <input type="file" accept=".csv,.txt,text/csv,text/plain" class="visually-hidden" @change="load" />
+        </label>
+      </div>
+    </form>
+    <p v-if="said" class="quiet small mt-2 mb-0" role="status">{{ said }}</p>
+    <h3 class="mt-4 mb-1">Their place</h3>
+    <LengthField
+      label="At most wide"
+      :mm="list.widthMm"
+      :unit="settings.unit"
+      :least="5"
+      :most="2000"
+      @change="change('Change the place of names', { widthMm: $event })"
+    />
+    <LengthField
+      label="Capitals at least"
+      :mm="list.leastCapMm"
+      :unit="settings.unit"
+      :least="2"
+      :most="400"
+      @change="change('Change the place of names', { leastCapMm: $event })"
+    />
+    <LengthField
+      label="Letters close up by"
+      :mm="list.closeMm"
+      :unit="settings.unit"
+      :most="20"
+      @change="change('Change the place of names', { closeMm: $event })"
+    />
+    <template v-if="list.rows.length > 0">
+      <div class="note-bar" :class="bad > 0 ? 'fails' : 'fine'">
+        <p v-if="bad > 0">
+          {{ bad === 1 ? 'One name does' : `${bad} names do` }} not fit, or the font lacks a letter. Set a height by
+          hand, or change their place.
+        </p>
+        <p v-else>
+          All fit. The largest capitals are those of the words:
+          {{ formatLength(Math.max(...[...fitted.values()].map((n) => n.capMm), 0), settings.unit) }}.
+        </p>
+      </div>
+      <ul class="lines">
+        <NameLine
+          v-for="row in list.rows"
+          :key="row.id"
+          :row="row"
+          :fitted="fitted.get(row.id) ?? null"
+          :handled="handled"
+          :hand="project.doc!.hand"
+          :unit="settings.unit"
+          @change="changeRow(row.id, $event)"
+          @remove="change('Take a name away', { rows: list.rows.filter((r) => r.id !== row.id) })"
+        />
+      </ul>
+    </template>
+    <button type="button" class="btn btn-link text-brick mt-3 p-0" @click="drop">Make it for one name only</button>
+  </div>
+</template>
+
+<style scoped>
+.lines {
+  list-style: none;
+  padding: 0;
+  margin: 0.6rem 0 0;
+}
+.text-brick {
+  color: var(--brick);
+}
+</style>

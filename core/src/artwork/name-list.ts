@@ -1,0 +1,131 @@
+import { boxOfCoordinates, boxWidth, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
+import type { FontFace } from './font.ts';
+import type { TextItem } from './item.ts';
+import { textOutlines } from './text.ts';
+
+/** One name for which the job is made. */
+export interface NameRow {
+  readonly id: string;
+  readonly name: string;
+  /** How many are made. */
+  readonly count: number;
+  /** Which hand holds this one; null for the job's own. */
+  readonly hand: 'right' | 'left' | null;
+  /** Height of its capitals when it was set by hand, mm. */
+  readonly capMm: number | null;
+}
+
+/** A job that is made once for each of many names, which take the place of one text. */
+export interface NameList {
+  readonly itemId: string;
+  /** Widest that a name may be, mm. */
+  readonly widthMm: number;
+  /** Lowest that its capitals may become, mm. */
+  readonly leastCapMm: number;
+  /** mm by which its letters may be closed up once that is reached. */
+  readonly closeMm: number;
+  readonly rows: readonly NameRow[];
+}
+
+/** A name as it was fitted. */
+export interface FittedName {
+  readonly row: NameRow;
+  readonly capMm: number;
+  readonly letterGapMm: number;
+  readonly widthMm: number;
+  /** mm that it is too wide for its place; 0 when it fits. */
+  readonly overMm: number;
+  /** How it was made to fit. */
+  readonly how: 'as is' | 'smaller' | 'closed up' | 'by hand' | 'too long';
+  readonly missing: readonly string[];
+}
+
+/** Height at which a name is measured, mm: outlines grow in proportion, gaps do not. */
+const MEASURED_AT = 20;
+
+/**
+ * Fits one name to its place: as the text is set, else smaller, else closed up; what still does not fit is said.
+ *
+ * @param item the text whose place the name takes; its own size is the largest
+ * @param list width, lowest capitals and how far letters may be closed
+ * @param row the name
+ * @param face the font
+ * @param cap height of the text's own capitals, mm
+ */
+export function fitName(item: TextItem, list: NameList, row: NameRow, face: FontFace, cap: number): FittedName {
+  const { glyphs, missing } = textOutlines(row.name, face, MEASURED_AT, 0);
+  const box = glyphs.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const perMm = isEmptyBox(box) ? 0 : boxWidth(box) / MEASURED_AT;
+  const gaps = Math.max(0, [...row.name].length - 1);
+  const made = (capMm: number, letterGapMm: number, how: FittedName['how']): FittedName => {
+    const widthMm = capMm * perMm + gaps * letterGapMm;
+    const overMm = Math.max(0, widthMm - list.widthMm);
+    return { row, capMm, letterGapMm, widthMm, overMm: overMm < 0.01 ? 0 : overMm, how, missing };
+  };
+  const gap = item.letterGapMm;
+  if (row.capMm !== null) return made(row.capMm, gap, 'by hand');
+  if (cap * perMm + gaps * gap <= list.widthMm) return made(cap, gap, 'as is');
+  const smaller = (list.widthMm - gaps * gap) / perMm;
+  const least = Math.min(cap, list.leastCapMm);
+  if (smaller >= least) return made(smaller, gap, 'smaller');
+  const closed = gaps > 0 ? (list.widthMm - least * perMm) / gaps : gap;
+  if (closed >= gap - list.closeMm && gaps > 0) return made(least, closed, 'closed up');
+  return made(least, gap - list.closeMm, 'too long');
+}
+
+/** The text with a fitted name in its place. */
+export function textForName(item: TextItem, { row, capMm, letterGapMm }: FittedName): TextItem {
+  return { ...item, text: row.name, size: { by: 'cap', mm: capMm }, letterGapMm };
+}
+
+/** What one line of a pasted list says. */
+export interface PastedName {
+  readonly name: string;
+  readonly count: number;
+  readonly hand: 'right' | 'left' | null;
+}
+
+/** Most names of one list, and letters of one name. */
+export const MOST_NAMES = 500;
+const LONGEST_NAME = 80;
+
+/**
+ * Reads names from rows of cells: the name, and in any order after it a count and a hand. A first row that is a heading
+ * is left out; so are rows without a name, which are listed.
+ *
+ * @param rows cells of each line
+ */
+export function namesFromRows(rows: readonly (readonly string[])[]): {
+  names: PastedName[];
+  leftOut: { line: number; why: string }[];
+} {
+  const names: PastedName[] = [];
+  const leftOut: { line: number; why: string }[] = [];
+  rows.forEach((cells, i) => {
+    const [first, ...rest] = cells.map((cell) => cell.trim());
+    if (!first) {
+      if (rest.some(Boolean)) leftOut.push({ line: i + 1, why: 'there is no name' });
+      return;
+    }
+    if (i === 0 && /^names?$/i.test(first)) return;
+    if (names.length >= MOST_NAMES) {
+      leftOut.push({ line: i + 1, why: `a list takes ${MOST_NAMES} names` });
+      return;
+    }
+    if ([...first].length > LONGEST_NAME) {
+      leftOut.push({ line: i + 1, why: `the name is longer than ${LONGEST_NAME} letters` });
+      return;
+    }
+    let count = 1;
+    let hand: PastedName['hand'] = null;
+    for (const cell of rest.filter(Boolean)) {
+      if (/^\d{1,3}$/.test(cell) && Number(cell) >= 1) count = Number(cell);
+      else if (/^(l|left)$/i.test(cell)) hand = 'left';
+      else if (/^(r|right)$/i.test(cell)) hand = 'right';
+      else
+        leftOut.push({ line: i + 1, why: `“${cell.slice(0, 20)}” is neither a count nor a hand; the name was taken` });
+    }
+    names.push({ name: first, count, hand });
+  });
+  return { names, leftOut };
+}
