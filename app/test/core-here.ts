@@ -1,6 +1,6 @@
 import { cutFiles, examineProject } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
-import { pictureOf } from '../src/workers/picture.ts';
+import { partsPicture, pictureOf } from '../src/workers/picture.ts';
 import { readDrawing } from '../src/workers/read-drawing.ts';
 import type { CoreJobs } from '../src/workers/protocol.ts';
 
@@ -13,6 +13,8 @@ export async function askCore<K extends keyof CoreJobs>(
     const { project, unit } = input as CoreJobs['examine']['input'];
     return pictureOf(project, testFonts, unit) as CoreJobs[K]['output'];
   }
+  if (job === 'parts')
+    return partsPicture((input as CoreJobs['parts']['input']).item, testFonts) as CoreJobs[K]['output'];
   if (job === 'drawing') return readDrawing(input as CoreJobs['drawing']['input']) as CoreJobs[K]['output'];
   const { project, kind } = input as CoreJobs['files']['input'];
   const examined = examineProject(project, testFonts);

@@ -1,4 +1,5 @@
 import type { ArtItem, MotifItem, TextItem } from '../src/artwork/item.ts';
+import { NO_ACTS } from '../src/artwork/acts.ts';
 import { STARTING_FILMS } from '../src/artwork/film.ts';
 import type { Blank, ReadingName } from '../src/blank/blank.ts';
 import { AS_IT_FALLS, USUAL_BALLOON } from '../src/document/new-project.ts';
@@ -62,6 +63,7 @@ const base = {
   keepTogether: null,
   mirrored: false,
   spares: 0,
+  acts: NO_ACTS,
 } as const;
 
 export const textItem = (text: string, more: Partial<TextItem> = {}): TextItem => ({

@@ -9,7 +9,7 @@ import {
   type JobFile,
 } from '@mivet/core';
 import { loadFonts, paperFonts } from './fonts.ts';
-import { pictureOf } from './picture.ts';
+import { partsPicture, pictureOf } from './picture.ts';
 import type { CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
 
 async function fitPaper(
@@ -70,6 +70,7 @@ loadFonts().catch(() => undefined);
 const HANDLERS: { [K in keyof CoreJobs]: (input: CoreJobs[K]['input']) => Promise<CoreJobs[K]['output']> } = {
   examine: async ({ project, unit }) => pictureOf(project, await loadFonts(), unit),
   files,
+  parts: async ({ item }) => partsPicture(item, await loadFonts()),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
   silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),
 };

@@ -3,9 +3,11 @@ import {
   carriesPieces,
   cutPieces,
   examineProject,
+  itemParts,
   pathData,
   seamOnFlat,
   seamView,
+  type ArtworkItem,
   type FlatPanel,
   type FontBook,
   type FoundSeam,
@@ -15,7 +17,7 @@ import {
   type SeamView,
   type Wrap,
 } from '@mivet/core';
-import type { PanelPicture, ProjectPicture, SeamPicture } from './protocol.ts';
+import type { PanelPicture, PartsPicture, ProjectPicture, SeamPicture } from './protocol.ts';
 
 /** mm shown on each side of the seam. */
 export const SEAM_HALF_WIDTH_MM = 60;
@@ -146,6 +148,15 @@ function panelPicture({ name, outlines, lines, words, heat, bounds }: FlatPanel)
     words: words.map(({ at, text }) => ({ x: at.x, y: -at.y, text })),
     heat: heat.map(({ outline, strain }) => ({ data: pathData(outline), strain })),
     bounds,
+  };
+}
+
+/** The parts of an item as plain data. */
+export function partsPicture(item: ArtworkItem, fonts: FontBook): PartsPicture {
+  const { box, parts } = itemParts(item, fonts);
+  return {
+    box,
+    parts: parts.map(({ spot, rings, dropped }) => ({ spot, dropped, data: rings.map(ringData).join('') })),
   };
 }
 

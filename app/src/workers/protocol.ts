@@ -12,7 +12,7 @@ import type {
   ReadingDoubt,
   Template,
 } from '@mivet/core';
-import type { FittedName, SeamCut, SurfaceRegion } from '@mivet/core';
+import type { ArtworkItem, FittedName, SeamCut, SurfaceRegion } from '@mivet/core';
 import type { BenchStep, BlankProblem, BlankSize } from '@mivet/core';
 
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
@@ -51,6 +51,16 @@ export interface NamePicture {
   readonly how: FittedName['how'];
   readonly missing: readonly string[];
   readonly pieces: readonly Pick<PiecePicture, 'id' | 'film' | 'rings' | 'azimuths'>[];
+}
+
+/** An item drawn by itself, part by part; SVG path data, mm, y down. */
+export interface PartsPicture {
+  readonly box: Box;
+  readonly parts: readonly {
+    readonly spot: readonly [number, number];
+    readonly data: string;
+    readonly dropped: boolean;
+  }[];
 }
 
 /** One seam with both of its sides brought together; SVG path data, mm, y down. */
@@ -138,6 +148,10 @@ export interface CoreJobs {
     /** Text of the file, and the films that its colours are matched to. */
     readonly input: { readonly text: string; readonly films: readonly Film[] };
     readonly output: { readonly result: DrawingResult; readonly matches: readonly (string | null)[] };
+  };
+  readonly parts: {
+    readonly input: { readonly item: ArtworkItem };
+    readonly output: PartsPicture;
   };
   readonly silhouette: {
     readonly input: { readonly picture: Picture; readonly axis: PhotoAxis | null };

@@ -1,3 +1,4 @@
+import { NO_ACTS } from './acts.ts';
 import { fitRing } from '../plane/fit.ts';
 import { pathData } from '../plane/path-text.ts';
 import type { Drawing } from './drawing.ts';
@@ -53,6 +54,7 @@ export function itemsOfDrawing(
         keepTogether: null,
         mirrored: false,
         spares: 0,
+        acts: NO_ACTS,
       },
     ];
   });

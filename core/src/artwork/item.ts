@@ -1,3 +1,4 @@
+import type { OutlineActs } from './acts.ts';
 import type { FontId } from './font.ts';
 import type { MotifId } from './motifs/index.ts';
 
@@ -41,6 +42,8 @@ interface ItemBase {
   readonly mirrored: boolean;
   /** How many more of it are cut beside the wrap, for what gets lost. */
   readonly spares: number;
+  /** What is done to its outlines after it was drawn. */
+  readonly acts: OutlineActs;
 }
 
 /** A circle that words are set round. */

@@ -1,3 +1,4 @@
+import { NO_ACTS } from '../artwork/acts.ts';
 import { STARTING_FILMS } from '../artwork/film.ts';
 import type { MotifItem, TextItem } from '../artwork/item.ts';
 import type { MotifId } from '../artwork/motifs/index.ts';
@@ -103,6 +104,7 @@ const anywhere = {
   keepTogether: null,
   mirrored: false,
   spares: 0,
+  acts: NO_ACTS,
 } as const;
 
 /** Text in the middle of the band, in front, level. */

@@ -156,6 +156,14 @@ const itemBase = {
   keepTogether: id.nullable(),
   mirrored: z.boolean(),
   spares: z.number().int().min(0).max(50),
+  acts: z.object({
+    thickenMm: z.number().min(-20).max(20),
+    fillHoles: z.boolean(),
+    dropped: z.array(z.tuple([z.number().min(-2).max(2), z.number().min(-2).max(2)])).max(500),
+    cutAway: z.array(id).max(50),
+    onlyInside: id.nullable(),
+    shapesOnly: z.boolean(),
+  }),
 };
 
 /** One item, as it is kept in a project. */

@@ -38,8 +38,14 @@ export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook)
     byHand.set(hand, made);
     return made;
   };
-  // What is scattered goes round the name, and what is kept together is fused with it: then all hangs on it.
-  const alone = item.keepTogether === null && job.items.every((i) => i.repeat.mode !== 'scattered');
+  // What is scattered goes round the name, what is kept together is fused with it, and it may shape others.
+  const alone =
+    item.keepTogether === null &&
+    item.acts.cutAway.length === 0 &&
+    item.acts.onlyInside === null &&
+    job.items.every(
+      (i) => i.repeat.mode !== 'scattered' && !i.acts.cutAway.includes(item.id) && i.acts.onlyInside !== item.id,
+    );
   return list.rows.map((row) => {
     const fitted = fitName(item, list, row, face, cap);
     const text = textForName(item, fitted);

@@ -19,6 +19,7 @@ import type { SeamCut } from './seam-cuts.ts';
 import { cutsAtSeams } from './seam-cuts.ts';
 import type { FoundSeam } from './seam-finder.ts';
 import { findSeams, measureSeam } from './seam-finder.ts';
+import { shapeOthers } from './shape-others.ts';
 import { straightSeam } from './seam-path.ts';
 import { makeSpares } from './spares.ts';
 import type { PlacedItem } from './place.ts';
@@ -87,7 +88,7 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     if (item.repeat.mode !== 'scattered') fixed.set(item.id, placeItem(item, surface, fonts, job.hand));
   const zones = zonesOfBlank(job.blank, size);
   const others = [...fixed.values()];
-  const placed = job.items.map((item) => {
+  const laid = job.items.map((item) => {
     const known = fixed.get(item.id);
     if (known) return known;
     const scattered = scatterItem(item, surface, fonts, job.hand, {
@@ -101,6 +102,7 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     others.push(scattered);
     return scattered;
   });
+  const placed = shapeOthers(laid, meanRadius, template.closed);
   const seams = template.closed ? seamsOf(job, template, surface, placed) : [];
   const panels = makePanels(
     size,

@@ -2,6 +2,8 @@ import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
 import { flattenPath } from '../plane/flatten.ts';
 import { parsePathData } from '../plane/path-data.ts';
+import type { OutlineActs } from '../artwork/acts.ts';
+import { shapeInk } from '../artwork/acts.ts';
 import type { FontBook, FontFace } from '../artwork/font.ts';
 import type { ArtItem, ArtworkItem, RingSetting, TextItem } from '../artwork/item.ts';
 import { motifOutlines } from '../artwork/motifs/index.ts';
@@ -126,9 +128,11 @@ function boxOfGroups(groups: readonly (readonly Ring[])[]): Box {
 
 /** An item's ink about the middle of what is placed, turned and clean: what is laid at every copy. */
 export function inkOf(
-  outlines: ItemOutlines,
+  drawn: ItemOutlines,
   turn: number,
+  acts: OutlineActs,
 ): { outlines: ItemOutlines; box: Box; ink: readonly (readonly Ring[])[] } {
+  const outlines = shaped(drawn, acts);
   const turned = turn === 0 ? outlines.groups : turnGroups(outlines.groups, turn);
   const box = outlines.frame ? boxOfFrame(outlines.frame, turn) : boxOfGroups(turned);
   // The middle of the turned ink is what is placed, so that its top is where it was said to be.
@@ -141,6 +145,12 @@ export function inkOf(
       .map((ring) => ring.map((value, i) => (i % 2 ? value - cy : value - cx))),
   );
   return { outlines, box, ink };
+}
+
+/** Outlines with what is done to them; their frame stays, so that nothing moves when a part is dropped. */
+function shaped(outlines: ItemOutlines, acts: OutlineActs): ItemOutlines {
+  const groups = shapeInk(outlines.groups, acts);
+  return groups === outlines.groups ? outlines : { ...outlines, groups, frame: outlines.frame ?? outlines.box };
 }
 
 function turnGroups(groups: readonly (readonly Ring[])[], turn: number): Ring[][] {

@@ -85,7 +85,11 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   const slant = slantOfPlacement(item.placement, turnedBox.maxY - turnedBox.minY, surface.slantLength);
   const radius = Math.max(1, surface.radiusAt(slant));
   const joined = item.repeat.mode === 'joined';
-  const { outlines, box, ink } = inkOf(joined ? itemOutlines(item, fonts, radius * step) : draft, joined ? 0 : turn);
+  const { outlines, box, ink } = inkOf(
+    joined ? itemOutlines(item, fonts, radius * step) : draft,
+    joined ? 0 : turn,
+    item.acts,
+  );
   const running = joined ? 'round' : item.running;
   const copies = Array.from({ length: count }, (_, i) => azimuth + i * step);
   const groups = copies.flatMap((centre) =>

@@ -64,7 +64,7 @@ export function scatterItem(
     item.repeat.count,
     seed,
   );
-  const { ink } = inkOf(itemOutlines(item, fonts, 10), (item.placement.turnDeg * Math.PI) / 180);
+  const { ink } = inkOf(itemOutlines(item, fonts, 10), (item.placement.turnDeg * Math.PI) / 180, item.acts);
   const laid = spots.map(({ x, y }) =>
     ink.map((rings) =>
       rings.map((ring) => layRing(ring, item.running, surface, x / narrow, y, Math.max(1, surface.radiusAt(y)))),

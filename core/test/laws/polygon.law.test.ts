@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { intersectRings, subtractRings, unionRings } from '../../src/polygon/boolean.ts';
+import { offsetRings } from '../../src/polygon/offset.ts';
 import { polygonArea, ringArea, ringContains, ringsOf, type Polygon, type Ring } from '../../src/polygon/polygon.ts';
 
 /** A star-shaped ring: always simple, any number of points. */
@@ -69,5 +70,40 @@ describe('laws of the outline acts', () => {
     // Two triangles of 25 mm² meet at the crossing.
     expect(area(unionRings([bow, bow, speck], 'nonzero'))).toBeCloseTo(50, 3);
     expect(unionRings([new Float64Array(0), speck])).toEqual([]);
+  });
+});
+
+describe('laws of moved outlines', () => {
+  const grown = fc.double({ min: 0.1, max: 4, noNaN: true });
+
+  it('outwards and back again covers all that was there, and adds only in sharp inner corners', () => {
+    fc.assert(
+      fc.property(ring, grown, (a, by) => {
+        const out = offsetRings([a], by);
+        const back = offsetRings(out.flatMap(ringsOf), -by);
+        // Rounded outwards to 0.01 mm: what is missing is at most that along the edge.
+        expect(area(subtractRings([a], back.flatMap(ringsOf)))).toBeLessThan(0.02 * 700);
+        expect(area(out)).toBeGreaterThan(area(unionRings([a])));
+      }),
+    );
+  });
+
+  it('inwards stays inside, and outwards of what is convex adds perimeter and corners', () => {
+    fc.assert(
+      fc.property(ring, grown, (a, by) => {
+        const inner = offsetRings([a], -by);
+        expect(area(subtractRings(inner.flatMap(ringsOf), [a]))).toBeLessThan(SLACK);
+      }),
+    );
+    // Steiner: |A ⊕ d| = |A| + P·d + π·d² for a convex outline.
+    const triangle = Float64Array.from([0, 0, 30, 0, 0, 40]);
+    expect(area(offsetRings([triangle], 3))).toBeCloseTo(600 + 120 * 3 + Math.PI * 9, 0);
+  });
+
+  it('take rings that cross themselves, coincide or are too small to see', () => {
+    const bow = Float64Array.from([0, 0, 10, 10, 10, 0, 0, 10]);
+    const speck = Float64Array.from([0, 0, 1e-6, 0, 0, 1e-6]);
+    expect(area(offsetRings([bow, bow, speck], 1))).toBeGreaterThan(50);
+    expect(offsetRings([speck, new Float64Array(0)], -1)).toEqual([]);
   });
 });

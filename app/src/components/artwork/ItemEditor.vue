@@ -21,6 +21,7 @@ import FilmChoice from './FilmChoice.vue';
 import PlacementFields from './PlacementFields.vue';
 import RingFields from './RingFields.vue';
 import { itemTitle } from './item-title.ts';
+import ShapeFields from './ShapeFields.vue';
 import RoundFields from './RoundFields.vue';
 
 const props = defineProps<{ item: ArtworkItem }>();
@@ -246,26 +247,13 @@ function setHeight(mm: number): void {
       :unit="settings.unit"
       :films="project.doc!.films"
     />
-    <div class="form-check mt-3">
-      <input
-        :id="`${id}-u`"
-        class="form-check-input"
-        type="checkbox"
-        :checked="item.fuse"
-        @change="items.change('Fuse overlaps', (i) => ({ ...i, fuse: ($event.target as HTMLInputElement).checked }))"
-      />
-      <label class="form-check-label" :for="`${id}-u`">Fuse overlaps <span class="quiet">into one piece</span></label>
-    </div>
-    <div class="form-check">
-      <input
-        :id="`${id}-m`"
-        class="form-check-input"
-        type="checkbox"
-        :checked="item.mirrored"
-        @change="items.change('Mirror', (i) => ({ ...i, mirrored: ($event.target as HTMLInputElement).checked }))"
-      />
-      <label class="form-check-label" :for="`${id}-m`">Mirror</label>
-    </div>
+    <ShapeFields
+      :item="item"
+      :items="project.doc!.items"
+      :unit="settings.unit"
+      @acts="(label, part) => items.change(label, (i) => ({ ...i, acts: { ...i.acts, ...part } }))"
+      @change="(label, part) => items.change(label, (i) => ({ ...i, ...part }) as ArtworkItem)"
+    />
     <div class="row-line mt-2">
       <label :for="`${id}-s`">Spares cut beside the wrap</label>
       <input

@@ -21,9 +21,7 @@ const { part: shown } = useGrowingList(() => props.picture.names, foot, 30);
       <li v-for="n in shown" :key="n.rowId" :class="{ fails: n.overMm > 0 || n.missing.length > 0 }">
         <CupDrawing :blank="blank" :picture="picture" :films="films" :pieces="n.pieces" />
         <span class="name">{{ n.name }}</span>
-        <span class="quiet small dims"
-          >{{ formatLength(n.widthMm, unit) }} × {{ formatLength(n.capMm, unit) }}</span
-        >
+        <span class="quiet small dims">{{ formatLength(n.widthMm, unit) }} × {{ formatLength(n.capMm, unit) }}</span>
       </li>
     </ul>
     <div ref="foot" />

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import type { ArtworkItem, OutlineActs } from '@mivet/core';
+import { computed, ref, useId } from 'vue';
+import LengthField from '../fields/LengthField.vue';
+import { itemTitle } from './item-title.ts';
+import PartsPicker from './PartsPicker.vue';
+
+/** What is done to an item's outlines, by itself and with the help of others. */
+const props = defineProps<{ item: ArtworkItem; items: readonly ArtworkItem[]; unit: 'mm' | 'in' }>();
+const emit = defineEmits<{
+  acts: [label: string, part: Partial<OutlineActs>];
+  change: [label: string, part: Partial<ArtworkItem>];
+}>();
+const id = useId();
+const picking = ref(props.item.acts.dropped.length > 0);
+const others = computed(() => props.items.filter((i) => i.id !== props.item.id));
+const name = (itemId: string): string => {
+  const item = props.items.find((i) => i.id === itemId);
+  return item ? itemTitle(item) : '';
+};
+const away = computed(() => props.item.acts.cutAway.filter((other) => name(other)));
+const offered = computed(() => others.value.filter((i) => !props.item.acts.cutAway.includes(i.id)));
+/** How many others this one shapes. */
+const shapes = computed(
+  () =>
+    others.value.filter((i) => i.acts.cutAway.includes(props.item.id) || i.acts.onlyInside === props.item.id).length,
+);
+function addAway(event: Event): void {
+  const select = event.target as HTMLSelectElement;
+  if (select.value) emit('acts', 'Cut away', { cutAway: [...props.item.acts.cutAway, select.value] });
+  select.value = '';
+}
+const checked = (event: Event): boolean => (event.target as HTMLInputElement).checked;
+</script>
+
+<template>
+  <section aria-label="Outline">
+    <h3 class="mt-4 mb-1">Outline</h3>
+    <div class="form-check mt-2">
+      <input
+        :id="`${id}-u`"
+        class="form-check-input"
+        type="checkbox"
+        :checked="item.fuse"
+        @change="emit('change', 'Fuse overlaps', { fuse: checked($event) })"
+      />
+      <label class="form-check-label" :for="`${id}-u`">Fuse overlaps <span class="quiet">into one piece</span></label>
+    </div>
+    <div class="form-check">
+      <input
+        :id="`${id}-m`"
+        class="form-check-input"
+        type="checkbox"
+        :checked="item.mirrored"
+        @change="emit('change', 'Mirror', { mirrored: checked($event) })"
+      />
+      <label class="form-check-label" :for="`${id}-m`">Mirror</label>
+    </div>
+    <div class="form-check">
+      <input
+        :id="`${id}-h`"
+        class="form-check-input"
+        type="checkbox"
+        :checked="item.acts.fillHoles"
+        @change="emit('acts', 'Fill holes', { fillHoles: checked($event) })"
+      />
+      <label class="form-check-label" :for="`${id}-h`">Fill holes</label>
+    </div>
+    <LengthField
+      label="Thicken by"
+      :mm="item.acts.thickenMm"
+      :unit="unit"
+      :least="-10"
+      :most="20"
+      hint="Below nothing thins"
+      @change="emit('acts', 'Thicken or thin', { thickenMm: $event })"
+    />
+    <div class="row-line">
+      <span>Parts</span>
+      <button type="button" class="btn btn-sm btn-outline-primary" :aria-expanded="picking" @click="picking = !picking">
+        {{ picking ? 'Close' : 'Drop parts' }}
+      </button>
+    </div>
+    <PartsPicker v-if="picking" :item="item" @change="emit('acts', 'Drop parts', { dropped: $event })" />
+    <template v-if="others.length > 0">
+      <div v-for="other in away" :key="other" class="row-line">
+        <span>Cut away: {{ name(other) }}</span>
+        <button
+          type="button"
+          class="btn btn-sm btn-link p-0"
+          @click="emit('acts', 'Cut away no more', { cutAway: item.acts.cutAway.filter((o) => o !== other) })"
+        >
+          No more
+        </button>
+      </div>
+      <div v-if="offered.length > 0" class="row-line">
+        <label :for="`${id}-a`">Cut away</label>
+        <select :id="`${id}-a`" class="form-select form-select-sm w-50" @change="addAway">
+          <option value="">choose what</option>
+          <option v-for="o in offered" :key="o.id" :value="o.id">{{ itemTitle(o) }}</option>
+        </select>
+      </div>
+      <div class="row-line">
+        <label :for="`${id}-i`">Keep only inside</label>
+        <select
+          :id="`${id}-i`"
+          class="form-select form-select-sm w-50"
+          :value="item.acts.onlyInside && name(item.acts.onlyInside) ? item.acts.onlyInside : ''"
+          @change="emit('acts', 'Keep only inside', { onlyInside: ($event.target as HTMLSelectElement).value || null })"
+        >
+          <option value="">nothing</option>
+          <option v-for="o in others" :key="o.id" :value="o.id">{{ itemTitle(o) }}</option>
+        </select>
+      </div>
+    </template>
+    <div v-if="shapes > 0 || item.acts.shapesOnly" class="form-check mt-2">
+      <input
+        :id="`${id}-s`"
+        class="form-check-input"
+        type="checkbox"
+        :checked="item.acts.shapesOnly"
+        @change="emit('acts', 'Only shape others', { shapesOnly: checked($event) })"
+      />
+      <label class="form-check-label" :for="`${id}-s`"
+        >Only shapes others <span class="quiet">and is not cut itself</span></label
+      >
+    </div>
+  </section>
+</template>

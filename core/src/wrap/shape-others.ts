@@ -1,0 +1,66 @@
+import { boxesTouch, boxOfCoordinates, EMPTY_BOX, type Box } from '../plane/box.ts';
+import { intersectRings, subtractRings } from '../polygon/boolean.ts';
+import type { Ring } from '../polygon/polygon.ts';
+import { ringsOf } from '../polygon/polygon.ts';
+import type { PlacedItem } from './place.ts';
+import { slantRange } from './place.ts';
+
+/**
+ * Carries out what items do to one another on the side: cut away, keep only inside; and takes out those that only shape
+ * others. An item that is named but gone, or that names itself, changes nothing.
+ *
+ * @param placed items on the side
+ * @param meanRadius mm; radius of the working plane
+ * @param closed whether the side goes round: shapes then reach across its back
+ * @returns placed items, in the same order, with their groups shaped
+ */
+export function shapeOthers(placed: readonly PlacedItem[], meanRadius: number, closed: boolean): PlacedItem[] {
+  const byId = new Map(placed.map((p) => [p.item.id, p]));
+  return placed
+    .map((one) => {
+      const { cutAway, onlyInside } = one.item.acts;
+      const away = cutAway.filter((id) => id !== one.item.id).flatMap((id) => byId.get(id)?.groups ?? []);
+      const within = onlyInside !== null && onlyInside !== one.item.id ? byId.get(onlyInside)?.groups : undefined;
+      if (away.length === 0 && !within) return one;
+      const act = (rings: readonly Ring[], shapes: readonly (readonly Ring[])[], keep: boolean): Ring[] => {
+        const box = boxOf(rings);
+        const near = shapes.flatMap((shape) => turnsNear(shape, box, closed));
+        const flat = rings.map((ring) => toPlane(ring, meanRadius));
+        const other = near.flat().map((ring) => toPlane(ring, meanRadius));
+        if (other.length === 0) return keep ? [] : [...rings];
+        return (keep ? intersectRings(flat, other) : subtractRings(flat, other))
+          .flatMap(ringsOf)
+          .map((ring) => fromPlane(ring, meanRadius));
+      };
+      const groups: Ring[][] = [];
+      const filmOf: string[] = [];
+      one.groups.forEach((group, i) => {
+        let rings: Ring[] = [...group];
+        if (within) rings = act(rings, within, true);
+        if (away.length > 0 && rings.length > 0) rings = act(rings, away, false);
+        groups.push(rings);
+        if (one.filmOf) filmOf.push(one.filmOf[i]!);
+      });
+      return { ...one, groups, slants: slantRange(groups), filmOf: one.filmOf ? filmOf : null };
+    })
+    .map((one) => (one.item.acts.shapesOnly ? { ...one, groups: [], slants: null, filmOf: null } : one));
+}
+
+const boxOf = (rings: readonly Ring[]): Box => rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+
+/** A shape as often, whole turns apart, as it may touch a box on the side. */
+function turnsNear(shape: readonly Ring[], box: Box, closed: boolean): Ring[][] {
+  const own = boxOf(shape);
+  const turn = 2 * Math.PI;
+  const [first, last] = closed
+    ? [Math.ceil((box.minX - own.maxX) / turn), Math.floor((box.maxX - own.minX) / turn)]
+    : [0, 0];
+  const near: Ring[][] = [];
+  for (let k = first; k <= last; k++)
+    if (boxesTouch({ ...own, minX: own.minX + k * turn, maxX: own.maxX + k * turn }, box))
+      near.push(shape.map((ring) => ring.map((value, i) => (i % 2 ? value : value + k * turn))));
+  return near;
+}
+
+const toPlane = (ring: Ring, radius: number): Ring => ring.map((value, i) => (i % 2 ? -value : value * radius));
+const fromPlane = (ring: Ring, radius: number): Ring => ring.map((value, i) => (i % 2 ? -value : value / radius));
