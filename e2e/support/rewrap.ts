@@ -80,3 +80,20 @@ export function rewrap([x, y]: Point, girthRim: number, girthBase: number, side:
   const apex = girthRim / (2 * Math.PI * k);
   return { azimuth: Math.atan2(x, apex + y) / k, slant: apex - Math.hypot(x, apex + y) };
 }
+
+/** Vertices of every polyline on a layer of a DXF file, mm; bulges are left out. */
+export function dxfVertices(dxf: string, layer: string): Point[][] {
+  const lines = dxf.split(/\r?\n/).map((line) => line.trim());
+  const found: Point[][] = [];
+  let at: { layer: string; points: Point[] } | null = null;
+  for (let i = 0; i + 1 < lines.length; i += 2) {
+    const [code, value] = [lines[i]!, lines[i + 1]!];
+    if (code === '0') {
+      if (at?.layer === layer) found.push(at.points);
+      at = value === 'LWPOLYLINE' ? { layer: '', points: [] } : null;
+    } else if (at && code === '8') at.layer = value;
+    else if (at && code === '10') at.points.push([Number(value), 0]);
+    else if (at && code === '20') at.points.at(-1)![1] = Number(value);
+  }
+  return found;
+}
