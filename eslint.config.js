@@ -14,7 +14,7 @@ const MAY_IMPORT = {
   surface: ['numeric', 'plane'],
   blank: ['numeric', 'surface'],
   photo: ['plane'],
-  artwork: ['plane', 'polygon'],
+  artwork: ['plane', 'polygon', 'photo'],
   wrap: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork'],
   sheet: ['plane', 'polygon'],
   cut: ['plane', 'artwork', 'sheet'],

@@ -5,6 +5,7 @@ export { FONT_CHOICES } from './artwork/font.ts';
 export { itemsOfDrawing, type DrawingSaid } from './artwork/art-items.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export { describeDrawingProblem } from './artwork/drawing.ts';
+export type { TraceWish } from './artwork/trace.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
 export { itemParts } from './wrap/item-parts.ts';
 export type { ItemPart, OutlineActs } from './artwork/acts.ts';

@@ -12,6 +12,8 @@ const LARGEST = 60_000_000;
 export async function takeIn(file: File): Promise<string> {
   const library = useLibrary();
   if (file.size > LARGEST) return `${file.name} is too large to be a Mivet file. Nothing was changed.`;
+  if (/\.(png|jpe?g|webp)$/i.test(file.name) || /^image\/(png|jpeg|webp)$/.test(file.type))
+    return useIncoming().bringInPicture(file, file.name);
   const text = await file.text();
   if (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml') return useIncoming().bringIn(file.name, text);
   if (/\.csv$/i.test(file.name)) return takeInTable(file.name, text);

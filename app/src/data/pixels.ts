@@ -14,13 +14,14 @@ export interface OpenedPicture {
 /**
  * Opens a picture file and reads its pixels. Nothing of it is kept or sent anywhere.
  *
+ * @param longest px of the longer edge at which it is read
  * @throws Error with words for the person when it is no picture
  */
-export async function openPicture(file: Blob, name: string): Promise<OpenedPicture> {
+export async function openPicture(file: Blob, name: string, longest = LONGEST): Promise<OpenedPicture> {
   if (file.size > LARGEST) throw new Error(`${name} is too large for a picture. Nothing was changed.`);
   const bitmap = await createImageBitmap(file).catch(() => null);
   if (!bitmap || bitmap.width === 0) throw new Error(`${name} is no picture that this browser can read.`);
-  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+  const scale = Math.min(1, longest / Math.max(bitmap.width, bitmap.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(bitmap.width * scale));
   canvas.height = Math.max(1, Math.round(bitmap.height * scale));

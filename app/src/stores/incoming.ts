@@ -1,6 +1,7 @@
 import { describeDrawingProblem, type Drawing } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
+import { openPicture, type OpenedPicture } from '../data/pixels.ts';
 import { askCore } from '../workers/core-client.ts';
 import { useProject } from './project.ts';
 
@@ -15,9 +16,18 @@ export interface IncomingDrawing {
   readonly matches: readonly (string | null)[];
 }
 
+/** A picture that was opened and whose outlines are being found. */
+export interface IncomingPicture extends OpenedPicture {
+  readonly name: string;
+}
+
+/** px. Longest edge at which outlines are found. */
+const TRACED_PX = 2400;
+
 /** What was brought in and is not placed yet. */
 export const useIncoming = defineStore('incoming', () => {
   const drawing = shallowRef<IncomingDrawing | null>(null);
+  const picture = shallowRef<IncomingPicture | null>(null);
   const busy = ref(false);
 
   /** Reads a drawing and says what came of it; it then waits on the Artwork stop. */
@@ -38,5 +48,29 @@ export const useIncoming = defineStore('incoming', () => {
       busy.value = false;
     }
   }
-  return { drawing, busy, bringIn };
+  /** Opens a picture; its outlines are then found on the Artwork stop. */
+  async function bringInPicture(file: Blob, fileName: string): Promise<string> {
+    if (!useProject().doc) return `${fileName} is a picture. Open a project first, then drop it there.`;
+    busy.value = true;
+    try {
+      const opened = await openPicture(file, fileName, TRACED_PX);
+      leavePicture();
+      picture.value = { ...opened, name: fileName.replace(/\.\w+$/, '').slice(0, 120) || 'Picture' };
+      return `${fileName} is a picture. Its outlines wait on the Artwork stop.`;
+    } catch (problem) {
+      return problem instanceof Error ? problem.message : `${fileName} could not be read. Nothing was changed.`;
+    } finally {
+      busy.value = false;
+    }
+  }
+  function leavePicture(): void {
+    if (picture.value) URL.revokeObjectURL(picture.value.url);
+    picture.value = null;
+  }
+  /** Outlines that were found in a picture go on as a drawing. */
+  function takeTrace(name: string, traced: Drawing, matches: readonly (string | null)[]): void {
+    drawing.value = { name, drawing: traced, matches };
+    leavePicture();
+  }
+  return { drawing, picture, busy, bringIn, bringInPicture, leavePicture, takeTrace };
 });

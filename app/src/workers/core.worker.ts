@@ -72,6 +72,7 @@ const HANDLERS: { [K in keyof CoreJobs]: (input: CoreJobs[K]['input']) => Promis
   files,
   parts: async ({ item }) => partsPicture(item, await loadFonts()),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
+  trace: async (input) => (await import('./read-drawing.ts')).readTrace(input),
   silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),
 };
 

@@ -1,4 +1,4 @@
-import type { DrawingResult, Film, PhotoAxis, Picture, SilhouetteResult } from '@mivet/core';
+import type { DrawingResult, Film, PhotoAxis, Picture, SilhouetteResult, TraceWish } from '@mivet/core';
 import type {
   Board,
   Box,
@@ -148,6 +148,14 @@ export interface CoreJobs {
     /** Text of the file, and the films that its colours are matched to. */
     readonly input: { readonly text: string; readonly films: readonly Film[] };
     readonly output: { readonly result: DrawingResult; readonly matches: readonly (string | null)[] };
+  };
+  readonly trace: {
+    readonly input: { readonly picture: Picture; readonly wish: TraceWish; readonly films: readonly Film[] };
+    readonly output: {
+      readonly result: DrawingResult;
+      readonly threshold: number;
+      readonly matches: readonly (string | null)[];
+    };
   };
   readonly parts: {
     readonly input: { readonly item: ArtworkItem };

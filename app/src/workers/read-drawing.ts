@@ -1,9 +1,20 @@
-import { matchFilms, readSvgDrawing } from '@mivet/core/drawings';
+import type { DrawingResult, Film } from '@mivet/core';
+import { matchFilms, readSvgDrawing, tracePicture } from '@mivet/core/drawings';
 import type { CoreJobs } from './protocol.ts';
 
 /** Reads a drawing and finds a film for each of its colours. */
 export function readDrawing({ text, films }: CoreJobs['drawing']['input']): CoreJobs['drawing']['output'] {
   const result = readSvgDrawing(text);
+  return { result, matches: filmsFor(result, films) };
+}
+
+/** Finds the outlines in a picture, and a film for each of its colours. */
+export function readTrace({ picture, wish, films }: CoreJobs['trace']['input']): CoreJobs['trace']['output'] {
+  const { result, threshold } = tracePicture(picture, wish);
+  return { result, threshold, matches: filmsFor(result, films) };
+}
+
+function filmsFor(result: DrawingResult, films: readonly Film[]): (string | null)[] {
   const colours = result.ok ? result.drawing.colours.map(({ colour }) => colour) : [];
-  return { result, matches: matchFilms(colours, films, true).map((match) => match?.film.id ?? null) };
+  return matchFilms(colours, films, true).map((match) => match?.film.id ?? null);
 }

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { MOTIF_IDS, MOTIFS, motifViewBox, type ArtItem, type MotifId } from '@mivet/core';
 import { computed, ref } from 'vue';
+import { takeIn } from '../../composables/useDroppedFile.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useIncoming } from '../../stores/incoming.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useProject } from '../../stores/project.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useView } from '../../stores/view.ts';
+import TraceIntake from './TraceIntake.vue';
 import DrawingIntake from './DrawingIntake.vue';
 import ItemEditor from './ItemEditor.vue';
 import SeamFields from '../flat/SeamFields.vue';
@@ -42,9 +44,9 @@ async function bringIn(event: Event): Promise<void> {
   input.value = '';
   if (!file) return;
   said.value = null;
-  const words = await incoming.bringIn(file.name, await file.text());
+  const words = await takeIn(file);
   // What waits to be placed speaks for itself.
-  if (!incoming.drawing) said.value = words;
+  if (!incoming.drawing && !incoming.picture) said.value = words;
 }
 function placeDrawing(art: ArtItem[]): void {
   project.edit('Place a drawing', (p) => ({ ...p, items: [...p.items, ...art] }));
@@ -75,8 +77,14 @@ function placeMotif(id: MotifId): void {
 </script>
 
 <template>
+  <TraceIntake
+    v-if="incoming.picture && picture.good"
+    :key="incoming.picture.url"
+    :incoming="incoming.picture"
+    @leave="incoming.leavePicture()"
+  />
   <DrawingIntake
-    v-if="incoming.drawing && picture.good"
+    v-else-if="incoming.drawing && picture.good"
     :key="incoming.drawing.name"
     :incoming="incoming.drawing"
     :films="project.doc!.films"
@@ -109,8 +117,13 @@ function placeMotif(id: MotifId): void {
         </div>
       </form>
       <label class="btn btn-sm btn-outline-primary mt-3 mb-0" :class="{ disabled: incoming.busy }">
-        {{ incoming.busy ? 'Reading it…' : 'Bring in a drawing (SVG)' }}
-        <input type="file" accept=".svg,image/svg+xml" class="visually-hidden" @change="bringIn" />
+        {{ incoming.busy ? 'Reading it…' : 'Bring in a drawing or a picture' }}
+        <input
+          type="file"
+          accept=".svg,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp"
+          class="visually-hidden"
+          @change="bringIn"
+        />
       </label>
       <p v-if="said" class="quiet small mt-2 mb-0" role="status">{{ said }}</p>
       <div class="d-flex align-items-center justify-content-between gap-2 mt-3 mb-1">

@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import { describeDrawingProblem, type DrawingResult, type TraceWish } from '@mivet/core';
+import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
+import { useIncoming, type IncomingPicture } from '../../stores/incoming.ts';
+import { useProject } from '../../stores/project.ts';
+import { askCore } from '../../workers/core-client.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+
+/** A picture on its way in: its outlines are found, and seen over it while they are tuned. */
+const props = defineProps<{ incoming: IncomingPicture }>();
+const emit = defineEmits<{ leave: [] }>();
+const store = useIncoming();
+const project = useProject();
+const id = useId();
+const wish = ref<TraceWish>({
+  mode: 'dark',
+  threshold: null,
+  tolerance: 60,
+  colours: 4,
+  dropGround: true,
+  smooth: 0.8,
+  speckMm2: 0.5,
+  widthMm: 80,
+});
+const result = ref<DrawingResult | null>(null);
+const matches = ref<readonly (string | null)[]>([]);
+const threshold = ref(128);
+const busy = ref(false);
+const failure = ref<string | null>(null);
+let stale = false;
+let gone = false;
+onBeforeUnmount(() => (gone = true));
+
+/** Always the latest, never two at once. */
+async function trace(): Promise<void> {
+  if (busy.value) {
+    stale = true;
+    return;
+  }
+  busy.value = true;
+  do {
+    stale = false;
+    try {
+      const made = await askCore(
+        'trace',
+        { picture: props.incoming.picture, wish: { ...wish.value }, films: project.doc!.films },
+        30_000,
+      );
+      if (gone) return;
+      result.value = made.result;
+      matches.value = made.matches;
+      threshold.value = Math.round(made.threshold);
+      failure.value = null;
+    } catch (problem) {
+      failure.value = problem instanceof Error ? problem.message : String(problem);
+    }
+  } while (stale);
+  busy.value = false;
+}
+watch(wish, trace, { immediate: true });
+function set(part: Partial<TraceWish>): void {
+  wish.value = { ...wish.value, ...part };
+}
+
+const MODES: { value: TraceWish['mode']; label: string; title: string }[] = [
+  { value: 'dark', label: 'Dark', title: 'What is dark becomes film' },
+  { value: 'light', label: 'Light', title: 'What is light becomes film' },
+  { value: 'ground', label: 'Off its ground', title: 'All that stands out from the colour of the border' },
+  { value: 'colours', label: 'Colours', title: 'Several colours, each a film' },
+];
+const height = computed(() => (80 * props.incoming.picture.height) / props.incoming.picture.width);
+const outlines = computed(() =>
+  result.value?.ok
+    ? result.value.drawing.colours.map(({ colour, rings }) => ({
+        colour,
+        data: rings
+          .map((ring) => {
+            let data = '';
+            for (let i = 0; i < ring.length; i += 2)
+              data += `${i ? 'L' : 'M'}${(ring[i]! + 40).toFixed(2)} ${(height.value / 2 - ring[i + 1]!).toFixed(2)}`;
+            return `${data}Z`;
+          })
+          .join(''),
+      }))
+    : [],
+);
+const count = computed(() =>
+  result.value?.ok ? result.value.drawing.colours.reduce((sum, c) => sum + c.rings.length, 0) : 0,
+);
+const says = computed(() => {
+  if (failure.value) return failure.value;
+  if (!result.value) return 'Looking for outlines…';
+  if (!result.value.ok) return describeDrawingProblem(result.value.problem);
+  return `${count.value === 1 ? 'One outline' : `${count.value} outlines`} in ${result.value.drawing.colours.length === 1 ? 'one colour' : `${result.value.drawing.colours.length} colours`}.`;
+});
+function take(): void {
+  if (result.value?.ok) store.takeTrace(props.incoming.name, result.value.drawing, matches.value);
+}
+const number = (event: Event): number => Number((event.target as HTMLInputElement).value);
+</script>
+
+<template>
+  <section :aria-labelledby="`${id}-h`">
+    <h2 :id="`${id}-h`">A picture comes in</h2>
+    <svg class="preview" :viewBox="`0 0 80 ${height}`" role="img" aria-label="The picture with its outlines">
+      <image :href="incoming.url" width="80" :height="height" opacity="0.45" preserveAspectRatio="none" />
+      <path v-for="(o, i) in outlines" :key="i" :d="o.data" :fill="o.colour" fill-rule="evenodd" />
+    </svg>
+    <p class="quiet small" role="status">{{ says }}</p>
+    <div class="row-line">
+      <span>Film is what is</span>
+    </div>
+    <ChoiceButtons :value="wish.mode" :options="MODES" label="What becomes film" @choose="set({ mode: $event })" />
+    <div v-if="wish.mode === 'dark' || wish.mode === 'light'" class="row-line mt-2">
+      <label :for="`${id}-t`">Up to which grey</label>
+      <input
+        :id="`${id}-t`"
+        type="range"
+        min="5"
+        max="250"
+        :value="wish.threshold ?? threshold"
+        @input="set({ threshold: number($event) })"
+      />
+    </div>
+    <div v-else-if="wish.mode === 'ground'" class="row-line mt-2">
+      <label :for="`${id}-g`">How alike the ground is</label>
+      <input
+        :id="`${id}-g`"
+        type="range"
+        min="5"
+        max="250"
+        :value="wish.tolerance"
+        @input="set({ tolerance: number($event) })"
+      />
+    </div>
+    <template v-else>
+      <div class="row-line mt-2">
+        <label :for="`${id}-c`">Colours</label>
+        <input
+          :id="`${id}-c`"
+          type="number"
+          min="2"
+          max="12"
+          class="form-control form-control-sm dims number-field"
+          :value="wish.colours"
+          @change="set({ colours: Math.min(12, Math.max(2, Math.round(number($event)) || 2)) })"
+        />
+      </div>
+      <div class="form-check mt-2">
+        <input
+          :id="`${id}-d`"
+          :checked="wish.dropGround"
+          class="form-check-input"
+          type="checkbox"
+          @change="set({ dropGround: ($event.target as HTMLInputElement).checked })"
+        />
+        <label class="form-check-label" :for="`${id}-d`">Leave the ground off</label>
+      </div>
+    </template>
+    <div class="row-line">
+      <label :for="`${id}-s`">Evened out</label>
+      <input
+        :id="`${id}-s`"
+        type="range"
+        min="0"
+        max="4"
+        step="0.2"
+        :value="wish.smooth"
+        @input="set({ smooth: number($event) })"
+      />
+    </div>
+    <div class="row-line">
+      <label :for="`${id}-p`">Specks left out</label>
+      <input
+        :id="`${id}-p`"
+        type="range"
+        min="0"
+        max="10"
+        step="0.25"
+        :value="wish.speckMm2"
+        @input="set({ speckMm2: number($event) })"
+      />
+    </div>
+    <div class="d-flex gap-2 mt-3">
+      <button type="button" class="btn btn-primary" :disabled="!result?.ok" @click="take">Take these outlines</button>
+      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Leave it</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.preview {
+  width: 100%;
+  max-height: 220px;
+  background: var(--sheet);
+  border: 1px solid var(--hairline);
+}
+input[type='range'] {
+  width: 50%;
+  accent-color: var(--teal);
+}
+</style>

@@ -1,0 +1,169 @@
+import { describe, expect, it } from 'vitest';
+import type { Picture } from '../photo/foreground.ts';
+import type { Ring } from '../polygon/polygon.ts';
+import { ringArea, ringContains } from '../polygon/polygon.ts';
+import { MOTIF_IDS, motifOutlines, type MotifId } from './motifs/index.ts';
+import { FIRST_TRACE, tracePicture, type TraceWish } from './trace.ts';
+
+type Colour = readonly [number, number, number];
+const [PAPER, INK]: [Colour, Colour] = [
+  [244, 241, 232],
+  [20, 40, 60],
+];
+const FINE = 4;
+
+/** Rings drawn on paper, each pixel mixed by how much of it is covered: sixteen samples. px, y down. */
+function drawn(width: number, height: number, layers: readonly { rings: readonly Ring[]; colour: Colour }[]): Picture {
+  const rgba = new Uint8ClampedArray(4 * width * height);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const sum = [0, 0, 0];
+      for (let k = 0; k < FINE * FINE; k++) {
+        const [px, py] = [x + ((k % FINE) + 0.5) / FINE, y + (Math.floor(k / FINE) + 0.5) / FINE];
+        const top = [...layers]
+          .reverse()
+          .find(({ rings }) => rings.filter((r) => ringContains(r, px, py)).length % 2 === 1);
+        (top?.colour ?? PAPER).forEach((v, c) => (sum[c]! += v / (FINE * FINE)));
+      }
+      rgba.set([...sum, 255], 4 * (y * width + x));
+    }
+  return { width, height, rgba };
+}
+
+/** A motif in the middle of a picture, px, y down, its rings clean film. */
+function motifRings(id: MotifId, size: number): Ring[] {
+  const { rings, box } = motifOutlines(id, 0.1);
+  const scale = (0.8 * size) / Math.max(box.maxX - box.minX, box.maxY - box.minY);
+  const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  return rings.map((ring) => ring.map((v, i) => size / 2 + (i % 2 ? cy - v : v - cx) * scale));
+}
+
+/** Furthest that any point of the first rings is from the outline of the second. */
+function furthest(from: readonly Ring[], to: readonly Ring[]): number {
+  let most = 0;
+  for (const ring of from)
+    for (let i = 0; i < ring.length; i += 2) {
+      let least = Infinity;
+      for (const other of to)
+        for (let k = 0, n = other.length; k < n; k += 2) {
+          const [ax, ay, bx, by] = [other[k]!, other[k + 1]!, other[(k + 2) % n]!, other[(k + 3) % n]!];
+          const [dx, dy] = [bx - ax, by - ay];
+          const t = Math.max(
+            0,
+            Math.min(1, ((ring[i]! - ax) * dx + (ring[i + 1]! - ay) * dy) / (dx * dx + dy * dy || 1)),
+          );
+          least = Math.min(least, Math.hypot(ring[i]! - ax - t * dx, ring[i + 1]! - ay - t * dy));
+        }
+      most = Math.max(most, least);
+    }
+  return most;
+}
+
+/** The traced rings in px, y down again; the picture is as many mm wide as it has px. */
+function traced(picture: Picture, wish: Partial<TraceWish> = {}): { rings: Ring[]; colour: string }[] {
+  const { result } = tracePicture(picture, {
+    ...FIRST_TRACE,
+    widthMm: picture.width,
+    speckMm2: 4,
+    smooth: 0.4,
+    ...wish,
+  });
+  if (!result.ok) throw new Error(result.problem.code);
+  return result.drawing.colours.map(({ rings, colour }) => ({
+    colour,
+    rings: rings.map((ring) => ring.map((v, i) => (i % 2 ? picture.height / 2 - v : v + picture.width / 2))),
+  }));
+}
+
+describe('tracePicture', () => {
+  // Those whose points are no finer than the pixels they are drawn in.
+  const motifs = (['buoy', 'oar', 'heron', 'heart', 'star'] as const).filter((id) =>
+    (MOTIF_IDS as string[]).includes(id),
+  );
+
+  it.each(motifs)('gives back the outline of the %s within a pixel, with its holes', (id) => {
+    const truth = motifRings(id, 200);
+    const [found] = traced(drawn(200, 200, [{ rings: truth, colour: INK }]));
+    expect(furthest(found!.rings, truth)).toBeLessThan(1);
+    expect(furthest(truth, found!.rings)).toBeLessThan(1.5);
+    const holes = (rings: readonly Ring[]): number =>
+      rings.filter((ring) => rings.filter((o) => o !== ring && ringContains(o, ring[0]!, ring[1]!)).length % 2 === 1)
+        .length;
+    expect([found!.rings.length, holes(found!.rings)]).toEqual([truth.length, holes(truth)]);
+    // y is down here: film turns clockwise, holes the other way.
+    const area = found!.rings.reduce((sum, ring) => sum - ringArea(ring), 0);
+    expect(area).toBeGreaterThan(0);
+  });
+
+  const disk = (x: number, y: number, r: number): Ring =>
+    Float64Array.from(
+      Array.from({ length: 180 }, (_, i) => (i * Math.PI) / 90).flatMap((a) => [
+        x + r * Math.cos(a),
+        y + r * Math.sin(a),
+      ]),
+    );
+
+  it('finds the threshold between two tones by itself, and takes light on dark as well', () => {
+    const rings = [disk(60, 60, 40)];
+    const dark = drawn(120, 120, [{ rings, colour: INK }]);
+    const light = drawn(120, 120, [
+      { rings: [Float64Array.from([-1, -1, 121, -1, 121, 121, -1, 121])], colour: INK },
+      { rings, colour: PAPER },
+    ]);
+    for (const [picture, mode] of [
+      [dark, 'dark'],
+      [light, 'light'],
+    ] as const) {
+      const [found] = traced(picture, { mode });
+      expect(-ringArea(found!.rings[0]!)).toBeCloseTo(Math.PI * 1600, -2);
+      expect(furthest(found!.rings, rings)).toBeLessThan(0.5);
+    }
+  });
+
+  it('keeps what looks like the ground inside a thing, and drops the ground', () => {
+    const rings = [disk(60, 60, 45)];
+    // A patch of the ground's own colour in the middle of the thing, reached from nowhere.
+    const picture = drawn(120, 120, [
+      { rings, colour: INK },
+      { rings: [disk(60, 60, 12)], colour: PAPER },
+    ]);
+    const [found] = traced(picture, { mode: 'ground' });
+    expect(found!.rings).toHaveLength(1);
+    expect(furthest(found!.rings, rings)).toBeLessThan(1);
+  });
+
+  it('parts colours that meet without a third between them, and leaves specks out', () => {
+    const [red, blue]: [Colour, Colour] = [
+      [190, 50, 40],
+      [30, 70, 160],
+    ];
+    const left = Float64Array.from([20, 20, 60, 20, 60, 100, 20, 100]);
+    const right = Float64Array.from([60, 20, 100, 20, 100, 100, 60, 100]);
+    const picture = drawn(120, 120, [
+      { rings: [left], colour: red },
+      { rings: [right, disk(110, 10, 1)], colour: blue },
+    ]);
+    const found = traced(picture, { mode: 'colours', colours: 2 });
+    expect(found).toHaveLength(2);
+    for (const { rings } of found) {
+      expect(rings).toHaveLength(1);
+      expect(Math.abs(ringArea(rings[0]!))).toBeGreaterThan(3120);
+      expect(Math.abs(ringArea(rings[0]!))).toBeLessThan(3280);
+    }
+  });
+
+  it('says so when there is nothing, and refuses what is no drawing', () => {
+    const blank = drawn(40, 40, []);
+    expect(tracePicture(blank, { ...FIRST_TRACE, mode: 'ground' }).result).toEqual({
+      ok: false,
+      problem: { code: 'empty' },
+    });
+    const rgba = new Uint8ClampedArray(4 * 400 * 400);
+    for (let i = 0; i < 160_000; i++) {
+      const on = (i % 400) % 4 < 2 && Math.floor(i / 400) % 4 < 2;
+      rgba.set(on ? [0, 0, 0, 255] : [255, 255, 255, 255], 4 * i);
+    }
+    const noise = tracePicture({ width: 400, height: 400, rgba }, { ...FIRST_TRACE, speckMm2: 0, smooth: 0 }).result;
+    expect(noise).toMatchObject({ ok: false, problem: { code: 'too-much' } });
+  });
+});

@@ -1,0 +1,366 @@
+import { contours } from 'd3-contour';
+import { differenceEuclidean, formatHex } from 'culori';
+import type { Picture } from '../photo/foreground.ts';
+import { flattenPath } from '../plane/flatten.ts';
+import { fitRing } from '../plane/fit.ts';
+import type { Ring } from '../polygon/polygon.ts';
+import { ringArea } from '../polygon/polygon.ts';
+import type { DrawingColour, DrawingResult } from './drawing.ts';
+
+/** How a picture is turned into outlines. */
+export interface TraceWish {
+  /** `dark` and `light`: by lightness; `ground`: what cannot be reached from the border over its colour; `colours`: several. */
+  readonly mode: 'dark' | 'light' | 'ground' | 'colours';
+  /** Lightness 0 … 255 that parts dark from light; null finds it. */
+  readonly threshold: number | null;
+  /** How far from the ground's colour still counts as ground, 0 … 442. */
+  readonly tolerance: number;
+  /** How many colours, 2 … 12, without the ground. */
+  readonly colours: number;
+  /** Whether what looks like the border is left out, of several colours. */
+  readonly dropGround: boolean;
+  /** px over which edges are evened out. */
+  readonly smooth: number;
+  /** mm². Areas and holes smaller than this are left out. */
+  readonly speckMm2: number;
+  /** mm across that the whole picture stands for. */
+  readonly widthMm: number;
+}
+
+/** Where a person starts from. */
+export const FIRST_TRACE: TraceWish = {
+  mode: 'dark',
+  threshold: null,
+  tolerance: 60,
+  colours: 4,
+  dropGround: true,
+  smooth: 0.8,
+  speckMm2: 0.5,
+  widthMm: 80,
+};
+
+/** px by which the fitted outline may leave the traced one. */
+const FIT_PX = 0.35;
+/** Most outlines of one trace: a photograph of leaves is no drawing. */
+const MOST_RINGS = 5000;
+
+/** A trace, with the threshold that was used. */
+export interface Traced {
+  readonly result: DrawingResult;
+  readonly threshold: number;
+}
+
+/**
+ * Outlines of what is in a picture.
+ *
+ * @param picture its pixels; what is transparent counts as ground
+ * @param wish how
+ * @returns a drawing in the picture's own colours, mm, or why there is none
+ * @source threshold: N. Otsu, "A threshold selection method from gray-level histograms", 1979; outlines: marching squares
+ *   with linear interpolation on a field that is 0.5 at the edge, fitted with cubics
+ */
+export function tracePicture(picture: Picture, wish: TraceWish): Traced {
+  const { width, height } = picture;
+  const mmPerPx = wish.widthMm / width;
+  const lightness = wish.mode === 'dark' || wish.mode === 'light' ? lightnessOf(picture) : null;
+  const threshold = lightness ? (wish.threshold ?? otsu(lightness)) : 0;
+  const layers: { colour: string; field: Float32Array }[] = [];
+  if (lightness) {
+    const dark = wish.mode === 'dark';
+    // 0.5 at the threshold, so that half-covered pixels put the edge where it is.
+    const field = lightness.map((v) => clamp(0.5 + ((dark ? threshold - v : v - threshold) / 255) * 2));
+    layers.push({ colour: colourWhere(picture, field), field });
+  } else if (wish.mode === 'ground') {
+    const field = standsOut(picture, wish.tolerance);
+    layers.push({ colour: colourWhere(picture, field), field });
+  } else layers.push(...byColour(picture, wish));
+  const colours: DrawingColour[] = [];
+  let rings = 0;
+  for (const { colour, field } of layers) {
+    const even = blurred(field, width, height, wish.smooth);
+    const found = outlinesOf(even, width, height, wish.speckMm2 / mmPerPx ** 2);
+    rings += found.length;
+    if (rings > MOST_RINGS)
+      return { threshold, result: { ok: false, problem: { code: 'too-much', what: 'outlines', limit: MOST_RINGS } } };
+    if (found.length === 0) continue;
+    const placed = found.map((ring) =>
+      ring.map((v, i) => (i % 2 ? (height / 2 - v) * mmPerPx : (v - width / 2) * mmPerPx)),
+    );
+    colours.push({ colour, rings: placed, areaMm2: placed.reduce((sum, ring) => sum + ringArea(ring), 0) });
+  }
+  if (colours.length === 0) return { threshold, result: { ok: false, problem: { code: 'empty' } } };
+  colours.sort((a, b) => b.areaMm2 - a.areaMm2);
+  return {
+    threshold,
+    result: {
+      ok: true,
+      drawing: { widthMm: wish.widthMm, heightMm: height * mmPerPx, colours, leftOut: [] },
+    },
+  };
+}
+
+const clamp = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
+
+/** Lightness of each pixel as one sees it over white, 0 … 255. */
+function lightnessOf({ width, height, rgba }: Picture): Float32Array {
+  const out = new Float32Array(width * height);
+  for (let i = 0; i < out.length; i++) {
+    const a = rgba[4 * i + 3]! / 255;
+    const grey = 0.2126 * rgba[4 * i]! + 0.7152 * rgba[4 * i + 1]! + 0.0722 * rgba[4 * i + 2]!;
+    out[i] = grey * a + 255 * (1 - a);
+  }
+  return out;
+}
+
+function otsu(values: Float32Array): number {
+  const counts = new Float64Array(256);
+  for (const v of values) counts[Math.min(255, Math.max(0, Math.round(v)))]! += 1;
+  const total = values.length;
+  let sum = 0;
+  for (let i = 0; i < 256; i++) sum += i * counts[i]!;
+  let [below, belowSum, best, first, last] = [0, 0, -1, 127, 127];
+  for (let i = 0; i < 255; i++) {
+    below += counts[i]!;
+    belowSum += i * counts[i]!;
+    const above = total - below;
+    if (below === 0 || above === 0) continue;
+    const between = below * above * (belowSum / below - (sum - belowSum) / above) ** 2;
+    // A gap between two tones gives many thresholds that part alike: the middle of them is taken.
+    if (between > best * (1 + 1e-12)) [best, first, last] = [between, i, i];
+    else if (between >= best * (1 - 1e-12)) last = i;
+  }
+  return (first + last) / 2 + 0.5;
+}
+
+/** How surely each pixel is not ground: what can be reached from the border within the tolerance of its colour is. */
+function standsOut({ width, height, rgba }: Picture, tolerance: number): Float32Array {
+  const ground = borderColour({ width, height, rgba });
+  const away = new Float32Array(width * height);
+  for (let i = 0; i < away.length; i++) {
+    const a = rgba[4 * i + 3]! / 255;
+    let sum = 0;
+    for (let c = 0; c < 3; c++) sum += ((rgba[4 * i + c]! - ground[c]!) * a) ** 2;
+    away[i] = Math.sqrt(sum);
+  }
+  const reached = flooded(away, width, height, (v) => v < tolerance);
+  const field = new Float32Array(away.length);
+  for (let i = 0; i < field.length; i++) {
+    // Inside, whatever looks like the ground still belongs to the thing; at the edge the distance says where it is.
+    const beside = reached[i] === 1 || touches(reached, i, width, height);
+    field[i] = beside ? clamp(0.5 + (away[i]! - tolerance) / Math.max(40, 2 * tolerance)) : 1;
+  }
+  return field;
+}
+
+function borderColour({ width, height, rgba }: Picture): [number, number, number] {
+  const list: [number, number, number][] = [];
+  const take = (x: number, y: number): void => {
+    const i = 4 * (y * width + x);
+    if (rgba[i + 3]! > 0) list.push([rgba[i]!, rgba[i + 1]!, rgba[i + 2]!]);
+  };
+  for (let x = 0; x < width; x++) [0, height - 1].forEach((y) => take(x, y));
+  for (let y = 1; y < height - 1; y++) [0, width - 1].forEach((x) => take(x, y));
+  const middle = (c: 0 | 1 | 2): number => list.map((p) => p[c]).sort((a, b) => a - b)[list.length >> 1] ?? 255;
+  return [middle(0), middle(1), middle(2)];
+}
+
+/** 1 where the border reaches over pixels that pass. */
+function flooded(values: Float32Array, width: number, height: number, passes: (v: number) => boolean): Uint8Array {
+  const out = new Uint8Array(values.length);
+  const queue = new Int32Array(values.length);
+  let [head, tail] = [0, 0];
+  const visit = (i: number): void => {
+    if (out[i] === 0 && passes(values[i]!)) {
+      out[i] = 1;
+      queue[tail++] = i;
+    }
+  };
+  for (let x = 0; x < width; x++) [x, (height - 1) * width + x].forEach(visit);
+  for (let y = 0; y < height; y++) [y * width, y * width + width - 1].forEach(visit);
+  while (head < tail) {
+    const i = queue[head++]!;
+    const x = i % width;
+    if (x > 0) visit(i - 1);
+    if (x < width - 1) visit(i + 1);
+    if (i >= width) visit(i - width);
+    if (i < values.length - width) visit(i + width);
+  }
+  return out;
+}
+
+function touches(mask: Uint8Array, i: number, width: number, height: number): boolean {
+  const [x, y] = [i % width, Math.floor(i / width)];
+  for (let dy = -1; dy <= 1; dy++)
+    for (let dx = -1; dx <= 1; dx++) {
+      const [px, py] = [x + dx, y + dy];
+      if (px >= 0 && py >= 0 && px < width && py < height && mask[py * width + px] === 1) return true;
+    }
+  return false;
+}
+
+/** Mean colour where a field is sure. */
+function colourWhere({ rgba }: Picture, field: Float32Array): string {
+  const sum = [0, 0, 0];
+  let count = 0;
+  for (let i = 0; i < field.length; i++)
+    if (field[i]! > 0.7) {
+      for (let c = 0; c < 3; c++) sum[c]! += rgba[4 * i + c]!;
+      count += 1;
+    }
+  return hex(sum.map((v) => v / Math.max(1, count)) as [number, number, number]);
+}
+
+const hex = ([r, g, b]: readonly [number, number, number]): string =>
+  formatHex({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 });
+
+/** Fields of the main colours, each 1 where a pixel is nearest to it. */
+function byColour(picture: Picture, wish: TraceWish): { colour: string; field: Float32Array }[] {
+  const { width, height, rgba } = picture;
+  const centres = mainColours(picture, wish.colours + (wish.dropGround ? 1 : 0));
+  const labels = new Int8Array(width * height);
+  for (let i = 0; i < labels.length; i++) labels[i] = rgba[4 * i + 3]! < 128 ? -1 : nearest(centres, rgba, 4 * i);
+  settle(labels, width, height);
+  const ground = wish.dropGround ? nearest(centres, borderColour(picture), 0) : -2;
+  return centres.flatMap((centre, k) => {
+    if (k === ground) return [];
+    const field = new Float32Array(labels.length);
+    for (let i = 0; i < field.length; i++) field[i] = labels[i] === k ? 1 : 0;
+    return [{ colour: hex(centre), field }];
+  });
+}
+
+type Rgb = [number, number, number];
+
+function nearest(centres: readonly Rgb[], bytes: ArrayLike<number>, at: number): number {
+  let [best, least] = [0, Infinity];
+  centres.forEach(([r, g, b], k) => {
+    const d = (bytes[at]! - r) ** 2 + (bytes[at + 1]! - g) ** 2 + (bytes[at + 2]! - b) ** 2;
+    if (d < least) [best, least] = [k, d];
+  });
+  return best;
+}
+
+/** Main colours by k-means on a sample, started from those furthest from each other: the same every time. */
+function mainColours({ rgba }: Picture, count: number): Rgb[] {
+  const step = Math.max(1, Math.floor(rgba.length / 4 / 20_000));
+  const sample: Rgb[] = [];
+  for (let i = 0; i < rgba.length / 4; i += step)
+    if (rgba[4 * i + 3]! >= 128) sample.push([rgba[4 * i]!, rgba[4 * i + 1]!, rgba[4 * i + 2]!]);
+  if (sample.length === 0) return [];
+  // What is rare, as the blends along edges are, does not become a colour of its own: colours are counted coarsely first.
+  const bins = new Map<number, { sum: Rgb; n: number }>();
+  for (const p of sample) {
+    const key = (p[0] >> 4) * 256 + (p[1] >> 4) * 16 + (p[2] >> 4);
+    const bin = bins.get(key) ?? { sum: [0, 0, 0] as Rgb, n: 0 };
+    p.forEach((v, c) => (bin.sum[c]! += v));
+    bin.n += 1;
+    bins.set(key, bin);
+  }
+  const common = [...bins.values()]
+    .map(({ sum, n }) => ({ at: sum.map((v) => v / n) as Rgb, n }))
+    .sort((a, b) => b.n - a.n)
+    .slice(0, 256);
+  const far = differenceEuclidean('rgb');
+  const colour = ([r, g, b]: Rgb) => ({ mode: 'rgb' as const, r: r / 255, g: g / 255, b: b / 255 });
+  const centres: Rgb[] = [common[0]!.at];
+  while (centres.length < count) {
+    const next = common
+      .map(({ at, n }) => ({ at, worth: Math.min(...centres.map((c) => far(colour(c), colour(at)))) ** 2 * n }))
+      .reduce((a, b) => (b.worth > a.worth ? b : a));
+    if (next.worth < 1e-3) break;
+    centres.push(next.at);
+  }
+  for (let round = 0; round < 12; round++) {
+    const sums = centres.map(() => [0, 0, 0, 0]);
+    for (const p of sample) {
+      const sum = sums[nearest(centres, p, 0)]!;
+      p.forEach((v, c) => (sum[c]! += v));
+      sum[3]! += 1;
+    }
+    sums.forEach(([r, g, b, n], k) => {
+      if (n! > 0) centres[k] = [r! / n!, g! / n!, b! / n!];
+    });
+  }
+  return centres;
+}
+
+/** Gives single pixels to what is round them: the blends along an edge would otherwise be slivers of a third colour. */
+function settle(labels: Int8Array, width: number, height: number): void {
+  for (let pass = 0; pass < 2; pass++) {
+    const before = labels.slice();
+    for (let y = 1; y < height - 1; y++)
+      for (let x = 1; x < width - 1; x++) {
+        const i = y * width + x;
+        const counts = new Map<number, number>();
+        for (let dy = -1; dy <= 1; dy++)
+          for (let dx = -1; dx <= 1; dx++) {
+            const label = before[i + dy * width + dx]!;
+            counts.set(label, (counts.get(label) ?? 0) + 1);
+          }
+        if (counts.size === 1 || (counts.get(before[i]!) ?? 0) >= 4) continue;
+        labels[i] = [...counts].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
+      }
+  }
+}
+
+/** The field evened out by a bell of some width, px. */
+function blurred(field: Float32Array, width: number, height: number, sigma: number): Float32Array {
+  if (sigma < 0.05) return field;
+  const reach = Math.min(12, Math.ceil(3 * sigma));
+  const bell = Float32Array.from({ length: 2 * reach + 1 }, (_, k) =>
+    Math.exp(-((k - reach) ** 2) / (2 * sigma * sigma)),
+  );
+  const total = bell.reduce((a, b) => a + b, 0);
+  for (let k = 0; k < bell.length; k++) bell[k]! /= total;
+  const along = new Float32Array(field.length);
+  for (let y = 0; y < height; y++) {
+    const row = y * width;
+    for (let x = 0; x < width; x++) {
+      let sum = 0;
+      if (x >= reach && x < width - reach) {
+        for (let k = 0; k < bell.length; k++) sum += bell[k]! * field[row + x + k - reach]!;
+      } else
+        for (let k = -reach; k <= reach; k++)
+          sum += bell[k + reach]! * field[row + Math.max(0, Math.min(width - 1, x + k))]!;
+      along[row + x] = sum;
+    }
+  }
+  // Down the columns row by row: neighbours in memory stay neighbours.
+  const out = new Float32Array(field.length);
+  for (let y = 0; y < height; y++)
+    for (let k = -reach; k <= reach; k++) {
+      const from = Math.max(0, Math.min(height - 1, y + k)) * width;
+      const weight = bell[k + reach]!;
+      const row = y * width;
+      for (let x = 0; x < width; x++) out[row + x]! += weight * along[from + x]!;
+    }
+  return out;
+}
+
+/** Outlines of a field at one half, px, y down; outer ones clockwise there, so that they turn right once y is up. */
+function outlinesOf(field: Float32Array, width: number, height: number, speckPx2: number): Ring[] {
+  const found = contours()
+    .size([width, height])
+    .smooth(true)
+    .contour(field as unknown as number[], 0.5);
+  const rings: Ring[] = [];
+  for (const polygon of found.coordinates)
+    polygon.forEach((points, k) => {
+      const raw = Float64Array.from(points.slice(0, -1).flat());
+      if (raw.length < 6 || Math.abs(ringArea(raw)) < Math.max(speckPx2, 1)) return;
+      const ring = flattenPath(fitRing(raw, FIT_PX), 0.05);
+      // Outer rings counter-clockwise with y up is clockwise with y down, and the other way round for holes.
+      const outwards = ringArea(ring) < 0;
+      rings.push(outwards === (k === 0) ? ring : backwards(ring));
+    });
+  return rings;
+}
+
+function backwards(ring: Ring): Ring {
+  const out = new Float64Array(ring.length);
+  for (let i = 0; i < ring.length; i += 2) {
+    out[i] = ring[ring.length - 2 - i]!;
+    out[i + 1] = ring[ring.length - 1 - i]!;
+  }
+  return out;
+}
