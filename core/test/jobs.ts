@@ -2,7 +2,7 @@ import type { ArtItem, MotifItem, TextItem } from '../src/artwork/item.ts';
 import { NO_ACTS } from '../src/artwork/acts.ts';
 import { STARTING_FILMS } from '../src/artwork/film.ts';
 import type { Blank, ReadingName } from '../src/blank/blank.ts';
-import { AS_IT_FALLS, USUAL_BALLOON } from '../src/document/new-project.ts';
+import { AS_IT_FALLS, PLAIN_LINES, USUAL_BALLOON } from '../src/document/new-project.ts';
 import type { Reading } from '../src/blank/reading.ts';
 import type { Job } from '../src/wrap/job.ts';
 import { PLAIN_SEAM } from '../src/wrap/job.ts';
@@ -75,6 +75,7 @@ export const textItem = (text: string, more: Partial<TextItem> = {}): TextItem =
   font: 'condensed',
   size: { by: 'cap', mm: 18 },
   letterGapMm: 0,
+  ...PLAIN_LINES,
   ring: null,
   ...more,
 });

@@ -66,6 +66,12 @@ export interface TextItem extends ItemBase {
   readonly size: { readonly by: 'cap' | 'width'; readonly mm: number };
   /** Extra room between letters, mm; negative closes them. */
   readonly letterGapMm: number;
+  /** How several lines lie to each other. */
+  readonly align: 'left' | 'middle' | 'right';
+  /** From baseline to baseline, in heights of a capital. */
+  readonly linePitch: number;
+  /** Extra room after single letters, mm, by the letter's place in the words, line breaks counted; negative closes. */
+  readonly pairGaps: readonly { readonly after: number; readonly mm: number }[];
   /** Set round a circle; null for lines. */
   readonly ring: RingSetting | null;
 }

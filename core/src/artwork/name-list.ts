@@ -53,7 +53,7 @@ const MEASURED_AT = 20;
  * @param cap height of the text's own capitals, mm
  */
 export function fitName(item: TextItem, list: NameList, row: NameRow, face: FontFace, cap: number): FittedName {
-  const { glyphs, missing } = textOutlines(row.name, face, MEASURED_AT, 0);
+  const { glyphs, missing } = textOutlines(row.name, face, MEASURED_AT);
   const box = glyphs.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
   const perMm = isEmptyBox(box) ? 0 : boxWidth(box) / MEASURED_AT;
   const gaps = Math.max(0, [...row.name].length - 1);
@@ -75,7 +75,7 @@ export function fitName(item: TextItem, list: NameList, row: NameRow, face: Font
 
 /** The text with a fitted name in its place. */
 export function textForName(item: TextItem, { row, capMm, letterGapMm }: FittedName): TextItem {
-  return { ...item, text: row.name, size: { by: 'cap', mm: capMm }, letterGapMm };
+  return { ...item, text: row.name, size: { by: 'cap', mm: capMm }, letterGapMm, pairGaps: [] };
 }
 
 /** What one line of a pasted list says. */

@@ -42,7 +42,7 @@ export function ringText(
   joined: boolean,
 ): RingTextOutlines {
   const line = text.replace(/\s*\r?\n\s*/g, ' ');
-  const { glyphs, missing } = textOutlines(line, face, capHeight, letterGap);
+  const { glyphs, missing } = textOutlines(line, face, capHeight, { letterGap });
   const radius = Math.max(1, ring.acrossMm / 2);
   const times = Math.max(1, Math.round(ring.times));
   const boxes = glyphs.map((rings) => rings.reduce((box, r) => boxOfCoordinates(r, box), EMPTY_BOX));

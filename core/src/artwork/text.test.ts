@@ -3,11 +3,13 @@ import { testFonts, fontFile } from '../../test/fonts.ts';
 import { FontProblem, readFont } from '../io/font/read.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
 import { unionRings } from '../polygon/boolean.ts';
+import { polygonArea } from '../polygon/polygon.ts';
+import { FONT_CHOICES } from './font.ts';
 import { MOTIF_IDS, MOTIFS, motifOutlines, motifViewBox } from './motifs/index.ts';
 import { textOutlines } from './text.ts';
 
 const boxOf = (text: string, cap: number, gap = 0, font: keyof typeof testFonts = 'condensed') => {
-  const rings = textOutlines(text, testFonts[font], cap, gap).glyphs.flat();
+  const rings = textOutlines(text, testFonts[font], cap, { letterGap: gap }).glyphs.flat();
   return rings.reduce((box, ring) => boxOfCoordinates(ring, box), boxOfCoordinates(rings[0]!));
 };
 
@@ -96,5 +98,94 @@ describe('motifs', () => {
     const pieces = unionRings(motifOutlines('buoy', 1).rings);
     expect(pieces).toHaveLength(2);
     expect(pieces.flatMap((p) => p.holes)).toHaveLength(1);
+  });
+});
+
+describe('lines and single letters', () => {
+  const xs = (setting: Parameters<typeof textOutlines>[3]): number[][] =>
+    textOutlines('I\nIIII', testFonts.condensed, 20, setting).glyphs.map((rings) =>
+      [...rings[0]!].filter((_, i) => i % 2 === 0),
+    );
+  const left = (glyph: number[]): number => Math.min(...glyph);
+
+  it('lie flush left, in the middle or flush right', () => {
+    // The first letter of the lower line against the single one of the upper, and the last one.
+    const [a, b] = [xs({ align: 'left' }), xs({ align: 'right' })];
+    expect(left(a[0]!)).toBeCloseTo(left(a[1]!), 6);
+    expect(left(b[0]!)).toBeCloseTo(left(b[4]!), 6);
+    const middle = xs({});
+    expect(left(middle[0]!)).toBeCloseTo((left(middle[1]!) + left(middle[4]!)) / 2, 6);
+  });
+
+  it('keep the pitch from line to line in heights of a capital', () => {
+    const lowest = (pitch: number): number =>
+      Math.min(
+        ...textOutlines('I\nI', testFonts.condensed, 20, { linePitch: pitch }).glyphs[1]!.flatMap((r) =>
+          [...r].filter((_, i) => i % 2 === 1),
+        ),
+      );
+    expect(lowest(2) - lowest(1.5)).toBeCloseTo(-10, 6);
+  });
+
+  it('move all that follows a letter, within its line only', () => {
+    const plain = xs({ align: 'left' });
+    // Letter 3 is the second of the lower line: the upper letter is 0, the break 1, the first below 2.
+    const moved = xs({ align: 'left', pairGaps: [{ after: 3, mm: 2.5 }] });
+    const shifts = moved.map((glyph, i) => left(glyph) - left(plain[i]!));
+    expect(shifts.map((s) => Math.round(s * 1e6) / 1e6)).toEqual([0, 0, 0, 2.5, 2.5]);
+  });
+});
+
+describe('every shipped font', () => {
+  const area = (rings: readonly Float64Array[]): number =>
+    unionRings(rings).reduce((sum, p) => sum + polygonArea(p), 0);
+
+  it.each(FONT_CHOICES)('$label keeps the counters of its letters', ({ id }) => {
+    const face = testFonts[id];
+    // By eye: the script draws B and R open, and loops the stem of its d.
+    const others =
+      id === 'script'
+        ? []
+        : ([
+            ['B', 2],
+            ['R', 1],
+          ] as const);
+    for (const [letter, counters] of [
+      ...others,
+      ['O', 1],
+      ['o', 1],
+      ['d', id === 'script' ? 2 : 1],
+      ['I', 0],
+    ] as const) {
+      const [glyph] = textOutlines(letter, face, 20).glyphs;
+      const parts = unionRings(glyph!);
+      expect([letter, parts.length, parts[0]!.holes.length]).toEqual([letter, 1, counters]);
+    }
+  });
+
+  it.each(FONT_CHOICES)(
+    '$label becomes one piece a word where its letters touch, and no film is lost',
+    ({ id, joined }) => {
+      for (const name of ['Rowan', 'Marlow', 'Corwen', 'Tansy']) {
+        // Not every capital of a script reaches the next letter.
+        const word = joined ? name.toLowerCase() : name;
+        const { glyphs } = textOutlines(word, testFonts[id], 20);
+        const parts = unionRings(glyphs.flat());
+        // Letters of a joined script are one; others stand apart, each in one piece.
+        expect([word, parts.length]).toEqual([word, joined ? 1 : word.length]);
+        const single = glyphs.reduce((sum, rings) => sum + area(rings), 0);
+        const fused = parts.reduce((sum, p) => sum + polygonArea(p), 0);
+        if (joined) expect(fused).toBeLessThan(single);
+        else expect(fused).toBeCloseTo(single, 3);
+      }
+    },
+  );
+
+  it.each(FONT_CHOICES)('$label has its capitals at the height that is asked for', ({ id }) => {
+    const ys = textOutlines('H', testFonts[id], 20)
+      .glyphs.flat()
+      .flatMap((r) => [...r].filter((_, i) => i % 2 === 1));
+    if (id !== 'script') expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(20, 0);
+    expect(Math.max(...ys)).toBeGreaterThan(17);
   });
 });

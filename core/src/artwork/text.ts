@@ -3,8 +3,16 @@ import { mapPath } from '../plane/path.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
 
-/** Room between the baselines of two lines, as a share of the cap height. */
-const LINE_PITCH = 1.75;
+/** How lines of text are set; what is left out is as text is first set. */
+export interface TextSetting {
+  /** Extra room between letters, mm. */
+  readonly letterGap?: number;
+  readonly align?: 'left' | 'middle' | 'right';
+  /** From baseline to baseline, in heights of a capital. */
+  readonly linePitch?: number;
+  /** Extra room after single letters, mm. */
+  readonly pairGaps?: readonly { readonly after: number; readonly mm: number }[];
+}
 
 /** Text as outlines, in its own plane: x along the line, y up, mm. */
 export interface TextOutlines {
@@ -20,26 +28,42 @@ export interface TextOutlines {
  * @param text one or more lines, separated by line breaks; lines are centred on each other
  * @param face the font
  * @param capHeight height of a flat capital, mm, > 0
- * @param letterGap extra room between letters, mm
- * @returns outlines in mm, centred on x = 0 by their advance widths
+ * @param setting gaps, alignment and pitch of the lines
+ * @returns outlines in mm; x = 0 is the middle of the lines, or their left or right ends, by their advance widths
  */
-export function textOutlines(text: string, face: FontFace, capHeight: number, letterGap = 0): TextOutlines {
+export function textOutlines(
+  text: string,
+  face: FontFace,
+  capHeight: number,
+  { letterGap = 0, align = 'middle', linePitch = 1.75, pairGaps = [] }: TextSetting = {},
+): TextOutlines {
   const scale = capHeight / face.capHeight;
   const glyphs: Ring[][] = [];
   const missing = new Set<string>();
+  let before = 0;
   text.split(/\r?\n/).forEach((line, row) => {
     const run = face.layout(line);
     run.missing.forEach((letter) => missing.add(letter));
-    const gaps = Math.max(0, run.glyphs.length - 1);
-    const left = -(run.width * scale + gaps * letterGap) / 2;
+    // Where each glyph begins among the letters of the words, for the gaps of single pairs.
+    let letter = before;
+    let pushed = 0;
+    const shifts = run.glyphs.map((glyph, index) => {
+      const shift = pushed + index * letterGap;
+      letter += [...glyph.text].length;
+      pushed += pairGaps.reduce((sum, gap) => (gap.after === letter - 1 ? sum + gap.mm : sum), 0);
+      return shift;
+    });
+    const width = run.width * scale + (shifts.at(-1) ?? 0);
+    const left = align === 'left' ? 0 : align === 'right' ? -width : -width / 2;
     run.glyphs.forEach((glyph, index) => {
-      const dx = left + glyph.at * scale + index * letterGap;
-      const dy = -row * LINE_PITCH * capHeight;
+      const dx = left + glyph.at * scale + shifts[index]!;
+      const dy = -row * linePitch * capHeight;
       const rings = glyph.outlines
         .map((outline) => flattenPath(mapPath(outline, (p) => ({ x: p.x * scale + dx, y: p.y * scale + dy }), scale)))
         .filter((ring) => ring.length >= 6);
       if (rings.length > 0) glyphs.push(rings);
     });
+    before += [...line].length + 1;
   });
   return { glyphs, missing: [...missing] };
 }

@@ -348,12 +348,94 @@ function outlinesOf(field: Float32Array, width: number, height: number, speckPx2
     polygon.forEach((points, k) => {
       const raw = Float64Array.from(points.slice(0, -1).flat());
       if (raw.length < 6 || Math.abs(ringArea(raw)) < Math.max(speckPx2, 1)) return;
-      const ring = flattenPath(fitRing(raw, FIT_PX), 0.05);
+      const ring = flattenPath(fitRing(sharpened(raw), FIT_PX), 0.05);
       // Outer rings counter-clockwise with y up is clockwise with y down, and the other way round for holes.
       const outwards = ringArea(ring) < 0;
       rings.push(outwards === (k === 0) ? ring : backwards(ring));
     });
   return rings;
+}
+
+/** Points looked at on each side of a corner, and how near to it they begin; about a pixel apart. */
+const [SIDE_FROM, SIDE_TO] = [2, 5];
+/** Sharpest turn that is no corner, and what the raster cuts off a right-angled one, px; sharper ones lose more. */
+const [LEAST_CORNER, TIP_CUT] = [0.6, 0.7];
+
+/**
+ * Puts corners back that the raster has cut off: where two straight runs meet within a few points, they are drawn on to
+ * where they cross.
+ */
+function sharpened(ring: Ring): Ring {
+  const n = ring.length / 2;
+  if (n < 4 * SIDE_TO) return ring;
+  const sides = Array.from({ length: n }, (_, i) => ({
+    before: lineThrough(ring, i, -SIDE_TO, -SIDE_FROM),
+    after: lineThrough(ring, i, SIDE_FROM, SIDE_TO),
+  }));
+  const turn = sides.map(({ before, after }) =>
+    before && after
+      ? Math.abs(Math.atan2(before.ux * after.uy - before.uy * after.ux, before.ux * after.ux + before.uy * after.uy))
+      : 0,
+  );
+  const out: number[] = [];
+  const skip = new Uint8Array(n);
+  const tips = new Map<number, [number, number]>();
+  for (let i = 0; i < n; i++) {
+    if (turn[i]! < LEAST_CORNER) continue;
+    let sharpest = true;
+    for (let k = -SIDE_FROM; k <= SIDE_FROM; k++) {
+      const other = turn[(i + k + n) % n]!;
+      if (other > turn[i]! || (other === turn[i]! && k < 0)) sharpest = false;
+    }
+    const { before, after } = sides[i]!;
+    if (!sharpest || !before || !after) continue;
+    const cross = before.ux * after.uy - before.uy * after.ux;
+    if (Math.abs(cross) < 0.1) continue;
+    const t = ((after.x - before.x) * after.uy - (after.y - before.y) * after.ux) / cross;
+    const [px, py] = [before.x + t * before.ux, before.y + t * before.uy];
+    if (Math.hypot(px - ring[2 * i]!, py - ring[2 * i + 1]!) > TIP_CUT / Math.cos(turn[i]! / 2)) continue;
+    tips.set(i, [px, py]);
+    for (const k of [-1, 1]) skip[(i + k + n) % n] = 1;
+  }
+  for (let i = 0; i < n; i++) {
+    const tip = tips.get(i);
+    if (tip) out.push(...tip);
+    else if (skip[i] === 0) out.push(ring[2 * i]!, ring[2 * i + 1]!);
+  }
+  return Float64Array.from(out);
+}
+
+/** The line through some points beside one of a ring, by least squares; null where they do not lie straight. */
+function lineThrough(
+  ring: Ring,
+  i: number,
+  from: number,
+  to: number,
+): { x: number; y: number; ux: number; uy: number } | null {
+  const n = ring.length / 2;
+  const count = to - from + 1;
+  let [x, y, xx, xy, yy] = [0, 0, 0, 0, 0];
+  const at = (k: number): [number, number] => {
+    const j = (i + k + n) % n;
+    return [ring[2 * j]!, ring[2 * j + 1]!];
+  };
+  for (let k = from; k <= to; k++) {
+    const [px, py] = at(k);
+    x += px / count;
+    y += py / count;
+  }
+  for (let k = from; k <= to; k++) {
+    const [px, py] = at(k);
+    xx += (px - x) ** 2;
+    xy += (px - x) * (py - y);
+    yy += (py - y) ** 2;
+  }
+  const angle = Math.atan2(2 * xy, xx - yy) / 2;
+  let [ux, uy] = [Math.cos(angle), Math.sin(angle)];
+  const [first, last] = [at(from), at(to)];
+  if ((last[0] - first[0]) * ux + (last[1] - first[1]) * uy < 0) [ux, uy] = [-ux, -uy];
+  const off = (xx + yy - Math.hypot(xx - yy, 2 * xy)) / 2;
+  return off / count > 0.02 ? null : { x, y, ux, uy };
 }
 
 function backwards(ring: Ring): Ring {

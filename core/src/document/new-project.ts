@@ -107,6 +107,9 @@ const anywhere = {
   acts: NO_ACTS,
 } as const;
 
+/** Lines of text as they are first set. */
+export const PLAIN_LINES = { align: 'middle', linePitch: 1.75, pairGaps: [] } as const;
+
 /** Text in the middle of the band, in front, level. */
 export function newText(id: string, text: string, film: string): TextItem {
   return {
@@ -119,6 +122,7 @@ export function newText(id: string, text: string, film: string): TextItem {
     font: 'condensed',
     size: { by: 'cap', mm: 16 },
     letterGapMm: 0,
+    ...PLAIN_LINES,
     ring: null,
   };
 }

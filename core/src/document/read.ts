@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { AS_IT_FALLS, USUAL_BALLOON } from './new-project.ts';
+import { AS_IT_FALLS, PLAIN_LINES, USUAL_BALLOON } from './new-project.ts';
 import type { Backup, Project, ShelfBlank } from './project.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
 import { PLAIN_SEAM } from '../wrap/job.ts';
@@ -75,7 +75,9 @@ const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
       ...project,
       seam: { ...PLAIN_SEAM, ...(isRaw(project['seam']) ? project['seam'] : {}) },
       items: Array.isArray(project['items'])
-        ? project['items'].map((item: unknown) => (isRaw(item) ? { spares: 0, acts: NO_ACTS, ...item } : item))
+        ? project['items'].map((item: unknown) =>
+            isRaw(item) ? { spares: 0, acts: NO_ACTS, ...(item['type'] === 'text' ? PLAIN_LINES : {}), ...item } : item,
+          )
         : project['items'],
     })),
 };

@@ -175,6 +175,9 @@ export const itemSchema = z.discriminatedUnion('type', [
     font: z.enum(FONT_CHOICES.map((f) => f.id) as [FontId, ...FontId[]]),
     size: z.object({ by: z.enum(['cap', 'width']), mm: z.number().min(0.5).max(2000) }),
     letterGapMm: z.number().min(-50).max(200),
+    align: z.enum(['left', 'middle', 'right']),
+    linePitch: z.number().min(0.5).max(6),
+    pairGaps: z.array(z.object({ after: z.number().int().min(0).max(500), mm: z.number().min(-50).max(50) })).max(500),
     // Not there in what older versions wrote.
     ring: z
       .object({

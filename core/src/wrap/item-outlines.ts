@@ -41,14 +41,18 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
     const face = fonts[item.font];
     if (item.ring) return ringOutlines(item, face, item.ring);
     let cap = item.size.by === 'cap' ? item.size.mm : 20;
-    let text = textOutlines(item.text, face, cap, item.letterGapMm);
+    const setting = { ...item, letterGap: item.letterGapMm };
+    let text = textOutlines(item.text, face, cap, setting);
     const box = boxOfGroups(text.glyphs);
     if (item.size.by === 'width' && box.maxX > box.minX) {
       // Letter gaps do not scale with the letters: solve the cap height for letters alone, gaps kept as typed.
-      const gaps = item.letterGapMm * Math.max(0, longestLine(item.text) - 1);
-      const letters = Math.max(1e-6, box.maxX - box.minX - gaps);
+      const bare = boxOfGroups(
+        textOutlines(item.text, face, cap, { align: item.align, linePitch: item.linePitch }).glyphs,
+      );
+      const letters = Math.max(1e-6, bare.maxX - bare.minX);
+      const gaps = box.maxX - box.minX - letters;
       cap = Math.max(0.5, (20 * (item.size.mm - gaps)) / letters);
-      text = textOutlines(item.text, face, cap, item.letterGapMm);
+      text = textOutlines(item.text, face, cap, setting);
     }
     return { ...centred(text.glyphs, item.mirrored), frame: null, missingLetters: text.missing, capHeight: cap };
   }
@@ -107,8 +111,6 @@ function reversed(ring: Ring): Ring {
   }
   return out;
 }
-
-const longestLine = (text: string): number => Math.max(...text.split(/\r?\n/).map((line) => [...line].length));
 
 function centred(groups: readonly (readonly Ring[])[], mirrored: boolean): Pick<ItemOutlines, 'groups' | 'box'> {
   const box = boxOfGroups(groups);

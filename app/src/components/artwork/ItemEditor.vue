@@ -18,6 +18,7 @@ import { useView } from '../../stores/view.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
 import FilmChoice from './FilmChoice.vue';
+import PairGaps from './PairGaps.vue';
 import PlacementFields from './PlacementFields.vue';
 import RingFields from './RingFields.vue';
 import { itemTitle } from './item-title.ts';
@@ -59,6 +60,22 @@ const RUNNING: { value: Running; label: string; title: string }[] = [
   { value: 'level', label: 'Level', title: 'Follows the rim; letters keep their size' },
   { value: 'rigid', label: 'Rigid', title: 'Laid down unbent, for small decals' },
 ];
+const ALIGN: { value: TextItem['align']; label: string }[] = [
+  { value: 'left', label: 'Left' },
+  { value: 'middle', label: 'Middle' },
+  { value: 'right', label: 'Right' },
+];
+const READS = [
+  { value: 'along', label: 'Along the rim' },
+  { value: 'up', label: 'Up the side' },
+];
+function readsAs(way: string): void {
+  items.change('Turn the words', (i) => ({
+    ...i,
+    running: way === 'up' ? 'rigid' : 'level',
+    placement: { ...i.placement, turnDeg: way === 'up' ? 90 : 0 },
+  }));
+}
 const FONTS = FONT_CHOICES.map((f) => ({ value: f.id, label: f.label }));
 const runningSays = computed(() => {
   if (props.item.running === 'round') return 'Follows the rim and closes at the seam.';
@@ -178,6 +195,47 @@ function setHeight(mm: number): void {
         hint="Below nothing closes them up"
         @change="text({ letterGapMm: $event }, 'Change the letter gaps')"
       />
+      <template v-if="!item.ring">
+        <PairGaps
+          v-if="item.text.length > 1 && item.text.length <= 60"
+          :item="item"
+          :unit="settings.unit"
+          @change="text({ pairGaps: $event }, 'Move a letter', 'pair')"
+        />
+        <template v-if="item.text.includes('\n')">
+          <div class="row-line">
+            <span>Lines</span>
+            <ChoiceButtons
+              :value="item.align"
+              :options="ALIGN"
+              label="How lines lie to each other"
+              @choose="text({ align: $event }, 'Align the lines')"
+            />
+          </div>
+          <LengthField
+            label="Line to line"
+            :mm="item.linePitch * (placed?.capHeight ?? 10)"
+            :unit="settings.unit"
+            :least="1"
+            :most="400"
+            @change="
+              text(
+                { linePitch: Math.min(6, Math.max(0.5, $event / (placed?.capHeight ?? 10))) },
+                'Change the line spacing',
+              )
+            "
+          />
+        </template>
+        <div class="row-line">
+          <span>Reads</span>
+          <ChoiceButtons
+            :value="item.placement.turnDeg === 90 ? 'up' : 'along'"
+            :options="READS"
+            label="Which way it reads"
+            @choose="readsAs"
+          />
+        </div>
+      </template>
       <button v-if="!item.ring" type="button" class="btn btn-sm btn-outline-primary my-2" @click="makeForNames">
         {{ project.doc!.names?.itemId === item.id ? 'The list of names' : 'Make it for a list of names' }}
       </button>
