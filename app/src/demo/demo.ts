@@ -238,5 +238,53 @@ export function demoProjects(now: string): Project[] {
       },
     ],
   };
-  return [tumbler, mug, goblet, ball];
+  const pot: Project = {
+    ...newProject('demo-landing', 'Landing-stage pot', landingPot, landingPot.id, now),
+    items: [
+      {
+        ...newMotif('demo-rope', 'rope', 'hull'),
+        heightMm: 9,
+        repeat: { mode: 'joined', count: 22 },
+        placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 12, turnDeg: 0 },
+      },
+      {
+        ...newMotif('demo-boats', 'boat', 'chalk'),
+        widthMm: 44,
+        running: 'round',
+        repeat: { mode: 'spaced', count: 6 },
+        placement: { facing: 'front', angleDeg: 30, from: 'middle', mm: 6, turnDeg: 0 },
+      },
+    ],
+    seam: { ...PLAIN_SEAM, way: 'wandering', lapMm: 3, panels: 2 },
+    boardId: 'long',
+  };
+  const lid: Project = {
+    ...newProject('demo-bow', 'Bow-seat lids', bowLid, bowLid.id, now),
+    items: [
+      {
+        ...newText('demo-bow-words', 'WILLOWMERE', 'chalk'),
+        running: 'rigid',
+        size: { by: 'cap', mm: 4.5 },
+        ring: { acrossMm: 29, tops: 'out', times: 2, between: 'star' },
+      },
+      {
+        ...newText('demo-bow-number', '2', 'ensign'),
+        font: 'slab',
+        running: 'rigid',
+        size: { by: 'cap', mm: 15 },
+      },
+    ],
+  };
+  const buoy: Project = {
+    ...newProject('demo-turn', 'Turn-buoy balloons', turnBuoy, turnBuoy.id, now),
+    items: [
+      {
+        ...newText('demo-turn-number', '4', 'hull'),
+        font: 'slab',
+        running: 'rigid',
+        size: { by: 'cap', mm: 60 },
+      },
+    ],
+  };
+  return [tumbler, mug, goblet, ball, pot, lid, buoy];
 }

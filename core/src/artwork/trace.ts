@@ -225,8 +225,49 @@ function byColour(picture: Picture, wish: TraceWish): { colour: string; field: F
     if (k === ground) return [];
     const field = new Float32Array(labels.length);
     for (let i = 0; i < field.length; i++) field[i] = labels[i] === k ? 1 : 0;
+    soften(field, k, { labels, centres, rgba, width, height });
     return [{ colour: hex(centre), field }];
   });
+}
+
+/**
+ * Along an edge, the share of a colour that a pixel holds instead of all or nothing, so that the outline runs between
+ * the pixels: on the line from one colour to the other it is where the pixel's colour lies.
+ */
+function soften(
+  field: Float32Array,
+  k: number,
+  at: {
+    readonly labels: Int8Array;
+    readonly centres: readonly Rgb[];
+    readonly rgba: ArrayLike<number>;
+    readonly width: number;
+    readonly height: number;
+  },
+): void {
+  const { labels, centres, rgba, width, height } = at;
+  const own = centres[k]!;
+  const away = (i: number, [r, g, b]: Rgb): number =>
+    Math.hypot(rgba[4 * i]! - r, rgba[4 * i + 1]! - g, rgba[4 * i + 2]! - b);
+  for (let y = 1; y < height - 1; y++)
+    for (let x = 1; x < width - 1; x++) {
+      const i = y * width + x;
+      let mine = false;
+      let least = Infinity;
+      let other: Rgb | null = null;
+      for (let dy = -1; dy <= 1; dy++)
+        for (let dx = -1; dx <= 1; dx++) {
+          const label = labels[i + dy * width + dx]!;
+          if (label === k) mine = true;
+          else if (label >= 0) {
+            const d = away(i, centres[label]!);
+            if (d < least) [least, other] = [d, centres[label]!];
+          }
+        }
+      if (!mine || !other) continue;
+      const between = Math.hypot(own[0] - other[0], own[1] - other[1], own[2] - other[2]);
+      if (between > 1) field[i] = clamp(0.5 + (least - away(i, own)) / (2 * between));
+    }
 }
 
 type Rgb = [number, number, number];
@@ -359,7 +400,7 @@ function outlinesOf(field: Float32Array, width: number, height: number, speckPx2
 /** Points looked at on each side of a corner, and how near to it they begin; about a pixel apart. */
 const [SIDE_FROM, SIDE_TO] = [2, 5];
 /** Sharpest turn that is no corner, and what the raster cuts off a right-angled one, px; sharper ones lose more. */
-const [LEAST_CORNER, TIP_CUT] = [0.6, 0.7];
+const [LEAST_CORNER, TIP_CUT] = [0.6, 0.55];
 
 /**
  * Puts corners back that the raster has cut off: where two straight runs meet within a few points, they are drawn on to
