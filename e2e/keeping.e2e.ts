@@ -118,7 +118,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'backup.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(before)) });
-  await expect(page.getByText(/4 projects and 12 blanks are back/)).toBeVisible();
+  await expect(page.getByText(/7 projects and 12 blanks are back/)).toBeVisible();
   const after = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(after.projects)).toEqual(byId(before.projects));
