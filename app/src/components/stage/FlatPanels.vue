@@ -46,6 +46,7 @@ const view = computed(() => {
         :d="piece.sheetData"
         :fill="colours.get(piece.film)"
         fill-rule="evenodd"
+        class="piece"
       />
     </template>
     <g v-for="panel in picture.panels" :key="panel.name">
@@ -83,7 +84,16 @@ path {
   stroke: var(--on-sheet);
   stroke-width: 1.2;
 }
+.piece {
+  stroke: color-mix(in srgb, var(--on-sheet) 30%, transparent);
+  stroke-width: 0.7;
+}
 text {
   fill: var(--on-sheet);
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
+  stroke-linejoin: round;
+  vector-effect: non-scaling-stroke;
 }
 </style>

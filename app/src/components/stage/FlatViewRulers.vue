@@ -26,8 +26,8 @@ const rim = computed(() => {
   const { small, middle, big, per } = steps.value;
   let ticks = '';
   const labels: { x: number; y: number; turn: number; text: string }[] = [];
-  const reach = Math.floor((Math.min(-left[0], right[0]) * r) / small);
-  for (let i = -reach; i <= reach; i++) {
+  const [low, high] = [Math.ceil((left[0] * r) / small), Math.floor((right[0] * r) / small)];
+  for (let i = low; i <= high; i++) {
     const mm = i * small;
     const azimuth = mm / r;
     const isBig = Math.abs(mm / big - Math.round(mm / big)) < 1e-6;
@@ -35,7 +35,7 @@ const rim = computed(() => {
     const a = s.forward(azimuth, -near);
     const b = s.forward(azimuth, -near - (isBig ? 9 : isMiddle ? 7 : 4) * px.value);
     ticks += `M${a.x} ${-a.y}L${b.x} ${-b.y}`;
-    if (isBig && Math.abs(mm) < (reach - 3) * small) {
+    if (isBig && i > low + 3 && i < high - 3) {
       const at = s.forward(azimuth, -near - 10.5 * px.value);
       labels.push({
         x: at.x,
