@@ -15,7 +15,7 @@ export async function takeIn(file: File): Promise<string> {
   if (/\.(png|jpe?g|webp)$/i.test(file.name) || /^image\/(png|jpeg|webp)$/.test(file.type))
     return useIncoming().bringInPicture(file, file.name);
   const text = await file.text();
-  if (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml') return useIncoming().bringIn(file.name, text);
+  if (/\.(svg|dxf)$/i.test(file.name) || file.type === 'image/svg+xml') return useIncoming().bringIn(file.name, text);
   if (/\.csv$/i.test(file.name)) return takeInTable(file.name, text);
   const result = readDocument(text);
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;

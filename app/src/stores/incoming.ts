@@ -38,7 +38,7 @@ export const useIncoming = defineStore('incoming', () => {
     try {
       const { result, matches } = await askCore('drawing', { text, films: project.doc.films }, LONGEST_MS);
       if (!result.ok) return `${fileName}: ${describeDrawingProblem(result.problem)} Nothing was changed.`;
-      const name = fileName.replace(/\.svg$/i, '').slice(0, 120) || 'Drawing';
+      const name = fileName.replace(/\.(svg|dxf)$/i, '').slice(0, 120) || 'Drawing';
       drawing.value = { name, drawing: result.drawing, matches };
       const count = result.drawing.colours.length;
       return `${fileName} is a drawing in ${count === 1 ? 'one colour' : `${count} colours`}. It waits on the Artwork stop.`;

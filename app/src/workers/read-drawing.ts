@@ -1,10 +1,10 @@
 import type { DrawingResult, Film } from '@mivet/core';
-import { matchFilms, readSvgDrawing, tracePicture } from '@mivet/core/drawings';
+import { matchFilms, readDxfDrawing, readSvgDrawing, tracePicture } from '@mivet/core/drawings';
 import type { CoreJobs } from './protocol.ts';
 
 /** Reads a drawing and finds a film for each of its colours. */
 export function readDrawing({ text, films }: CoreJobs['drawing']['input']): CoreJobs['drawing']['output'] {
-  const result = readSvgDrawing(text);
+  const result = /^\s*(<|\uFEFF\s*<)/.test(text) ? readSvgDrawing(text) : readDxfDrawing(text);
   return { result, matches: filmsFor(result, films) };
 }
 

@@ -120,7 +120,7 @@ function placeMotif(id: MotifId): void {
         {{ incoming.busy ? 'Reading it…' : 'Bring in a drawing or a picture' }}
         <input
           type="file"
-          accept=".svg,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp"
+          accept=".svg,.dxf,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp"
           class="visually-hidden"
           @change="bringIn"
         />
