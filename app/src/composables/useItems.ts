@@ -11,6 +11,7 @@ export function useItems(): {
   change: (label: string, edit: (item: ArtworkItem) => ArtworkItem, kind?: string) => void;
   anotherRound: () => void;
   duplicate: () => void;
+  otherEnd: () => void;
   removeSelected: () => void;
   reorder: (id: string, by: -1 | 1) => void;
   nudge: (rightMm: number, downMm: number) => boolean;
@@ -51,6 +52,14 @@ export function useItems(): {
     );
   }
 
+  /** A border of its own at the other end of the band, as far from there. */
+  function otherEnd(): void {
+    const item = selected();
+    if (!item || item.placement.from === 'middle') return;
+    const from = item.placement.from === 'rim' ? 'base' : 'rim';
+    add('Place it along the other end', { ...item, id: crypto.randomUUID(), placement: { ...item.placement, from } });
+  }
+
   function nudge(rightMm: number, downMm: number): boolean {
     const item = selected();
     const placed = picture.good?.items.find((i) => i.itemId === item?.id);
@@ -75,6 +84,7 @@ export function useItems(): {
             ? { mode: 'spaced', count: 2 }
             : { ...i.repeat, count: Math.min(200, i.repeat.count + 1) },
       })),
+    otherEnd,
     duplicate: () => {
       const item = selected();
       if (!item || !project.doc) return;

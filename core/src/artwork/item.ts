@@ -25,6 +25,8 @@ export interface RepeatRound {
   /** `scattered`: spread evenly over the side. `spaced`: copies at even spacing. `joined`: tiles stretched to the exact pitch so that they meet. */
   readonly mode: 'once' | 'spaced' | 'joined' | 'scattered';
   readonly count: number;
+  /** `spaced`: every other copy is mirrored. */
+  readonly alternate?: boolean | undefined;
   /** `scattered`: how, and on which films besides the item's own. */
   readonly scatter?: { readonly seed: number; readonly gapMm: number; readonly films: readonly string[] } | undefined;
 }

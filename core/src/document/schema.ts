@@ -148,6 +148,7 @@ const itemBase = {
   repeat: z.object({
     mode: z.enum(['once', 'spaced', 'joined', 'scattered']),
     count: z.number().int().min(1).max(200),
+    alternate: z.boolean().optional(),
     scatter: z
       .object({ seed: z.number().int().min(0).max(1e9), gapMm: z.number().min(0).max(200), films: z.array(id).max(20) })
       .optional(),

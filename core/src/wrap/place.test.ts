@@ -102,6 +102,27 @@ describe('placeItem', () => {
   it('puts nothing down for empty words', () => expect(placed(textItem(' ')).slants).toBeNull());
 });
 
+describe('copies that alternate', () => {
+  it('are mirrored every other one, with the film of all alike', () => {
+    const heron = (alternate: boolean) =>
+      placeItem(
+        motifItem('heron', { widthMm: 20, repeat: { mode: 'spaced', count: 4, alternate } }),
+        cone,
+        testFonts,
+        'right',
+      );
+    const [plain, turned] = [heron(false), heron(true)];
+    const centreOf = (p: typeof plain, copy: number): number => {
+      const ring = p.groups[(copy * p.groups.length) / 4]![0]!;
+      const xs = [...ring].filter((_, i) => i % 2 === 0).map((x) => x - p.copies[copy]!);
+      return (Math.max(...xs) + Math.min(...xs)) / 2;
+    };
+    expect(centreOf(turned, 0)).toBeCloseTo(centreOf(plain, 0), 9);
+    expect(centreOf(turned, 1)).toBeCloseTo(-centreOf(plain, 1), 9);
+    expect(centreOf(turned, 2)).toBeCloseTo(centreOf(plain, 2), 9);
+  });
+});
+
 describe('seamView', () => {
   it('brings both ends of a band together into one picture without a step', () => {
     const derived = deriveWrap(makeJob(tumbler(), [wave(9)]), testFonts);

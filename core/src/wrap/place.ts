@@ -92,8 +92,9 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   );
   const running = joined ? 'round' : item.running;
   const copies = Array.from({ length: count }, (_, i) => azimuth + i * step);
-  const groups = copies.flatMap((centre) =>
-    ink.map((rings) => rings.map((ring) => layRing(ring, running, surface, centre, slant, radius))),
+  const other = item.repeat.mode === 'spaced' && item.repeat.alternate ? ink.map((rings) => rings.map(mirrored)) : ink;
+  const groups = copies.flatMap((centre, i) =>
+    (i % 2 ? other : ink).map((rings) => rings.map((ring) => layRing(ring, running, surface, centre, slant, radius))),
   );
   const half = (box.maxX - box.minX) / 2;
   return {
@@ -110,6 +111,16 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     ringRoom: outlines.ringRoom ?? null,
     rigidSag: running === 'rigid' ? rigidSag(surface, slant, half) : 0,
   };
+}
+
+/** A ring seen in a mirror, turning the way it did. */
+function mirrored(ring: Ring): Ring {
+  const out = new Float64Array(ring.length);
+  for (let i = 0; i < ring.length; i += 2) {
+    out[i] = -ring[ring.length - 2 - i]!;
+    out[i + 1] = ring[ring.length - 1 - i]!;
+  }
+  return out;
 }
 
 /** Highest and lowest of some rings on the side, slant in mm; null when there are none. */

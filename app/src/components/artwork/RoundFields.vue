@@ -42,7 +42,7 @@ function setMode(mode: RepeatRound['mode']): void {
   const scatter = props.item.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] };
   items.change('Change the repeat', (i) => ({
     ...i,
-    repeat: mode === 'scattered' ? { mode, count, scatter } : { mode, count },
+    repeat: mode === 'scattered' ? { mode, count, scatter } : { ...i.repeat, mode, count },
   }));
 }
 function setScatter(change: Partial<NonNullable<RepeatRound['scatter']>>, label: string): void {
@@ -54,6 +54,16 @@ function setScatter(change: Partial<NonNullable<RepeatRound['scatter']>>, label:
 function toggleFilm(film: string): void {
   const now = scattered.value?.films ?? [];
   setScatter({ films: now.includes(film) ? now.filter((f) => f !== film) : [...now, film] }, 'Change the films');
+}
+/** As many as come nearest to the pitch; it then closes exactly. */
+function setPitch(mm: number): void {
+  if (!pitch.value || mm <= 0) return;
+  const count = Math.min(200, Math.max(1, Math.round((pitch.value * props.item.repeat.count) / mm)));
+  items.change('Change the pitch', (i) => ({ ...i, repeat: { ...i.repeat, count } }));
+}
+function setAlternate(event: Event): void {
+  const alternate = (event.target as HTMLInputElement).checked;
+  items.change('Mirror every other one', (i) => ({ ...i, repeat: { ...i.repeat, alternate } }));
 }
 function setCount(event: Event): void {
   const input = event.target as HTMLInputElement;
@@ -117,7 +127,39 @@ function setCount(event: Event): void {
         <span class="quiet small ms-2">Arrangement {{ scattered.seed }}</span>
       </div>
     </template>
-    <div v-else-if="pitch" class="note-bar fine">
+    <LengthField
+      v-if="!scattered && pitch"
+      label="From one to the next"
+      :mm="pitch"
+      :unit="unit"
+      :least="1"
+      :most="2000"
+      @change="setPitch"
+    />
+    <div v-if="item.repeat.mode === 'spaced'" class="form-check mt-2">
+      <input
+        :id="`${id}-a`"
+        class="form-check-input"
+        type="checkbox"
+        :checked="item.repeat.alternate ?? false"
+        @change="setAlternate"
+      />
+      <label class="form-check-label" :for="`${id}-a`"
+        >Mirror every other one
+        <span v-if="item.repeat.alternate && item.repeat.count % 2" class="quiet"
+          >; an odd count puts two alike side by side</span
+        ></label
+      >
+    </div>
+    <button
+      v-if="item.repeat.mode === 'joined' && item.placement.from !== 'middle'"
+      type="button"
+      class="btn btn-sm btn-outline-primary mt-2"
+      @click="items.otherEnd()"
+    >
+      The same along the {{ item.placement.from === 'rim' ? 'base' : 'rim' }}
+    </button>
+    <div v-if="!scattered && pitch" class="note-bar fine">
       <p class="fw-bold">Closes at the seam</p>
       <p>{{ item.repeat.count }} times {{ formatLength(pitch, unit) }}; the last meets the first.</p>
     </div>
