@@ -42,7 +42,7 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
     page.getByRole('button', { name: 'Whole job as ZIP' }).click(),
   ]);
   const files = await unzip(zip);
-  const reed = Object.keys(files).find((name) => /^cut-.*reed\.svg$/.test(name))!;
+  const reed = Object.keys(files).find((name) => /^cut-.*reed-tansy\.svg$/.test(name))!;
   const xs = pathsIn(text(files[reed])).flatMap((d) => pathPoints(d).map(([x]) => x));
   // 60 mm of drawing on 30 mm: its squares of 20 mm are 10 mm on the mug.
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(10, 1);

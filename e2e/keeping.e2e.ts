@@ -74,7 +74,7 @@ test('a reload keeps the work, and undo and redo go through it', async ({ page }
   await setField(page, 'Wide', '40 mm');
   await expect(page.getByText(/pieces?, 40\.0 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText(/pieces?, 58\.0 mm/)).toBeVisible();
+  await expect(page.getByText(/pieces?, 49\.2 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(page.getByText(/pieces?, 40\.0 mm/)).toBeVisible();
   await saved(page);

@@ -69,6 +69,7 @@ export type { JobFile } from './cut-files.ts';
 export { cutFiles } from './cut-files.ts';
 export type { JobSheet } from './cut/job-sheet.ts';
 export { cutPieces, pathLength } from './cut/order.ts';
+export { maskRound } from './document/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
 export {
   AS_IT_FALLS,

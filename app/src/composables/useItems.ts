@@ -1,4 +1,13 @@
-import { matesOf, moveItem, newMotif, newText, replaceItem, type ArtworkItem, type MotifId } from '@mivet/core';
+import {
+  maskRound,
+  matesOf,
+  moveItem,
+  newMotif,
+  newText,
+  replaceItem,
+  type ArtworkItem,
+  type MotifId,
+} from '@mivet/core';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
 import { useView } from '../stores/view.ts';
@@ -12,6 +21,7 @@ export function useItems(): {
   anotherRound: () => void;
   duplicate: () => void;
   otherEnd: () => void;
+  makeMask: () => void;
   removeSelected: () => void;
   reorder: (id: string, by: -1 | 1) => void;
   nudge: (rightMm: number, downMm: number) => boolean;
@@ -60,6 +70,19 @@ export function useItems(): {
     add('Place it along the other end', { ...item, id: crypto.randomUUID(), placement: { ...item.placement, from } });
   }
 
+  /** A mask plate round everything that is placed. */
+  function makeMask(): void {
+    const good = picture.good;
+    if (!good || !project.doc) return;
+    const id = crypto.randomUUID();
+    const side = { length: good.size.side, girth: 2 * Math.PI * good.meanRadius };
+    project.edit('Make a mask of it', (p) => ({
+      ...p,
+      items: maskRound(p.items, good.items, side, p.films[0]!.id, id),
+    }));
+    if (project.doc.items.some((i) => i.id === id)) view.selectedId = id;
+  }
+
   function nudge(rightMm: number, downMm: number): boolean {
     const item = selected();
     const placed = picture.good?.items.find((i) => i.itemId === item?.id);
@@ -85,6 +108,7 @@ export function useItems(): {
             : { ...i.repeat, count: Math.min(200, i.repeat.count + 1) },
       })),
     otherEnd,
+    makeMask,
     duplicate: () => {
       const item = selected();
       if (!item || !project.doc) return;

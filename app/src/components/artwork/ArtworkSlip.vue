@@ -28,6 +28,8 @@ const motifs = MOTIF_IDS.map((id) => ({
   data: MOTIFS[id].pathData,
 }));
 
+/** Whether there is a plate that the design is cut out of. */
+const masked = computed(() => project.doc!.items.some((i) => i.acts.shapesOnly));
 const incoming = useIncoming();
 const settings = useSettings();
 const said = ref<string | null>(null);
@@ -154,6 +156,15 @@ function placeMotif(id: MotifId): void {
         @click="view.showNames = true"
       >
         {{ project.doc!.names.rows.length === 1 ? 'One name' : `${project.doc!.names.rows.length} names` }} to make
+      </button>
+      <button
+        v-if="picture.good.template.closed && project.doc!.items.length > 0 && !masked"
+        type="button"
+        class="btn btn-outline-primary mt-3 ms-1"
+        title="A plate to the rim edge with the design cut out of it: for stripping, etching, blasting or paint"
+        @click="items.makeMask()"
+      >
+        Make a mask of it
       </button>
       <SeamFields v-if="picture.good.template.closed && project.doc!.items.length > 0" />
       <p v-if="project.doc!.items.length === 0" class="quiet mt-4">

@@ -74,7 +74,7 @@ function setCount(event: Event): void {
 </script>
 
 <template>
-  <div class="row-line">
+  <div class="row-line modes">
     <span>{{ round ? 'Comes round' : 'Comes' }}</span>
     <ChoiceButtons :value="item.repeat.mode" :options="modes" label="How often round the blank" @choose="setMode" />
   </div>
@@ -167,6 +167,10 @@ function setCount(event: Event): void {
 </template>
 
 <style scoped>
+.modes {
+  flex-wrap: wrap;
+  row-gap: 0.35rem;
+}
 .films {
   display: flex;
   gap: 0.3rem;

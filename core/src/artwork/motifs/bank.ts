@@ -102,3 +102,6 @@ export const chevrons = {
   joins: true,
   span: [0, 100],
 } as const;
+
+/** A plain plate: what a mask is cut from. */
+export const plate = { label: 'Plate', pathData: 'M0 0H40V30H0Z', joins: true, span: [0, 40] } as const;

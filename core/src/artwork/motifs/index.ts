@@ -3,7 +3,7 @@ import { parsePathData } from '../../plane/path-data.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxOfCoordinates } from '../../plane/box.ts';
 import type { Ring } from '../../polygon/polygon.ts';
-import { bell, chevrons, crest, crown, flower, garland, heart, laurel, leaf, moon, star, sun } from './bank.ts';
+import { bell, chevrons, crest, crown, flower, garland, heart, laurel, leaf, moon, plate, star, sun } from './bank.ts';
 import { buoy } from './buoy.ts';
 import { heron } from './heron.ts';
 import { oar } from './oar.ts';
@@ -47,6 +47,7 @@ export const MOTIFS = {
   bell,
   rope,
   chevrons,
+  plate,
 } as const satisfies Record<string, Motif>;
 
 /** Id of a shipped motif. */
