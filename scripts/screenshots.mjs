@@ -62,6 +62,7 @@ try {
     await page.getByText('Its two sides disagree').scrollIntoViewIfNeeded();
   });
   await shoot('artwork', '/project/demo-tumbler/artwork', () => select('STROKE'));
+  await shoot('names', '/project/demo-mug/artwork', () => select('8 names to make'));
   await shoot('cut', '/project/demo-tumbler/cut');
   await shoot('bench', '/project/demo-tumbler/bench', async () => {
     for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Done, next' }).click();
