@@ -12,7 +12,7 @@ const props = defineProps<{
 }>();
 const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
 const view = computed(() => {
-  const b = props.picture.template.bounds;
+  const b = props.picture.band.bounds;
   const pad = (b.maxX - b.minX) * 0.03;
   return `${b.minX - pad} ${-b.maxY - pad} ${b.maxX - b.minX + 2 * pad} ${b.maxY - b.minY + 2 * pad}`;
 });
@@ -29,7 +29,7 @@ const markData = computed(() => {
   <svg :viewBox="view" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
     <path :d="picture.outlineData" class="sheet" />
     <path
-      v-for="p in pieces ?? picture.pieces"
+      v-for="p in pieces ?? picture.pieces.filter((piece) => !piece.spare)"
       :key="p.id"
       :d="p.data"
       :fill="colours.get(p.film)"
