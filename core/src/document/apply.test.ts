@@ -105,4 +105,21 @@ describe('laws of moving and scaling', () => {
       }),
     );
   });
+
+  it('lets the seam wander, divides the wrap and keeps the rest of the seam', () => {
+    const lapped = { ...project, seam: { ...PLAIN_SEAM, lapMm: 2 } };
+    expect(applyCommand(lapped, { do: 'wander-seam' }).seam).toEqual({ ...PLAIN_SEAM, lapMm: 2, way: 'wandering' });
+    expect(applyCommand(lapped, { do: 'split-panels', panels: 3 }).seam).toEqual({
+      ...PLAIN_SEAM,
+      lapMm: 2,
+      panels: 3,
+    });
+  });
+
+  it('changes the place of names only where there is a list', () => {
+    const box = { do: 'name-box', widthMm: 70, leastCapMm: 9 } as const;
+    expect(applyCommand(project, box)).toBe(project);
+    const names = { itemId: 'a', widthMm: 50, leastCapMm: 12, closeMm: 1, rows: [] };
+    expect(applyCommand({ ...project, names }, box).names).toEqual({ ...names, widthMm: 70, leastCapMm: 9 });
+  });
 });

@@ -162,4 +162,22 @@ describe('applyCommand', () => {
     expect(applyCommand(base, { do: 'replace-reading', reading: 'acrossRim', mm: 88 })).toBe(base);
     expect(applyCommand(base, { do: 'lap-seam', mm: 2 }).seam.lapMm).toBe(2);
   });
+
+  it('take up what was written before there were panels, names and acts', () => {
+    const now = JSON.parse(JSON.stringify(projectOf(makeJob(tumbler(), [textItem('OAR'), wave(9)]))));
+    const old = structuredClone(now);
+    delete old.names;
+    old.version = 3;
+    old.seam = { lapMm: 1 };
+    for (const item of old.items)
+      for (const key of ['spares', 'acts', 'align', 'linePitch', 'pairGaps']) delete item[key];
+    const backup = { format: 'mivet-backup', version: 3, writtenAt: '', projects: [old], shelf: [] };
+    for (const document of [old, backup]) {
+      const read = checkDocument(document);
+      if (!read.ok) throw new Error(JSON.stringify(read.problem));
+      const project = read.document.format === 'mivet-backup' ? read.document.projects[0]! : read.document;
+      expect(project).toMatchObject({ version: 4, names: null, seam: { ...PLAIN_SEAM, lapMm: 1 } });
+      expect('items' in project && project.items).toEqual(now.items);
+    }
+  });
 });

@@ -181,6 +181,14 @@ describe('load-fit', () => {
   const on = (boardId: string): Project => projectOf(makeJob(tumbler(), [wave(9, { heightMm: 110 })]), boardId);
   it('fails a film that fits the board neither way and finds one that does', () =>
     expectRule('load-fit', 'fails', on('small'), on('square')));
+  it('splits a wrap into as few panels as fit the board', () => {
+    // About 390 mm round: more than the 289 mm of the board, its half is not.
+    const pot = projectOf(makeJob(makeBlank({ girthRim: 402, girthBase: 380, side: 130 }), [wave(20)]), 'square');
+    const [finding] = findingsOf(pot, 'load-fit');
+    const split = finding!.fixes.findIndex((fix) => fix.do === 'split-panels');
+    expect(finding!.fixes[split]).toEqual({ do: 'split-panels', panels: 2 });
+    expect(findingsOf(fixed(pot, finding!, split), 'load-fit')).toEqual([]);
+  });
 });
 
 describe('reading-implausible', () => {

@@ -62,7 +62,13 @@ export const judgeSeamNeighbours: Judge = (context) => {
       },
       fixes:
         item && item.repeat.mode === 'once'
-          ? [{ do: 'turn-item', itemId: item.id, byDeg: (((typical - mm) / radius) * 180) / Math.PI }]
+          ? [
+              {
+                do: 'turn-item',
+                itemId: item.id,
+                byDeg: (((1.02 * PAIR_SHARE * typical - mm) / radius) * 180) / Math.PI,
+              },
+            ]
           : item?.repeat.mode === 'scattered'
             ? [{ do: 'arrange-anew', itemId: item.id }]
             : [],

@@ -1,0 +1,144 @@
+import type { Project } from '@mivet/core';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
+import { demoProjects } from '../../demo/demo.ts';
+
+vi.mock('../../workers/core-client.ts', () => import('../../../test/core-here.ts'));
+vi.mock('../../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+}));
+
+import SeamCuts from '../stage/SeamCuts.vue';
+import SeamFields from '../flat/SeamFields.vue';
+import NameSlip from './NameSlip.vue';
+import PairGaps from './PairGaps.vue';
+import PartsPicker from './PartsPicker.vue';
+
+const [tumbler, mug] = demoProjects('2026-05-04T10:00:00.000Z') as [Project, Project];
+beforeEach(() => {
+  document.body.innerHTML = '';
+});
+
+describe('the list of names', () => {
+  let bench: Workbench;
+  const names = (): string[] => bench.project.doc!.names!.rows.map((row) => row.name);
+  const slip = () => bench.mount(NameSlip, { list: bench.project.doc!.names });
+
+  beforeEach(async () => {
+    bench = await openWorkbench(mug);
+  });
+
+  it('takes pasted names with their counts and hands, and says how many', async () => {
+    const view = slip();
+    await view.get('textarea').setValue('Ash, 3\nElm, left');
+    await view.get('form').trigger('submit');
+    await vi.waitUntil(() => names().length === 10);
+    expect(bench.project.doc!.names!.rows.slice(-2)).toMatchObject([
+      { name: 'Ash', count: 3, hand: null },
+      { name: 'Elm', count: 1, hand: 'left' },
+    ]);
+    await bench.settled();
+    expect(view.text()).toContain('2 names added.');
+    bench.project.undo();
+    expect(names()).toHaveLength(8);
+  });
+
+  it('says which lines it left out', async () => {
+    const view = slip();
+    await view.get('textarea').setValue(', 3\nAsh');
+    await view.get('form').trigger('submit');
+    await vi.waitUntil(() => names().length === 9);
+    await bench.settled();
+    expect(view.text()).toContain('Line 1: there is no name.');
+  });
+
+  it('sets one by hand and fits it again when the height is taken out', async () => {
+    const view = slip();
+    const cap = view.get('input[aria-label="Capitals of Tansy"]');
+    await cap.setValue('12 mm');
+    expect(bench.project.doc!.names!.rows[0]!.capMm).toBe(12);
+    await bench.settled();
+    expect(bench.picture.good!.names[0]).toMatchObject({ how: 'by hand', capMm: 12 });
+    await cap.setValue('');
+    expect(bench.project.doc!.names!.rows[0]!.capMm).toBeNull();
+  });
+
+  it('counts a name that does not fit among what fails', async () => {
+    const view = slip();
+    await view.get('input[aria-label="Name Tansy"]').setValue('Wilhelmina Ottoline of Willowmere');
+    await bench.settled();
+    await view.setProps({ list: bench.project.doc!.names } as never);
+    expect(view.text()).toContain('One name does not fit');
+    expect(bench.picture.open.map((f) => f.finding.code)).toContain('names-overflow');
+  });
+
+  it('goes back to a single one', async () => {
+    await press(slip(), 'Make it for one name only');
+    expect(bench.project.doc!.names).toBeNull();
+  });
+});
+
+describe('the seam', () => {
+  it('is let wander, and says what it cuts', async () => {
+    const bench = await openWorkbench(tumbler);
+    const view = bench.mount(SeamFields);
+    expect(view.text()).toMatch(/The seam cuts through \d/);
+    await press(view, 'Between pieces');
+    expect(bench.project.doc!.seam.way).toBe('wandering');
+    await bench.settled();
+    expect(view.text()).toContain('Only the band that runs all round is cut; it closes.');
+  });
+
+  it('divides a wrap; beside a handle there is nothing to run until it is divided', async () => {
+    const bench = await openWorkbench({ ...mug, names: null });
+    const view = bench.mount(SeamFields);
+    expect(view.text()).not.toContain('Runs');
+    await press(view, '2');
+    await bench.settled();
+    expect(view.text()).toContain('Runs');
+    expect(bench.picture.good!.panels.map((p) => p.name)).toEqual(['panel 1 of 2', 'panel 2 of 2']);
+  });
+
+  it('asks what becomes of each piece that it cuts', async () => {
+    const bench = await openWorkbench(tumbler);
+    const cuts = [{ itemId: 'a', copy: 2, name: 'Buoy, 3 of 7', size: '4.0 mm cut', does: 'butt' }];
+    const view = bench.mount(SeamCuts, { cuts });
+    await press(view, 'Lay by hand');
+    await press(view, 'Buoy, 3 of 7');
+    expect(view.emitted('choose')).toEqual([['a', 2, 'leave-off']]);
+    expect(view.emitted('show')).toEqual([['a']]);
+  });
+});
+
+describe('single letters and parts', () => {
+  const stroke = tumbler.items[2]!;
+
+  it('are moved along the line by the arrow keys and by dragging', async () => {
+    const bench = await openWorkbench(tumbler);
+    const view = bench.mount(PairGaps, { item: stroke, unit: 'mm' });
+    const letters = view.findAll('button');
+    expect(letters.map((b) => b.text())).toEqual([...'TROKE']);
+    await letters[0]!.trigger('keydown', { key: 'ArrowLeft' });
+    await letters[1]!.trigger('keydown', { key: 'ArrowRight' });
+    expect(view.emitted('change')).toEqual([[[{ after: 0, mm: -0.1 }]], [[{ after: 1, mm: 0.1 }]]]);
+    expect(letters[0]!.attributes('aria-label')).toBe('T, 0.0 mm from where the font has it');
+  });
+
+  it('are dropped by a press, and all come back', async () => {
+    const bench = await openWorkbench(tumbler);
+    const view = bench.mount(PartsPicker, { item: stroke });
+    await vi.waitUntil(() => view.findAll('path').length > 0);
+    expect(view.findAll('path')).toHaveLength(6);
+    await view.findAll('path')[1]!.trigger('click');
+    const [[dropped]] = view.emitted('change') as [[[number, number][]]];
+    expect(dropped).toHaveLength(1);
+    const item = { ...stroke, acts: { ...stroke.acts, dropped } };
+    await view.setProps({ item } as never);
+    await vi.waitUntil(() => view.text().includes('1 dropped.'));
+    expect(view.findAll('path')[1]!.attributes('aria-pressed')).toBe('true');
+    await press(view, 'Bring all back');
+    expect(view.emitted('change')!.at(-1)).toEqual([[]]);
+  });
+});
