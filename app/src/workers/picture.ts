@@ -17,6 +17,7 @@ import {
   type SeamView,
   type Wrap,
 } from '@mivet/core';
+import { ringsData } from './rings-data.ts';
 import type { PanelPicture, PartsPicture, ProjectPicture, SeamPicture } from './protocol.ts';
 
 /** mm shown on each side of the seam. */
@@ -124,7 +125,7 @@ function seamPicture(seam: FoundSeam, view: SeamView): SeamPicture {
     cutMm: seam.cutMm,
     wanderMm: seam.wanderMm,
     line: lineData(view.line),
-    pieces: view.pieces.map((p) => ({ film: p.film, data: p.rings.map(ringData).join('') })),
+    pieces: view.pieces.map((p) => ({ film: p.film, data: ringsData(p.rings) })),
   };
 }
 
@@ -156,13 +157,6 @@ export function partsPicture(item: ArtworkItem, fonts: FontBook): PartsPicture {
   const { box, parts } = itemParts(item, fonts);
   return {
     box,
-    parts: parts.map(({ spot, rings, dropped }) => ({ spot, dropped, data: rings.map(ringData).join('') })),
+    parts: parts.map(({ spot, rings, dropped }) => ({ spot, dropped, data: ringsData(rings) })),
   };
-}
-
-function ringData(ring: Float64Array): string {
-  let data = '';
-  for (let i = 0; i < ring.length; i += 2)
-    data += `${i === 0 ? 'M' : 'L'}${ring[i]!.toFixed(2)} ${(-ring[i + 1]!).toFixed(2)}`;
-  return `${data}Z`;
 }

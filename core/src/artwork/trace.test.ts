@@ -3,7 +3,8 @@ import type { Picture } from '../photo/foreground.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringArea, ringContains } from '../polygon/polygon.ts';
 import { MOTIF_IDS, motifOutlines, type MotifId } from './motifs/index.ts';
-import { FIRST_TRACE, tracePicture, type TraceWish } from './trace.ts';
+import { tracePicture } from './trace.ts';
+import { FIRST_TRACE, type TraceWish } from './trace-wish.ts';
 
 type Colour = readonly [number, number, number];
 const [PAPER, INK]: [Colour, Colour] = [

@@ -4,40 +4,9 @@ import type { Picture } from '../photo/foreground.ts';
 import { flattenPath } from '../plane/flatten.ts';
 import { fitRing } from '../plane/fit.ts';
 import type { Ring } from '../polygon/polygon.ts';
-import { ringArea } from '../polygon/polygon.ts';
+import { reverseRing, ringArea } from '../polygon/polygon.ts';
 import type { DrawingColour, DrawingResult } from './drawing.ts';
-
-/** How a picture is turned into outlines. */
-export interface TraceWish {
-  /** `dark` and `light`: by lightness; `ground`: what cannot be reached from the border over its colour; `colours`: several. */
-  readonly mode: 'dark' | 'light' | 'ground' | 'colours';
-  /** Lightness 0 … 255 that parts dark from light; null finds it. */
-  readonly threshold: number | null;
-  /** How far from the ground's colour still counts as ground, 0 … 442. */
-  readonly tolerance: number;
-  /** How many colours, 2 … 12, without the ground. */
-  readonly colours: number;
-  /** Whether what looks like the border is left out, of several colours. */
-  readonly dropGround: boolean;
-  /** px over which edges are evened out. */
-  readonly smooth: number;
-  /** mm². Areas and holes smaller than this are left out. */
-  readonly speckMm2: number;
-  /** mm across that the whole picture stands for. */
-  readonly widthMm: number;
-}
-
-/** Where a person starts from. */
-export const FIRST_TRACE: TraceWish = {
-  mode: 'dark',
-  threshold: null,
-  tolerance: 60,
-  colours: 4,
-  dropGround: true,
-  smooth: 0.8,
-  speckMm2: 0.5,
-  widthMm: 80,
-};
+import type { TraceWish } from './trace-wish.ts';
 
 /** px by which the fitted outline may leave the traced one. */
 const FIT_PX = 0.35;
@@ -392,7 +361,7 @@ function outlinesOf(field: Float32Array, width: number, height: number, speckPx2
       const ring = flattenPath(fitRing(sharpened(raw), FIT_PX), 0.05);
       // Outer rings counter-clockwise with y up is clockwise with y down, and the other way round for holes.
       const outwards = ringArea(ring) < 0;
-      rings.push(outwards === (k === 0) ? ring : backwards(ring));
+      rings.push(outwards === (k === 0) ? ring : reverseRing(ring));
     });
   return rings;
 }
@@ -477,13 +446,4 @@ function lineThrough(
   if ((last[0] - first[0]) * ux + (last[1] - first[1]) * uy < 0) [ux, uy] = [-ux, -uy];
   const off = (xx + yy - Math.hypot(xx - yy, 2 * xy)) / 2;
   return off / count > 0.02 ? null : { x, y, ux, uy };
-}
-
-function backwards(ring: Ring): Ring {
-  const out = new Float64Array(ring.length);
-  for (let i = 0; i < ring.length; i += 2) {
-    out[i] = ring[ring.length - 2 - i]!;
-    out[i + 1] = ring[ring.length - 1 - i]!;
-  }
-  return out;
 }

@@ -14,7 +14,6 @@ const mask = (items: Parameters<typeof makeJob>[1]) => {
   const placed = wrapOf(items).placed.map((p) => ({
     itemId: p.item.id,
     copies: p.copies,
-    slant: p.slant,
     widthMm: p.box.maxX - p.box.minX,
     slants: p.slants,
   }));

@@ -11,9 +11,8 @@ const ALL_ROUND = 0.8;
 export interface MaskedItem {
   readonly itemId: string;
   readonly copies: readonly number[];
-  /** mm from the rim edge. */
-  readonly slant: number;
   readonly widthMm: number;
+  /** Highest and lowest film, mm from the rim edge. */
   readonly slants: readonly [number, number] | null;
 }
 

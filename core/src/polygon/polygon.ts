@@ -41,6 +41,19 @@ export function ringsOf(polygon: Polygon): readonly Ring[] {
   return [polygon.outer, ...polygon.holes];
 }
 
+/** A ring that goes the other way round. */
+export function reverseRing(ring: Ring): Ring {
+  const out = new Float64Array(ring.length);
+  for (let i = 0; i < ring.length; i += 2) {
+    out[i] = ring[ring.length - 2 - i]!;
+    out[i + 1] = ring[ring.length - 1 - i]!;
+  }
+  return out;
+}
+
+/** A ring seen in a mirror across x = 0, turning the way it did. */
+export const mirrorRing = (ring: Ring): Ring => reverseRing(ring.map((value, i) => (i % 2 ? value : -value)));
+
 /** Whether a point is inside a ring (even-odd), by the crossings of a ray to the right. */
 export function ringContains(ring: ArrayLike<number>, x: number, y: number): boolean {
   let inside = false;

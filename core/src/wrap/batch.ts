@@ -43,6 +43,7 @@ export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook)
     item.keepTogether === null &&
     item.acts.cutAway.length === 0 &&
     item.acts.onlyInside === null &&
+    !item.acts.shapesOnly &&
     job.items.every(
       (i) => i.repeat.mode !== 'scattered' && !i.acts.cutAway.includes(item.id) && i.acts.onlyInside !== item.id,
     );

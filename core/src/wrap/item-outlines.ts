@@ -12,7 +12,7 @@ import { textOutlines } from '../artwork/text.ts';
 import { FLATTEN_ERROR_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
 import { unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
-import { ringsOf } from '../polygon/polygon.ts';
+import { mirrorRing, reverseRing, ringsOf } from '../polygon/polygon.ts';
 
 /** An item's outlines in its own plane, before they are laid on the side: origin at the middle of its ink, y up, mm. */
 export interface ItemOutlines {
@@ -81,7 +81,7 @@ function ringOutlines(item: TextItem, face: FontFace, ring: RingSetting): ItemOu
     ring,
     item.font === 'script',
   );
-  const flipped = item.mirrored ? groups.map((g) => g.map((r) => reversed(r.map((v, i) => (i % 2 ? v : -v))))) : groups;
+  const flipped = item.mirrored ? groups.map((g) => g.map(mirrorRing)) : groups;
   return { groups: flipped, box: frame, frame, missingLetters: missing, capHeight: cap, ringRoom: room };
 }
 
@@ -99,17 +99,8 @@ function artOutlines(item: ArtItem, pitch: number): ItemOutlines {
   const half = { x: width / 2, y: (item.drawn.heightMm * scaleY) / 2 };
   const frame = { minX: -half.x, maxX: half.x, minY: -half.y, maxY: half.y };
   // A mirrored outline runs the other way round; film is to the left of it again when it is read backwards.
-  const groups = [item.mirrored ? rings.map(reversed) : rings];
+  const groups = [item.mirrored ? rings.map(reverseRing) : rings];
   return { groups, box: frame, frame, missingLetters: [], capHeight: null };
-}
-
-function reversed(ring: Ring): Ring {
-  const out = new Float64Array(ring.length);
-  for (let i = 0; i < ring.length; i += 2) {
-    out[i] = ring[ring.length - 2 - i]!;
-    out[i + 1] = ring[ring.length - 1 - i]!;
-  }
-  return out;
 }
 
 function centred(groups: readonly (readonly Ring[])[], mirrored: boolean): Pick<ItemOutlines, 'groups' | 'box'> {

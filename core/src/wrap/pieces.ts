@@ -10,6 +10,7 @@ import type { Polygon, Ring } from '../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 import type { PanelFrame } from './panel-frame.ts';
 import type { PlacedItem } from './place.ts';
+import { copyOfGroup } from './place.ts';
 import type { SeamPath } from './seam-path.ts';
 import { seamAt } from './seam-path.ts';
 
@@ -130,7 +131,8 @@ interface FuseSet {
 
 function fuseSets(placed: readonly PlacedItem[]): FuseSet[] {
   const sets = new Map<string, FuseSet>();
-  for (const { item, groups, copies, filmOf } of placed)
+  for (const one of placed) {
+    const { item, groups, filmOf } = one;
     groups.forEach((group, i) => {
       const film = filmOf?.[i] ?? item.film;
       const own = filmOf ? `${item.id}:${film}` : item.id;
@@ -145,9 +147,10 @@ function fuseSets(placed: readonly PlacedItem[]): FuseSet[] {
       };
       if (set.itemIds.at(-1) !== item.id) set.itemIds.push(item.id);
       set.groups.push(group);
-      set.copies.push({ itemId: item.id, copy: Math.floor((i * copies.length) / groups.length) });
+      set.copies.push({ itemId: item.id, copy: copyOfGroup(one, i) });
       sets.set(key, set);
     });
+  }
   return [...sets.values()];
 }
 

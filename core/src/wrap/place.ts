@@ -4,6 +4,7 @@ import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
 import type { FontBook } from '../artwork/font.ts';
 import type { ArtworkItem, Facing, Placement } from '../artwork/item.ts';
 import type { Ring } from '../polygon/polygon.ts';
+import { mirrorRing } from '../polygon/polygon.ts';
 import type { Development } from '../surface/development.ts';
 import { boxOfTurned, inkOf, itemOutlines } from './item-outlines.ts';
 
@@ -92,7 +93,8 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   );
   const running = joined ? 'round' : item.running;
   const copies = Array.from({ length: count }, (_, i) => azimuth + i * step);
-  const other = item.repeat.mode === 'spaced' && item.repeat.alternate ? ink.map((rings) => rings.map(mirrored)) : ink;
+  const other =
+    item.repeat.mode === 'spaced' && item.repeat.alternate ? ink.map((rings) => rings.map(mirrorRing)) : ink;
   const groups = copies.flatMap((centre, i) =>
     (i % 2 ? other : ink).map((rings) => rings.map((ring) => layRing(ring, running, surface, centre, slant, radius))),
   );
@@ -113,15 +115,13 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   };
 }
 
-/** A ring seen in a mirror, turning the way it did. */
-function mirrored(ring: Ring): Ring {
-  const out = new Float64Array(ring.length);
-  for (let i = 0; i < ring.length; i += 2) {
-    out[i] = -ring[ring.length - 2 - i]!;
-    out[i + 1] = ring[ring.length - 1 - i]!;
-  }
-  return out;
-}
+/** Which copy of its item a group of rings belongs to: groups come copy by copy, alike in number. */
+export const copyOfGroup = ({ groups, copies }: Pick<PlacedItem, 'groups' | 'copies'>, group: number): number =>
+  Math.floor((group * copies.length) / groups.length);
+
+/** Groups of one copy of an item. */
+export const groupsOfCopy = (placed: PlacedItem, copy: number): (readonly Ring[])[] =>
+  placed.groups.filter((_, i) => copyOfGroup(placed, i) === copy);
 
 /** Highest and lowest of some rings on the side, slant in mm; null when there are none. */
 export function slantRange(groups: readonly (readonly Ring[])[]): [number, number] | null {

@@ -1,5 +1,6 @@
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { PlacedItem } from './place.ts';
+import { groupsOfCopy } from './place.ts';
 import type { FoundSeam, SeamField } from './seam-finder.ts';
 import { measureSeam } from './seam-finder.ts';
 import { seamRange } from './seam-path.ts';
@@ -28,10 +29,11 @@ export function cutsAtSeams(
   side: Omit<SeamField, 'groups'>,
 ): SeamCut[] {
   const cuts: SeamCut[] = [];
-  for (const { item, copies, groups } of placed) {
+  for (const one of placed) {
+    const { item, copies } = one;
     if (item.repeat.mode === 'joined') continue;
     for (let copy = 0; copy < copies.length; copy++) {
-      const own = groups.filter((_, i) => Math.floor((i * copies.length) / groups.length) === copy);
+      const own = groupsOfCopy(one, copy);
       const box = own.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
       seams.forEach(({ path }, seam) => {
         const [low, high] = seamRange(path);

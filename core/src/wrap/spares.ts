@@ -10,6 +10,7 @@ import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 import type { Development } from '../surface/development.ts';
 import type { Piece } from './pieces.ts';
 import type { PlacedItem } from './place.ts';
+import { copyOfGroup, groupsOfCopy } from './place.ts';
 
 /** mm between spares, and between them and the wrap, so that scissors fit. */
 const SPARE_GAP_MM = 6;
@@ -33,7 +34,7 @@ export function makeSpares(
   let [x, top, low] = [sheet.minX, sheet.minY - SPARE_GAP_MM, sheet.minY - SPARE_GAP_MM];
   wanted.forEach(({ itemId, copy }, number) => {
     const of = placed.find(({ item }) => item.id === itemId);
-    const groups = of ? copyOf(of, copy) : [];
+    const groups = of ? groupsOfCopy(of, copy) : [];
     if (!of || groups.length === 0) return;
     const rings = groups.flat();
     const box = boxOf(rings);
@@ -56,7 +57,7 @@ export function makeSpares(
       pieces.push({
         id: `${itemId}:spare-${number + 1}:${i}`,
         itemIds: [itemId],
-        film: of.filmOf?.[Math.floor((copy * of.groups.length) / of.copies.length)] ?? of.item.film,
+        film: of.filmOf?.[of.groups.findIndex((_, k) => copyOfGroup(of, k) === copy)] ?? of.item.film,
         part: 'spares',
         spare: true,
         paths: rings.map((ring) => mapPath(fitRing(ring), (p) => ({ x: p.x + dx, y: p.y + dy }))),
@@ -75,8 +76,3 @@ export function makeSpares(
 }
 
 const boxOf = (rings: readonly Ring[]): Box => rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
-
-/** Groups of one copy of an item. */
-function copyOf({ groups, copies }: PlacedItem, copy: number): (readonly Ring[])[] {
-  return groups.filter((_, i) => Math.floor((i * copies.length) / groups.length) === copy);
-}

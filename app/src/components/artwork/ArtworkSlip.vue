@@ -152,7 +152,7 @@ function placeMotif(id: MotifId): void {
       <button
         v-if="project.doc!.names"
         type="button"
-        class="btn btn-outline-primary mt-3"
+        class="btn btn-outline-primary mt-3 me-2"
         @click="view.showNames = true"
       >
         {{ project.doc!.names.rows.length === 1 ? 'One name' : `${project.doc!.names.rows.length} names` }} to make
@@ -160,7 +160,7 @@ function placeMotif(id: MotifId): void {
       <button
         v-if="picture.good.template.closed && project.doc!.items.length > 0 && !masked"
         type="button"
-        class="btn btn-outline-primary mt-3 ms-1"
+        class="btn btn-outline-primary mt-3 me-2"
         title="A plate to the rim edge with the design cut out of it: for stripping, etching, blasting or paint"
         @click="items.makeMask()"
       >

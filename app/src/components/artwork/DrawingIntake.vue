@@ -2,6 +2,7 @@
 import { formatLength, itemSchema, itemsOfDrawing, type ArtItem, type Film } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
+import { ringsData } from '../../workers/rings-data.ts';
 import LengthField from '../fields/LengthField.vue';
 
 /** A drawing on its way in: what it is called, where it is from, and the film of each of its colours. */
@@ -28,14 +29,7 @@ const pictures = computed(() =>
   drawing.value.colours.map(({ colour, rings, areaMm2 }) => ({
     colour,
     areaMm2,
-    data: rings
-      .map((ring) => {
-        let data = '';
-        for (let i = 0; i < ring.length; i += 2)
-          data += `${i ? 'L' : 'M'}${ring[i]!.toFixed(2)} ${(-ring[i + 1]!).toFixed(2)}`;
-        return `${data}Z`;
-      })
-      .join(''),
+    data: ringsData(rings),
   })),
 );
 const filmColour = (film: string | null): string => props.films.find((f) => f.id === film)?.colour ?? 'none';

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { describeDrawingProblem, type DrawingResult, type TraceWish } from '@mivet/core';
+import { describeDrawingProblem, FIRST_TRACE, type DrawingResult, type TraceWish } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
 import { useIncoming, type IncomingPicture } from '../../stores/incoming.ts';
 import { useProject } from '../../stores/project.ts';
 import { askCore } from '../../workers/core-client.ts';
+import { ringsData } from '../../workers/rings-data.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** A picture on its way in: its outlines are found, and seen over it while they are tuned. */
@@ -12,16 +13,7 @@ const emit = defineEmits<{ leave: [] }>();
 const store = useIncoming();
 const project = useProject();
 const id = useId();
-const wish = ref<TraceWish>({
-  mode: 'dark',
-  threshold: null,
-  tolerance: 60,
-  colours: 4,
-  dropGround: true,
-  smooth: 0.8,
-  speckMm2: 0.5,
-  widthMm: 80,
-});
+const wish = ref<TraceWish>(FIRST_TRACE);
 const result = ref<DrawingResult | null>(null);
 const matches = ref<readonly (string | null)[]>([]);
 const threshold = ref(128);
@@ -68,19 +60,12 @@ const MODES: { value: TraceWish['mode']; label: string; title: string }[] = [
   { value: 'ground', label: 'Off its ground', title: 'All that stands out from the colour of the border' },
   { value: 'colours', label: 'Colours', title: 'Several colours, each a film' },
 ];
-const height = computed(() => (80 * props.incoming.picture.height) / props.incoming.picture.width);
+const height = computed(() => (FIRST_TRACE.widthMm * props.incoming.picture.height) / props.incoming.picture.width);
 const outlines = computed(() =>
   result.value?.ok
     ? result.value.drawing.colours.map(({ colour, rings }) => ({
         colour,
-        data: rings
-          .map((ring) => {
-            let data = '';
-            for (let i = 0; i < ring.length; i += 2)
-              data += `${i ? 'L' : 'M'}${(ring[i]! + 40).toFixed(2)} ${(height.value / 2 - ring[i + 1]!).toFixed(2)}`;
-            return `${data}Z`;
-          })
-          .join(''),
+        data: ringsData(rings),
       }))
     : [],
 );
@@ -102,8 +87,21 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
 <template>
   <section :aria-labelledby="`${id}-h`">
     <h2 :id="`${id}-h`">A picture comes in</h2>
-    <svg class="preview" :viewBox="`0 0 80 ${height}`" role="img" aria-label="The picture with its outlines">
-      <image :href="incoming.url" width="80" :height="height" opacity="0.45" preserveAspectRatio="none" />
+    <svg
+      class="preview"
+      :viewBox="`${-FIRST_TRACE.widthMm / 2} ${-height / 2} ${FIRST_TRACE.widthMm} ${height}`"
+      role="img"
+      aria-label="The picture with its outlines"
+    >
+      <image
+        :href="incoming.url"
+        :x="-FIRST_TRACE.widthMm / 2"
+        :y="-height / 2"
+        :width="FIRST_TRACE.widthMm"
+        :height="height"
+        opacity="0.45"
+        preserveAspectRatio="none"
+      />
       <path v-for="(o, i) in outlines" :key="i" :d="o.data" :fill="o.colour" fill-rule="evenodd" />
     </svg>
     <p class="quiet small" role="status">{{ says }}</p>
