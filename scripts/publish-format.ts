@@ -1,7 +1,7 @@
 // Writes docs/format/*.schema.json from the schemas, and the demo documents beside them as examples.
 import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { backupSchema, projectSchema, shelfBlankSchema } from '@mivet/core';
+import { backupSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema } from '@mivet/core';
 import { z } from 'zod';
 import { demoProjects, demoShelf } from '../app/src/demo/demo.ts';
 
@@ -14,6 +14,8 @@ const write = (name: string, content: unknown): void =>
 write('project.schema.json', z.toJSONSchema(projectSchema));
 write('blank.schema.json', z.toJSONSchema(shelfBlankSchema));
 write('backup.schema.json', z.toJSONSchema(backupSchema));
+write('font.schema.json', z.toJSONSchema(ownFontSchema));
+write('motif.schema.json', z.toJSONSchema(ownMotifSchema));
 const now = '2026-09-01T09:00:00.000Z';
 write('example-tumbler.json', demoProjects(now)[0]);
 write('example-mug.json', demoProjects(now)[1]);

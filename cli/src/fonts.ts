@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { readFont, type FontBook } from '@mivet/core';
+import { FontProblem, readFont, type FontBook, type FontFace, type Project } from '@mivet/core';
 
 const require = createRequire(import.meta.url);
 
@@ -11,9 +11,19 @@ export const fontFile = (name: string): Uint8Array =>
 const subsets = (family: string, weight: number): Uint8Array[] =>
   ['latin', 'latin-ext'].map((subset) => fontFile(`${family}/files/${family}-${subset}-${weight}-normal.woff`));
 
-/** Loads the shipped fonts. */
-export function loadFonts(): FontBook {
+/** Loads the shipped fonts and those that a project's file carries. */
+export function loadFonts({ carried }: Pick<Project, 'carried'>): FontBook {
+  const own = (carried?.fonts ?? []).flatMap(({ id, data }): [string, FontFace][] => {
+    try {
+      return [[id, readFont([new Uint8Array(Buffer.from(data, 'base64'))])]];
+    } catch (problem) {
+      // What cannot be read is found missing, which is then said.
+      if (problem instanceof FontProblem) return [];
+      throw problem;
+    }
+  });
   return {
+    ...Object.fromEntries(own),
     condensed: readFont(subsets('barlow-condensed', 600)),
     slab: readFont(subsets('zilla-slab', 600)),
     script: readFont(subsets('pacifico', 400)),

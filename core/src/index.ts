@@ -1,12 +1,19 @@
 export type { Film, FilmFinish } from './artwork/film.ts';
 export { FILM_GIVE, STARTING_FILMS } from './artwork/film.ts';
 export type { FontBook, FontFace, FontId } from './artwork/font.ts';
-export { FONT_CHOICES } from './artwork/font.ts';
-export { itemsOfDrawing, type DrawingSaid } from './artwork/art-items.ts';
+export { faceOf, FONT_CHOICES } from './artwork/font.ts';
+export {
+  drawingOfItems,
+  itemsOfDrawing,
+  keepDrawing,
+  type DrawingSaid,
+  type KeptDrawing,
+} from './artwork/art-items.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
-export { describeDrawingProblem } from './artwork/drawing.ts';
+export { describeDrawingProblem, withoutSpecks } from './artwork/drawing.ts';
 export type { TraceWish } from './artwork/trace-wish.ts';
 export { FIRST_TRACE } from './artwork/trace-wish.ts';
+export { TINY_PIECE_MM } from './numeric/tolerances.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
 export { itemParts } from './wrap/item-parts.ts';
 export type { ItemPart, OutlineActs } from './artwork/acts.ts';
@@ -82,15 +89,25 @@ export {
   newText,
   USUAL_BALLOON,
 } from './document/new-project.ts';
-export type { Acceptance, Backup, Project, ShelfBlank } from './document/project.ts';
+export type { Acceptance, Backup, OwnFont, OwnMotif, Project, Provenance, ShelfBlank } from './document/project.ts';
 export { FORMAT_VERSION } from './document/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
-export { backupSchema, itemSchema, projectSchema, shelfBlankSchema, KINDS, SURFACES } from './document/schema.ts';
+export {
+  backupSchema,
+  itemSchema,
+  ownFontSchema,
+  ownMotifSchema,
+  projectSchema,
+  shelfBlankSchema,
+  KINDS,
+  SURFACES,
+} from './document/schema.ts';
 export type { Examined, JudgedFinding } from './examine.ts';
 export { examineProject, openFindings } from './examine.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
-export { readFont } from './io/font/read.ts';
+export { FontProblem, readFont } from './io/font/read.ts';
+export { fontSample } from './io/font/sample.ts';
 export type { Paper } from './io/pdf/template.ts';
 export type { Picture } from './photo/foreground.ts';
 export type { PhotoReading, PhotoScale, PhotoStation } from './photo/photo-profile.ts';

@@ -107,6 +107,7 @@ export const makeJob = (blank: Blank, items: Job['items'], more: Partial<Job> = 
   hand: 'right',
   seam: PLAIN_SEAM,
   names: null,
+  otherBlanks: [],
   ...more,
 });
 

@@ -1,19 +1,33 @@
-import { FORMAT_VERSION, newShelfBlank, type Backup, type Project } from '@mivet/core';
+import { FORMAT_VERSION, newShelfBlank, type Backup, type OwnFont, type OwnMotif, type Project } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { LibraryDocuments } from '../data/database.ts';
 import { demoProjects, demoShelf } from '../demo/demo.ts';
 
-const kept = vi.hoisted(() => ({ projects: new Map<string, unknown>(), shelf: new Map<string, unknown>() }));
+const kept = vi.hoisted(() => ({
+  projects: new Map<string, unknown>(),
+  shelf: new Map<string, unknown>(),
+  fonts: new Map<string, unknown>(),
+  motifs: new Map<string, unknown>(),
+}));
 vi.mock('../data/database.ts', () => ({
   readProjects: async () => ({ projects: [...kept.projects.values()], unreadable: 0 }),
-  readShelf: async () => [...kept.shelf.values()],
+  readLibrary: async (store: 'shelf' | 'fonts' | 'motifs') => [...kept[store].values()],
   writeProject: async (p: Project) => (kept.projects.set(p.id, p), { ok: true, revision: 1 }),
-  writeAll: async (projects: Project[], shelf: { blank: { id: string } }[]) => {
+  writeAll: async (projects: Project[], library: LibraryDocuments) => {
     projects.forEach((p) => kept.projects.set(p.id, p));
-    shelf.forEach((b) => kept.shelf.set(b.blank.id, b));
+    library.shelf?.forEach((b) => kept.shelf.set(b.blank.id, b));
+    library.fonts?.forEach((font) => kept.fonts.set(font.id, font));
+    library.motifs?.forEach((motif) => kept.motifs.set(motif.id, motif));
   },
   deleteProject: async (id: string) => kept.projects.delete(id),
-  deleteShelfBlank: async (id: string) => kept.shelf.delete(id),
+  deleteKept: async (store: 'shelf' | 'fonts' | 'motifs', id: string) => kept[store].delete(id),
+}));
+
+vi.mock('../workers/core-client.ts', () => ({
+  askCore: async (_job: string, { bytes }: { bytes: Uint8Array }) => {
+    if (bytes[0] !== 0) throw new Error('This file is not a font that can be read.');
+  },
 }));
 
 import { useLibrary } from '../stores/library.ts';
@@ -26,7 +40,7 @@ const file = (content: unknown, name = 'file.json'): File =>
 
 beforeEach(async () => {
   kept.projects.clear();
-  kept.shelf.clear();
+  for (const store of Object.values(kept)) store.clear();
   setActivePinia(createPinia());
   await useLibrary().load();
 });
@@ -62,6 +76,8 @@ describe('files that are dropped on the page', () => {
     await useLibrary().addProject({ ...mug, id: 'other', name: 'Another' });
     const backup: Backup = {
       format: 'mivet-backup',
+      fonts: [],
+      motifs: [],
       version: FORMAT_VERSION,
       writtenAt: at,
       projects: [tumbler, mug],
@@ -89,6 +105,34 @@ describe('files that are dropped on the page', () => {
     Object.defineProperty(huge, 'size', { value: 61_000_000 });
     expect(await takeIn(huge)).toContain('too large');
     expect(useLibrary().projects.map((p) => p.id)).toEqual(['demo-mug']);
+  });
+});
+
+describe('fonts and motifs of one’s own', () => {
+  const about = { version: FORMAT_VERSION, source: 'a friend', rights: 'allowed', keptAt: at } as const;
+  const font: OwnFont = { ...about, format: 'mivet-font', id: 'own-1', name: 'Quill', data: 'AAAA' };
+  const motif: OwnMotif = { ...about, format: 'mivet-motif', id: 'm-1', name: 'Otter', widthMm: 20, heightMm: 10, colours: [{ colour: '#112233', pathData: 'M0 0L5 0L0 5Z' }] }; // prettier-ignore
+
+  it('come in with a project’s file and stay out of the project', async () => {
+    expect(await takeIn(file({ ...tumbler, carried: { fonts: [font] } }))).toMatch(/among your projects/);
+    expect(useLibrary().fonts).toEqual([font]);
+    expect(useLibrary().projects[0]).toEqual(tumbler);
+  });
+
+  it('come back from a backup and from files of their own, and can be forgotten', async () => {
+    const library = useLibrary();
+    const backup: Backup = { format: 'mivet-backup', version: FORMAT_VERSION, writtenAt: at, projects: [], shelf: [], fonts: [font], motifs: [motif] }; // prettier-ignore
+    expect(await takeIn(file(backup))).toMatch(/0 blanks, 1 font and 1 motif are back/);
+    expect([library.fonts, library.motifs]).toEqual([[font], [motif]]);
+    const broken = { ...font, id: 'own-2', data: '////' };
+    expect(await takeIn(file({ ...backup, fonts: [broken], motifs: [] }))).toMatch(/1 font could not be read/);
+    expect(await takeIn(file(broken))).toMatch(/cannot be read\. Nothing was changed/);
+    expect(library.fonts).toEqual([font]);
+    await library.removeMotif('m-1');
+    await library.removeFont('own-1');
+    expect([library.fonts, library.motifs]).toEqual([[], []]);
+    expect(await takeIn(file(motif))).toMatch(/“Otter” is among your motifs/);
+    expect(library.motifs).toEqual([motif]);
   });
 });
 
@@ -132,7 +176,7 @@ describe('the shelf', () => {
 describe('the library', () => {
   it('lists the project changed last first, and forgets what is removed', async () => {
     const library = useLibrary();
-    await library.bringIn([{ ...tumbler, changedAt: '2026-01-01T00:00:00.000Z' }, mug], demoShelf(at));
+    await library.bringIn([{ ...tumbler, changedAt: '2026-01-01T00:00:00.000Z' }, mug], { shelf: demoShelf(at) });
     expect(library.projects.map((p) => p.id)).toEqual(['demo-mug', 'demo-tumbler']);
     library.noteProject(tumbler);
     expect(library.projects.map((p) => p.id)).toEqual(['demo-tumbler', 'demo-mug']);

@@ -1,12 +1,16 @@
-import { describeReadProblem, readDocument } from '@mivet/core';
+import { describeReadProblem, readDocument, type OwnFont, type Project } from '@mivet/core';
 import { useEventListener } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
-import { useIncoming } from '../stores/incoming.ts';
+import { bytesOfBase64 } from '../data/base64.ts';
+import { LONGEST_MS, useIncoming } from '../stores/incoming.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
+import { askCore } from '../workers/core-client.ts';
 
 /** Bytes. Nothing that Mivet takes is larger. */
 const LARGEST = 60_000_000;
+
+const FONT_FILE = /\.(ttf|otf|woff2?)$/i;
 
 /** Takes in a Mivet file: says what it was and where it went. */
 export async function takeIn(file: File): Promise<string> {
@@ -14,6 +18,7 @@ export async function takeIn(file: File): Promise<string> {
   if (file.size > LARGEST) return `${file.name} is too large to be a Mivet file. Nothing was changed.`;
   if (/\.(png|jpe?g|webp)$/i.test(file.name) || /^image\/(png|jpeg|webp)$/.test(file.type))
     return useIncoming().bringInPicture(file, file.name);
+  if (FONT_FILE.test(file.name)) return useIncoming().bringInFont(file);
   const text = await file.text();
   if (/\.(svg|dxf)$/i.test(file.name) || file.type === 'image/svg+xml') return useIncoming().bringIn(file.name, text);
   if (/\.csv$/i.test(file.name)) return takeInTable(file.name, text);
@@ -21,18 +26,55 @@ export async function takeIn(file: File): Promise<string> {
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;
   const { document } = result;
   if (document.format === 'mivet-backup') {
-    await library.bringIn(document.projects, document.shelf);
-    return `Backup of ${document.writtenAt.slice(0, 10)}: ${count(document.projects.length, 'project')} and ${count(document.shelf.length, 'blank')} are back. Others were left as they were.`;
+    const { projects, shelf, motifs } = document;
+    const fonts = await soundFonts(document.fonts);
+    await library.bringIn(await Promise.all(projects.map(withSoundFonts)), { shelf, fonts, motifs });
+    const back = [
+      count(projects.length, 'project'),
+      count(shelf.length, 'blank'),
+      ...(fonts.length > 0 ? [count(fonts.length, 'font')] : []),
+      ...(motifs.length > 0 ? [count(motifs.length, 'motif')] : []),
+    ];
+    const lost = document.fonts.length - fonts.length;
+    const words = `Backup of ${document.writtenAt.slice(0, 10)}: ${listed.format(back)} are back. Others were left as they were.`;
+    return lost > 0 ? `${words} ${count(lost, 'font')} could not be read and was left out.` : words;
   }
   if (document.format === 'mivet-blank') {
     await library.keepShelf([document]);
     return `“${document.blank.name}” is on the shelf.`;
   }
+  if (document.format === 'mivet-motif') {
+    await library.keepMotif(document);
+    return `“${document.name}” is among your motifs.`;
+  }
+  if (document.format === 'mivet-font') {
+    if ((await soundFonts([document])).length === 0)
+      return `${file.name}: the font in it cannot be read. Nothing was changed.`;
+    await library.keepFonts([document]);
+    return `The font “${document.name}” is kept.`;
+  }
   // A project that is here already comes in beside it, never over it.
   const here = library.projects.some((p) => p.id === document.id);
   const project = here ? { ...document, id: crypto.randomUUID(), name: `${document.name} (from file)` } : document;
-  await library.addProject(project);
+  await library.addProject(await withSoundFonts(project));
   return `“${project.name}” is among your projects.`;
+}
+
+const listed = new Intl.ListFormat('en-GB');
+
+/** Those fonts that can be read in good time; a damaged one could hold up every project that is set in it. */
+async function soundFonts(fonts: readonly OwnFont[]): Promise<OwnFont[]> {
+  const sound: OwnFont[] = [];
+  for (const font of fonts)
+    await askCore('font', { bytes: bytesOfBase64(font.data) }, LONGEST_MS).then(
+      () => sound.push(font),
+      () => undefined,
+    );
+  return sound;
+}
+
+async function withSoundFonts(project: Project): Promise<Project> {
+  return project.carried ? { ...project, carried: { fonts: await soundFonts(project.carried.fonts) } } : project;
 }
 
 /** Most lines of a table that are spoken of one by one. */

@@ -1,4 +1,4 @@
-import { checkDocument, type Project, type ShelfBlank } from '@mivet/core';
+import { checkDocument, type OwnFont, type OwnMotif, type Project, type ShelfBlank } from '@mivet/core';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A kept project with the count of its saves, by which two tabs notice each other. */
@@ -18,8 +18,25 @@ interface StoredSnapshot {
 interface Schema extends DBSchema {
   projects: { key: string; value: StoredProject };
   shelf: { key: string; value: ShelfBlank };
+  fonts: { key: string; value: OwnFont };
+  motifs: { key: string; value: OwnMotif };
   snapshots: { key: number; value: StoredSnapshot; indexes: { projectId: string } };
 }
+
+/** What is kept besides projects, and the format of its documents. */
+const LIBRARY = { shelf: 'mivet-blank', fonts: 'mivet-font', motifs: 'mivet-motif' } as const;
+
+/** A shelf in the library. */
+export type LibraryStore = keyof typeof LIBRARY;
+
+/** What lies on a shelf of the library. */
+export type Kept<S extends LibraryStore> = Schema[S]['value'];
+
+/** Documents for several shelves at once. */
+export type LibraryDocuments = { readonly [S in LibraryStore]?: readonly Kept<S>[] };
+
+/** Another tab still runs an older Mivet and keeps the database for itself. */
+export class OlderTabOpen extends Error {}
 
 const NAME = 'mivet';
 /** A save counts as done only when it is on the disk: without this a browser that is killed can lose what it reported. */
@@ -30,15 +47,29 @@ const SNAPSHOTS = 20;
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 
 function open(): Promise<IDBPDatabase<Schema>> {
-  opening ??= openDB<Schema>(NAME, 1, {
-    upgrade(db) {
-      db.createObjectStore('projects', { keyPath: 'id' });
-      db.createObjectStore('shelf', { keyPath: 'blank.id' });
-      db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true }).createIndex('projectId', 'projectId');
-    },
-    terminated() {
-      opening = null;
-    },
+  opening ??= new Promise((resolve, reject) => {
+    openDB<Schema>(NAME, 2, {
+      upgrade(db, from) {
+        if (from < 1) {
+          db.createObjectStore('projects', { keyPath: 'id' });
+          db.createObjectStore('shelf', { keyPath: 'blank.id' });
+          const snapshots = db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true });
+          snapshots.createIndex('projectId', 'projectId');
+        }
+        db.createObjectStore('fonts', { keyPath: 'id' });
+        db.createObjectStore('motifs', { keyPath: 'id' });
+      },
+      blocked() {
+        reject(new OlderTabOpen('Mivet is open in another tab that was loaded earlier. Close that tab, then reload.'));
+      },
+      // A newer Mivet in another tab may have it; what is asked for after that is told so.
+      blocking(_from, _to, event) {
+        (event.target as IDBDatabase).close();
+      },
+      terminated() {
+        opening = null;
+      },
+    }).then(resolve, reject);
   });
   opening.catch(() => (opening = null));
   return opening;
@@ -109,28 +140,38 @@ export async function deleteProject(id: string): Promise<void> {
   await tx.done;
 }
 
-/** Reads the shelf; what an older version kept is brought up to date. */
-export async function readShelf(): Promise<ShelfBlank[]> {
-  const rows: unknown[] = await (await open()).getAll('shelf');
-  return rows.flatMap((row) => {
-    const result = checkDocument(row);
-    return result.ok && result.document.format === 'mivet-blank' ? [result.document] : [];
-  });
+/** Reads a shelf of the library; what an older version kept is brought up to date. */
+export async function readLibrary<S extends LibraryStore>(store: S): Promise<Kept<S>[]> {
+  const rows: unknown[] = await (await open()).getAll(store);
+  return rows.flatMap((row) => checkedKept(store, row));
 }
 
-/** Takes a blank off the shelf. */
-export async function deleteShelfBlank(id: string): Promise<void> {
-  await (await open()).delete('shelf', id);
+/** One document of the library; null when it is not there or does not fit the format. */
+export async function readKept<S extends LibraryStore>(store: S, id: string): Promise<Kept<S> | null> {
+  const row: unknown = await (await open()).get(store, id);
+  return checkedKept(store, row)[0] ?? null;
+}
+
+function checkedKept<S extends LibraryStore>(store: S, raw: unknown): Kept<S>[] {
+  const result = checkDocument(raw);
+  return result.ok && result.document.format === LIBRARY[store] ? [result.document as Kept<S>] : [];
+}
+
+/** Takes something off a shelf of the library. */
+export async function deleteKept(store: LibraryStore, id: string): Promise<void> {
+  await (await open()).delete(store, id);
 }
 
 /** Puts many documents in at once, all or none; existing ones with the same id are replaced. */
-export async function writeAll(projects: readonly Project[], shelf: readonly ShelfBlank[]): Promise<void> {
-  const tx = (await open()).transaction(['projects', 'shelf'], 'readwrite', ON_DISK);
+export async function writeAll(projects: readonly Project[], library: LibraryDocuments): Promise<void> {
+  const tx = (await open()).transaction(['projects', 'shelf', 'fonts', 'motifs'], 'readwrite', ON_DISK);
   for (const document of projects) {
     const now = await tx.objectStore('projects').get(document.id);
     await tx.objectStore('projects').put({ id: document.id, revision: (now?.revision ?? 0) + 1, document });
   }
-  for (const blank of shelf) await tx.objectStore('shelf').put(blank);
+  for (const blank of library.shelf ?? []) await tx.objectStore('shelf').put(blank);
+  for (const font of library.fonts ?? []) await tx.objectStore('fonts').put(font);
+  for (const motif of library.motifs ?? []) await tx.objectStore('motifs').put(motif);
   await tx.done;
 }
 

@@ -180,6 +180,7 @@ export function demoProjects(now: string): Project[] {
         count: 1,
         hand: hand as 'right' | 'left',
         capMm: null,
+        blankId: null,
       })),
     },
     log: [

@@ -6,7 +6,7 @@ const SEEN = 'mivet-demo-seen';
 /** Puts the made-up rowing club's blanks and projects in. */
 export async function bringInDemo(): Promise<void> {
   const now = new Date().toISOString();
-  await useLibrary().bringIn(demoProjects(now), demoShelf(now));
+  await useLibrary().bringIn(demoProjects(now), { shelf: demoShelf(now) });
 }
 
 /**

@@ -3,10 +3,15 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import { openPicture, type OpenedPicture } from '../data/pixels.ts';
 import { askCore } from '../workers/core-client.ts';
+import { base64Of } from '../data/base64.ts';
+import type { FontSample } from '../workers/protocol.ts';
+import { useLibrary } from './library.ts';
 import { useProject } from './project.ts';
 
-/** ms. A drawing that takes longer to read is stopped. */
-const LONGEST_MS = 8000;
+/** ms. A drawing or a font that takes longer to read is stopped. */
+export const LONGEST_MS = 8000;
+/** Bytes. A font with many scripts may have as much. */
+const LARGEST_FONT = 8_000_000;
 
 /** A drawing that was read and waits to be placed. */
 export interface IncomingDrawing {
@@ -21,6 +26,13 @@ export interface IncomingPicture extends OpenedPicture {
   readonly name: string;
 }
 
+/** A font that was read and waits to be kept. */
+export interface IncomingFont {
+  readonly name: string;
+  readonly data: string;
+  readonly sample: FontSample;
+}
+
 /** px. Longest edge at which outlines are found. */
 const TRACED_PX = 2400;
 
@@ -28,7 +40,26 @@ const TRACED_PX = 2400;
 export const useIncoming = defineStore('incoming', () => {
   const drawing = shallowRef<IncomingDrawing | null>(null);
   const picture = shallowRef<IncomingPicture | null>(null);
+  const font = shallowRef<IncomingFont | null>(null);
   const busy = ref(false);
+
+  /** Reads a font file; what is known of it is asked for on the Artwork stop before it is kept. */
+  async function bringInFont(file: File): Promise<string> {
+    if (!useProject().doc) return `${file.name} is a font. Open a project first, then drop it there.`;
+    if (useLibrary().refused) return `${file.name} is a font. This browser keeps nothing, so it cannot be kept either.`;
+    if (file.size > LARGEST_FONT) return `${file.name} is larger than ${LARGEST_FONT / 1e6} MB. Nothing was changed.`;
+    busy.value = true;
+    try {
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const sample = await askCore('font', { bytes }, LONGEST_MS);
+      font.value = { name: sample.name || file.name.replace(/\.\w+$/, ''), data: base64Of(bytes), sample };
+      return `${file.name} is a font. It waits on the Artwork stop.`;
+    } catch (problem) {
+      return `${file.name}: ${problem instanceof Error ? problem.message : 'It could not be read.'} Nothing was changed.`;
+    } finally {
+      busy.value = false;
+    }
+  }
 
   /** Reads a drawing and says what came of it; it then waits on the Artwork stop. */
   async function bringIn(fileName: string, text: string): Promise<string> {
@@ -72,5 +103,5 @@ export const useIncoming = defineStore('incoming', () => {
     drawing.value = { name, drawing: traced, matches };
     leavePicture();
   }
-  return { drawing, picture, busy, bringIn, bringInPicture, leavePicture, takeTrace };
+  return { drawing, picture, font, busy, bringInFont, bringIn, bringInPicture, leavePicture, takeTrace };
 });

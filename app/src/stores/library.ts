@@ -1,4 +1,4 @@
-import { newShelfBlank, type Blank, type Project, type ShelfBlank } from '@mivet/core';
+import { newShelfBlank, type Blank, type OwnFont, type OwnMotif, type Project, type ShelfBlank } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
@@ -7,10 +7,15 @@ import { hearTabs, tellTabs } from '../data/tabs.ts';
 /** Id that a blank and its other colours have in common. */
 export const familyOf = (entry: ShelfBlank): string => entry.variantOf ?? entry.blank.id;
 
-/** Projects and blanks as lists; the open project lives in its own store. */
+const newestFirst = <T extends { readonly keptAt: string }>(kept: readonly T[]): T[] =>
+  [...kept].sort((a, b) => b.keptAt.localeCompare(a.keptAt));
+
+/** Projects, blanks, fonts and motifs as lists; the open project lives in its own store. */
 export const useLibrary = defineStore('library', () => {
   const projects = shallowRef<readonly Project[]>([]);
   const shelf = shallowRef<readonly ShelfBlank[]>([]);
+  const fonts = shallowRef<readonly OwnFont[]>([]);
+  const motifs = shallowRef<readonly OwnMotif[]>([]);
   const loaded = ref(false);
   const unreadable = ref(0);
   /** Why nothing can be kept in this browser, if so. */
@@ -18,21 +23,32 @@ export const useLibrary = defineStore('library', () => {
 
   async function load(): Promise<void> {
     try {
-      const [read, blanks] = await Promise.all([database.readProjects(), database.readShelf()]);
+      const [read, blanks, ownFonts, ownMotifs] = await Promise.all([
+        database.readProjects(),
+        database.readLibrary('shelf'),
+        database.readLibrary('fonts'),
+        database.readLibrary('motifs'),
+      ]);
       projects.value = read.projects.sort((a, b) => b.changedAt.localeCompare(a.changedAt));
       unreadable.value = read.unreadable;
       shelf.value = blanks;
+      fonts.value = newestFirst(ownFonts);
+      motifs.value = newestFirst(ownMotifs);
       refused.value = null;
-    } catch {
+    } catch (problem) {
       refused.value =
-        'This browser does not let Mivet keep anything (a private window, or storage is full or switched off). You can work, but save to a file before you close the page.';
+        problem instanceof database.OlderTabOpen
+          ? problem.message
+          : 'This browser does not let Mivet keep anything (a private window, or storage is full or switched off). You can work, but save to a file before you close the page.';
     }
     loaded.value = true;
   }
 
-  async function addProject(project: Project): Promise<void> {
+  /** Takes in a project; fonts that its file carries go to the library. */
+  async function addProject({ carried, ...project }: Project): Promise<void> {
     projects.value = [project, ...projects.value.filter((p) => p.id !== project.id)];
     if (refused.value) return;
+    await keepFonts(carried?.fonts ?? []);
     await database.writeProject(project, 0);
     tellTabs({ kind: 'library-changed', id: project.id, revision: 1 });
   }
@@ -82,7 +98,7 @@ export const useLibrary = defineStore('library', () => {
     const ids = new Set(entries.map((b) => b.blank.id));
     shelf.value = [...shelf.value.filter((b) => !ids.has(b.blank.id)), ...entries];
     if (refused.value) return;
-    await database.writeAll([], entries);
+    await database.writeAll([], { shelf: entries });
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }
 
@@ -105,13 +121,42 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeBlank(id: string): Promise<void> {
-    await database.deleteShelfBlank(id);
+    await database.deleteKept('shelf', id);
     shelf.value = shelf.value.filter((b) => b.blank.id !== id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
-  async function bringIn(incomingProjects: readonly Project[], incomingShelf: readonly ShelfBlank[]): Promise<void> {
-    await database.writeAll(incomingProjects, incomingShelf);
+  /** Keeps fonts; with nowhere to keep them nothing is done. */
+  async function keepFonts(brought: readonly OwnFont[]): Promise<void> {
+    if (brought.length === 0 || refused.value) return;
+    await database.writeAll([], { fonts: brought });
+    const ids = new Set(brought.map((font) => font.id));
+    fonts.value = [...brought, ...fonts.value.filter((font) => !ids.has(font.id))];
+    tellTabs({ kind: 'library-changed', id: '', revision: 0 });
+  }
+
+  async function keepMotif(motif: OwnMotif): Promise<void> {
+    if (!refused.value) await database.writeAll([], { motifs: [motif] });
+    motifs.value = [motif, ...motifs.value.filter((m) => m.id !== motif.id)];
+    tellTabs({ kind: 'library-changed', id: motif.id, revision: 0 });
+  }
+
+  async function removeMotif(id: string): Promise<void> {
+    if (!refused.value) await database.deleteKept('motifs', id);
+    motifs.value = motifs.value.filter((m) => m.id !== id);
+    tellTabs({ kind: 'library-changed', id, revision: 0 });
+  }
+
+  async function removeFont(id: string): Promise<void> {
+    await database.deleteKept('fonts', id);
+    fonts.value = fonts.value.filter((font) => font.id !== id);
+    tellTabs({ kind: 'library-changed', id, revision: 0 });
+  }
+
+  async function bringIn(incoming: readonly Project[], documents: database.LibraryDocuments): Promise<void> {
+    const carried = incoming.flatMap((project) => project.carried?.fonts ?? []);
+    const plain = incoming.map(({ carried: _, ...project }) => project);
+    await database.writeAll(plain, { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] });
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     await load();
   }
@@ -123,6 +168,8 @@ export const useLibrary = defineStore('library', () => {
   return {
     projects,
     shelf,
+    fonts,
+    motifs,
     loaded,
     unreadable,
     refused,
@@ -134,6 +181,10 @@ export const useLibrary = defineStore('library', () => {
     keepShelf,
     copyBlank,
     removeBlank,
+    keepFonts,
+    removeFont,
+    keepMotif,
+    removeMotif,
     bringIn,
   };
 });

@@ -4,7 +4,7 @@ import { ref } from 'vue';
 import ChoiceButtons from '../components/fields/ChoiceButtons.vue';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
-import { readProjects, readShelf } from '../data/database.ts';
+import { readLibrary, readProjects } from '../data/database.ts';
 import { bringInDemo } from '../demo/offer-demo.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -31,10 +31,12 @@ async function backup(): Promise<void> {
     version: FORMAT_VERSION,
     writtenAt: new Date().toISOString(),
     projects,
-    shelf: await readShelf(),
+    shelf: await readLibrary('shelf'),
+    fonts: await readLibrary('fonts'),
+    motifs: await readLibrary('motifs'),
   };
   saveFile(`mivet-backup-${file.writtenAt.slice(0, 10)}.json`, JSON.stringify(file));
-  said.value = `Written: ${projects.length} projects and ${file.shelf.length} blanks.`;
+  said.value = `Written: ${projects.length} projects, ${file.shelf.length} blanks, ${file.fonts.length} fonts and ${file.motifs.length} motifs of your own.`;
 }
 async function bringBack(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;

@@ -60,6 +60,8 @@ function saveAll(): void {
     writtenAt: new Date().toISOString(),
     projects: [],
     shelf: library.shelf,
+    fonts: [],
+    motifs: [],
   };
   saveFile('mivet-shelf.json', JSON.stringify(file, null, 2));
   said.value = 'Written: mivet-shelf.json, with everything that is known of these blanks.';

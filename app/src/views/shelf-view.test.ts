@@ -10,8 +10,8 @@ vi.mock('../data/database.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),
   writeSnapshot: async () => undefined,
-  writeAll: async (_projects: unknown, shelf: unknown) => kept.written.push(structuredClone(shelf)),
-  deleteShelfBlank: async () => undefined,
+  writeAll: async (_projects: unknown, library: unknown) => kept.written.push(structuredClone(library)),
+  deleteKept: async () => undefined,
 }));
 vi.mock('../data/save-file.ts', async (original) => ({
   ...(await original<typeof import('../data/save-file.ts')>()),
@@ -107,7 +107,9 @@ describe('Shelf', () => {
     await type('Name', 'Club mug');
     await keep();
     await vi.waitUntil(() => kept.written.length > 0);
-    expect(kept.written[0]).toMatchObject([{ price: 6.5, blank: { id: 'demo-crew-mug', name: 'Club mug' } }]);
+    expect(kept.written[0]).toMatchObject({
+      shelf: [{ price: 6.5, blank: { id: 'demo-crew-mug', name: 'Club mug' } }],
+    });
     expect(names(view)).toContain('Club mug');
   });
 });

@@ -8,7 +8,7 @@ import {
   writeTemplateSvg,
   type JobFile,
 } from '@mivet/core';
-import { loadFonts, paperFonts } from './fonts.ts';
+import { fontsOf, fontSample, loadFonts, paperFonts } from './fonts.ts';
 import { partsPicture, pictureOf } from './picture.ts';
 import type { CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
 
@@ -17,7 +17,7 @@ async function fitPaper(
   unit: 'mm' | 'in',
   paper: CoreJobs['files']['input']['paper'],
 ): Promise<JobFile> {
-  const derived = deriveFitPaper(project, await loadFonts());
+  const derived = deriveFitPaper(project, await fontsOf(project.items));
   if (!derived.ok) throw new Error(describeBlankProblem(derived.problem, unit));
   const [papers, fonts] = await Promise.all([import('@mivet/core/papers'), paperFonts()]);
   const print = {
@@ -39,7 +39,7 @@ async function files({
   withPieces,
 }: CoreJobs['files']['input']): Promise<readonly JobFile[]> {
   if (kind === 'fit-pdf') return [await fitPaper(project, unit, paper)];
-  const examined = examineProject(project, await loadFonts());
+  const examined = examineProject(project, await fontsOf(project.items));
   if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, unit));
   const { wrap, cut, sheet } = examined;
   const { films, name: title } = project;
@@ -68,9 +68,10 @@ async function files({
 loadFonts().catch(() => undefined);
 
 const HANDLERS: { [K in keyof CoreJobs]: (input: CoreJobs[K]['input']) => Promise<CoreJobs[K]['output']> } = {
-  examine: async ({ project, unit }) => pictureOf(project, await loadFonts(), unit),
+  examine: async ({ project, unit }) => pictureOf(project, await fontsOf(project.items), unit),
   files,
-  parts: async ({ item }) => partsPicture(item, await loadFonts()),
+  parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
+  font: async ({ bytes }) => fontSample(bytes),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
   trace: async (input) => (await import('./read-drawing.ts')).readTrace(input),
   silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),

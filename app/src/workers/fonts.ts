@@ -6,7 +6,19 @@ import script from '@fontsource/pacifico/files/pacifico-latin-400-normal.woff?ur
 import scriptExt from '@fontsource/pacifico/files/pacifico-latin-ext-400-normal.woff?url';
 import slab from '@fontsource/zilla-slab/files/zilla-slab-latin-600-normal.woff?url';
 import slabExt from '@fontsource/zilla-slab/files/zilla-slab-latin-ext-600-normal.woff?url';
-import { readFont, type FontBook } from '@mivet/core';
+import {
+  FONT_CHOICES,
+  fontSample as sampleOf,
+  FontProblem,
+  readFont,
+  type ArtworkItem,
+  type FontBook,
+  type FontFace,
+} from '@mivet/core';
+import { bytesOfBase64 } from '../data/base64.ts';
+import { readKept } from '../data/database.ts';
+import type { FontSample } from './protocol.ts';
+import { ringsData } from './rings-data.ts';
 
 async function bytesOf(url: string): Promise<Uint8Array> {
   const response = await fetch(url);
@@ -29,6 +41,33 @@ export function loadFonts(): Promise<FontBook> {
   // A failed load is forgotten, so that the next call tries again.
   book.catch(() => (book = null));
   return book;
+}
+
+const SHIPPED = new Set<string>(FONT_CHOICES.map(({ id }) => id));
+const own = new Map<string, FontFace>();
+
+/** The shipped fonts, and those of the person's own that items are set in, as far as they are kept here. */
+export async function fontsOf(items: readonly ArtworkItem[]): Promise<FontBook> {
+  const shipped = await loadFonts();
+  const wanted = new Set(items.flatMap((item) => (item.type === 'text' && !SHIPPED.has(item.font) ? [item.font] : [])));
+  if (wanted.size === 0) return shipped;
+  for (const id of wanted) {
+    if (own.has(id)) continue;
+    // What cannot be had is judged as missing, where it is seen.
+    const kept = await readKept('fonts', id).catch(() => null);
+    try {
+      if (kept) own.set(id, readFont([bytesOfBase64(kept.data)]));
+    } catch (problem) {
+      if (!(problem instanceof FontProblem)) throw problem;
+    }
+  }
+  return { ...Object.fromEntries([...own].filter(([id]) => wanted.has(id))), ...shipped };
+}
+
+/** What a font file has to show. */
+export function fontSample(bytes: Uint8Array): FontSample {
+  const { rings, ...sample } = sampleOf(bytes);
+  return { ...sample, data: ringsData(rings) };
 }
 
 /** Fonts that papers are set in. */

@@ -53,6 +53,16 @@ export interface NamePicture {
   readonly pieces: readonly Pick<PiecePicture, 'id' | 'film' | 'rings' | 'azimuths'>[];
 }
 
+/** What a font file has to show, before it is kept; SVG path data, y down. */
+export interface FontSample {
+  readonly name: string;
+  readonly joined: boolean;
+  /** Letters and figures of everyday use that it lacks. */
+  readonly lacks: readonly string[];
+  readonly box: Box;
+  readonly data: string;
+}
+
 /** An item drawn by itself, part by part; SVG path data, mm, y down. */
 export interface PartsPicture {
   readonly box: Box;
@@ -156,6 +166,10 @@ export interface CoreJobs {
       readonly threshold: number;
       readonly matches: readonly (string | null)[];
     };
+  };
+  readonly font: {
+    readonly input: { readonly bytes: Uint8Array };
+    readonly output: FontSample;
   };
   readonly parts: {
     readonly input: { readonly item: ArtworkItem };

@@ -1,15 +1,28 @@
+import type { MivetDocument } from '@mivet/core';
 import { loadDocument } from '../files.ts';
 import type { CommandLine } from '../run.ts';
 
 /** Says whether a file is a good project, blank or backup. */
 export const check: CommandLine = (args, { out }) => {
   const document = loadDocument(args[0]);
-  const what =
-    document.format === 'mivet-backup'
-      ? `backup with ${document.projects.length} projects and ${document.shelf.length} blanks`
-      : document.format === 'mivet-project'
-        ? `project “${document.name}” with ${document.items.length} items`
-        : `blank “${document.blank.name}”`;
+  const what = describe(document);
   out(`${args[0]}: fine, a ${what}, format ${document.version}.\n`);
   return 0;
 };
+
+function describe(document: MivetDocument): string {
+  switch (document.format) {
+    case 'mivet-backup': {
+      const { projects, shelf, fonts, motifs } = document;
+      return `backup with ${projects.length} projects, ${shelf.length} blanks, ${fonts.length} fonts and ${motifs.length} motifs`;
+    }
+    case 'mivet-project':
+      return `project “${document.name}” with ${document.items.length} items`;
+    case 'mivet-blank':
+      return `blank “${document.blank.name}”`;
+    case 'mivet-font':
+      return `font “${document.name}”`;
+    case 'mivet-motif':
+      return `motif “${document.name}”`;
+  }
+}

@@ -18,7 +18,8 @@ export const flatten: CommandLine = (args, { out }) => {
   const film = value === null ? 0 : Number(value);
   if (!(film >= 0 && film <= 3)) throw new BadInput(`--film ${value} is not a thickness between 0 and 3 mm.`);
   const document = loadDocument(rest[0]);
-  if (document.format === 'mivet-backup') throw new BadInput(`${rest[0]} is a backup; name a blank or a project.`);
+  if (document.format !== 'mivet-project' && document.format !== 'mivet-blank')
+    throw new BadInput(`${rest[0]} is a ${document.format.replace('mivet-', '')}; name a blank or a project.`);
   const { blank } = document;
   const sized = sizeBlank(blank);
   if (!sized.ok) throw new BadInput(describeBlankProblem(sized.problem, 'mm'));

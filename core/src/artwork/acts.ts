@@ -17,6 +17,8 @@ export interface OutlineActs {
   readonly onlyInside: string | null;
   /** Whether it only shapes others and is not cut itself. */
   readonly shapesOnly: boolean;
+  /** mm. Width of the bridges by which islands hang together with what is round them; 0 leaves them loose. */
+  readonly bridgeMm: number;
 }
 
 /** Nothing done. */
@@ -27,6 +29,7 @@ export const NO_ACTS: OutlineActs = {
   cutAway: [],
   onlyInside: null,
   shapesOnly: false,
+  bridgeMm: 0,
 };
 
 /**

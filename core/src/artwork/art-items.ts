@@ -14,25 +14,51 @@ export interface DrawingSaid {
   readonly rights: ArtItem['rights'];
 }
 
+/** A drawing as it is kept: outlines as curves. */
+export interface KeptDrawing {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** Each colour's film as SVG path data, mm from the middle of the drawing, y up. */
+  readonly colours: readonly { readonly colour: string; readonly pathData: string }[];
+}
+
+/** Fits curves to the outlines of a drawing. */
+export function keepDrawing({ widthMm, heightMm, colours }: Drawing): KeptDrawing {
+  const error = KEPT_SHARE * Math.max(widthMm, heightMm);
+  return {
+    widthMm,
+    heightMm,
+    colours: colours.map(({ colour, rings }) => ({
+      colour,
+      pathData: rings.map((ring) => pathData(fitRing(ring, error))).join(''),
+    })),
+  };
+}
+
+/** The drawing that items are the colours of, as it was drawn: what was done to them on this blank is left behind. */
+export function drawingOfItems(items: readonly ArtItem[]): KeptDrawing {
+  const { drawn } = items[0]!;
+  return { ...drawn, colours: items.map(({ colour, pathData }) => ({ colour, pathData })) };
+}
+
 /**
  * Items of a drawing, one for each colour that is taken, which stay together.
  *
- * @param drawing areas by colour
+ * @param drawing outlines by colour
  * @param films film of each colour by its place in the drawing; null leaves the colour off
  * @param said name, source and right of use
  * @param widthMm mm across on the blank
  * @param newId makes ids
  */
 export function itemsOfDrawing(
-  drawing: Drawing,
+  { colours, widthMm: drawnWidth, heightMm: drawnHeight }: KeptDrawing,
   films: readonly (string | null)[],
   said: DrawingSaid,
   widthMm: number,
   newId: () => string,
 ): ArtItem[] {
   const setId = newId();
-  const error = KEPT_SHARE * Math.max(drawing.widthMm, drawing.heightMm);
-  return drawing.colours.flatMap(({ colour, rings }, i): ArtItem[] => {
+  return colours.flatMap(({ colour, pathData }, i): ArtItem[] => {
     const film = films[i];
     if (!film) return [];
     return [
@@ -43,8 +69,8 @@ export function itemsOfDrawing(
         ...said,
         setId,
         colour,
-        pathData: rings.map((ring) => pathData(fitRing(ring, error))).join(''),
-        drawn: { widthMm: drawing.widthMm, heightMm: drawing.heightMm },
+        pathData,
+        drawn: { widthMm: drawnWidth, heightMm: drawnHeight },
         widthMm,
         heightMm: null,
         placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },

@@ -8,7 +8,8 @@ import { checkDocument } from '../document/read.ts';
 import { readSvgDrawing } from '../io/svg-art/read.ts';
 import type { Piece } from '../wrap/pieces.ts';
 import { deriveWrap } from '../wrap/derive.ts';
-import { itemsOfDrawing } from './art-items.ts';
+import { drawingOfItems, itemsOfDrawing, keepDrawing } from './art-items.ts';
+import { withoutSpecks } from './drawing.ts';
 import { matchFilms, nearestFilm } from './film-match.ts';
 import { STARTING_FILMS } from './film.ts';
 import type { ArtItem } from './item.ts';
@@ -22,7 +23,7 @@ function art(widthMm: number, films: (string | null)[] = ['ensign', 'deep-water'
   const read = readSvgDrawing(TWO);
   if (!read.ok) throw new Error(read.problem.code);
   let n = 0;
-  return itemsOfDrawing(read.drawing, films, said, widthMm, () => `id-${(n += 1)}`);
+  return itemsOfDrawing(keepDrawing(read.drawing), films, said, widthMm, () => `id-${(n += 1)}`);
 }
 function pieces(items: ArtItem[], blank = makeBlank({ width: 160, height: 90 }, { kind: 'flat' })): readonly Piece[] {
   const derived = deriveWrap(makeJob(blank, items), testFonts);
@@ -31,6 +32,26 @@ function pieces(items: ArtItem[], blank = makeBlank({ width: 160, height: 90 }, 
 }
 const middles = (list: readonly Piece[]): number[][] =>
   list.map(({ flatBox: b }) => [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2, b.maxX - b.minX]);
+
+describe('a drawing that is kept', () => {
+  it('comes back from the items that were placed of it, as it was drawn', () => {
+    const kept = drawingOfItems(art(25).map((item) => ({ ...item, mirrored: true, widthMm: 77 })));
+    const read = readSvgDrawing(TWO);
+    expect(kept).toEqual(read.ok && keepDrawing(read.drawing));
+  });
+
+  it('leaves off what is too small to lift, at the size that it is laid in', () => {
+    const dotted = TWO.replace('</svg>', '<circle cx="30" cy="15" r="1" fill="#d33"/><circle cx="30" cy="20" r=".4" fill="#2a2"/></svg>'); // prettier-ignore
+    const read = readSvgDrawing(dotted);
+    if (!read.ok) throw new Error(read.problem.code);
+    // Dots of 2 and 0.8 mm across, squares of 10; the green one was alone in its colour.
+    const { drawing, specks } = withoutSpecks(read.drawing, 2.5);
+    expect([specks, drawing.colours.length]).toEqual([2, 2]);
+    expect(drawing.colours.map((c) => Math.round(c.areaMm2))).toEqual([100, 100]);
+    expect(withoutSpecks(read.drawing, 1.5)).toMatchObject({ specks: 1, drawing: { colours: { length: 2 } } });
+    expect(withoutSpecks(read.drawing, 0.5).drawing).toBe(read.drawing);
+  });
+});
 
 describe('a drawing on the blank', () => {
   it('keeps its colours in their places, at any size, turned and mirrored', () => {

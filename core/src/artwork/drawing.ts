@@ -1,4 +1,7 @@
+import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
+import { nestRings } from '../polygon/nest.ts';
 import type { Ring } from '../polygon/polygon.ts';
+import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 
 /** All areas of one colour in a drawing. */
 export interface DrawingColour {
@@ -17,6 +20,32 @@ export interface Drawing {
   readonly colours: readonly DrawingColour[];
   /** What could not be taken, in words, each with how often. */
   readonly leftOut: readonly { readonly what: string; readonly count: number }[];
+}
+
+/**
+ * A drawing without its specks: parts that are less across, both ways, than a hand can lift.
+ *
+ * @param drawing as it was read
+ * @param leastMm mm, as drawn
+ * @returns the drawing that is left, and how many specks there were; colours of nothing but specks go
+ */
+export function withoutSpecks(
+  drawing: Drawing,
+  leastMm: number,
+): { readonly drawing: Drawing; readonly specks: number } {
+  let specks = 0;
+  const colours = drawing.colours.flatMap((one): DrawingColour[] => {
+    const parts = nestRings(one.rings);
+    const kept = parts.filter(({ outer }) => {
+      const box = boxOfCoordinates(outer);
+      return Math.max(boxWidth(box), boxHeight(box)) >= leastMm;
+    });
+    specks += parts.length - kept.length;
+    if (kept.length === parts.length) return [one];
+    const areaMm2 = kept.reduce((sum, part) => sum + polygonArea(part), 0);
+    return kept.length > 0 ? [{ ...one, rings: kept.flatMap(ringsOf), areaMm2 }] : [];
+  });
+  return specks === 0 ? { drawing, specks } : { drawing: { ...drawing, colours }, specks };
 }
 
 /** Why a drawing was refused. */

@@ -13,6 +13,10 @@ export interface PlacedGlyph {
 
 /** A font as the core needs it; `io/font` makes one from a file's bytes. */
 export interface FontFace {
+  /** What the font calls itself. */
+  readonly name: string;
+  /** Whether its small letters touch, so that a word comes in one piece. */
+  readonly joined: boolean;
   readonly unitsPerEm: number;
   /** Height of a flat capital, font units. */
   readonly capHeight: number;
@@ -32,7 +36,16 @@ export const FONT_CHOICES = [
 ] as const;
 
 /** Id of a shipped font. */
-export type FontId = (typeof FONT_CHOICES)[number]['id'];
+export type ShippedFontId = (typeof FONT_CHOICES)[number]['id'];
 
-/** Gives the face of a shipped font; the caller has loaded it. */
-export type FontBook = { readonly [id in FontId]: FontFace };
+/** Id of a font: a shipped one, or one that the person brought. */
+export type FontId = string;
+
+/** Faces by font, loaded by the caller: the shipped ones always, those that were brought as far as they are there. */
+export type FontBook = Readonly<Record<ShippedFontId, FontFace>> & { readonly [id: FontId]: FontFace | undefined };
+
+/** The face that words are set in; `there` is false when their own font is missing and a shipped one stands in. */
+export function faceOf(fonts: FontBook, id: FontId): { readonly face: FontFace; readonly there: boolean } {
+  const own = Object.hasOwn(fonts, id) ? fonts[id] : undefined;
+  return { face: own ?? fonts.condensed, there: own !== undefined };
+}

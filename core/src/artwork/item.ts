@@ -2,8 +2,8 @@ import type { OutlineActs } from './acts.ts';
 import type { FontId } from './font.ts';
 import type { MotifId } from './motifs/index.ts';
 
-/** Which spot of the way round an item is centred on. */
-export type Facing = 'front' | 'drinker' | 'room' | 'angle';
+/** Which spot of the way round an item is centred on; `faces` is both the drinker's and the room's. */
+export type Facing = 'front' | 'drinker' | 'room' | 'faces' | 'angle';
 
 /** How an item lies on the side: closing round, level with letters keeping their size, or unbent. */
 export type Running = 'round' | 'level' | 'rigid';
@@ -27,8 +27,15 @@ export interface RepeatRound {
   readonly count: number;
   /** `spaced`: every other copy is mirrored. */
   readonly alternate?: boolean | undefined;
-  /** `scattered`: how, and on which films besides the item's own. */
-  readonly scatter?: { readonly seed: number; readonly gapMm: number; readonly films: readonly string[] } | undefined;
+  /** `scattered`: how, on which films besides the item's own, and the item that it is scattered together with. */
+  readonly scatter?:
+    | {
+        readonly seed: number;
+        readonly gapMm: number;
+        readonly films: readonly string[];
+        readonly with?: string | null | undefined;
+      }
+    | undefined;
 }
 
 interface ItemBase {

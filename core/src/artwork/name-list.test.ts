@@ -15,6 +15,7 @@ const row = (name: string, more: Partial<NameRow> = {}): NameRow => ({
   count: 1,
   hand: null,
   capMm: null,
+  blankId: null,
   ...more,
 });
 const list = (rows: NameRow[], more: Partial<NameList> = {}): NameList => ({

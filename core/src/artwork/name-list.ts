@@ -13,11 +13,14 @@ export interface NameRow {
   readonly hand: 'right' | 'left' | null;
   /** Height of its capitals when it was set by hand, mm. */
   readonly capMm: number | null;
+  /** One of the job's other blanks; null for its own. */
+  readonly blankId: string | null;
 }
 
-/** A job that is made once for each of many names, which take the place of one text. */
+/** A job that is made many times: once for each of many names, which take the place of one text, or just as it is. */
 export interface NameList {
-  readonly itemId: string;
+  /** The text; null when all are alike but for hand and blank. */
+  readonly itemId: string | null;
   /** Widest that a name may be, mm. */
   readonly widthMm: number;
   /** Lowest that its capitals may become, mm. */

@@ -65,6 +65,8 @@ export function applyCommand(project: Project, command: Command): Project {
           ? { ...item, repeat: { ...item.repeat, scatter: { ...scatter, seed: scatter.seed + 1 } } }
           : item;
       });
+    case 'set-font':
+      return change(command.itemId, (item) => (item.type === 'text' ? { ...item, font: command.font } : item));
     case 'keep-band':
       return flattenedAs(project, { way: 'band', keep: command.keep });
     case 'one-band':

@@ -9,7 +9,7 @@ import { applyCommand, moveItem, scaleItem } from './apply.ts';
 import { newBlank, newMotif, newProject, newShelfBlank, newText } from './new-project.ts';
 import { FORMAT_VERSION, type Backup, type Project } from './project.ts';
 import { checkDocument, describeReadProblem, readDocument } from './read.ts';
-import { backupSchema, KINDS, projectSchema, shelfBlankSchema } from './schema.ts';
+import { backupSchema, ownFontSchema, ownMotifSchema, KINDS, projectSchema, shelfBlankSchema } from './schema.ts';
 
 const full: Project = {
   ...projectOf(
@@ -35,6 +35,8 @@ describe('documents', () => {
       version: FORMAT_VERSION,
       writtenAt: '2026-01-01',
       projects: [full],
+      fonts: [],
+      motifs: [],
       shelf: [newShelfBlank(tumbler(), '')],
     };
     for (const document of [full, newShelfBlank(mug(), ''), backup]) {
@@ -77,7 +79,7 @@ describe('documents', () => {
     };
     expect(checkDocument(backup)).toEqual({
       ok: true,
-      document: { ...backup, version: FORMAT_VERSION, projects: [full], shelf: [shelf] },
+      document: { ...backup, version: FORMAT_VERSION, projects: [full], shelf: [shelf], fonts: [], motifs: [] },
     });
     expect(code({ ...old(full), blank: 'none' })).toBe('invalid');
   });
@@ -128,6 +130,8 @@ describe('documents', () => {
       ['project', projectSchema],
       ['blank', shelfBlankSchema],
       ['backup', backupSchema],
+      ['font', ownFontSchema],
+      ['motif', ownMotifSchema],
     ] as const) {
       const published = JSON.parse(
         readFileSync(new URL(`../../../docs/format/${name}.schema.json`, import.meta.url), 'utf8'),
@@ -178,7 +182,7 @@ describe('applyCommand', () => {
       const read = checkDocument(document);
       if (!read.ok) throw new Error(JSON.stringify(read.problem));
       const project = read.document.format === 'mivet-backup' ? read.document.projects[0]! : read.document;
-      expect(project).toMatchObject({ version: 4, names: null, seam: { ...PLAIN_SEAM, lapMm: 1 } });
+      expect(project).toMatchObject({ version: FORMAT_VERSION, names: null, seam: { ...PLAIN_SEAM, lapMm: 1 } });
       expect('items' in project && project.items).toEqual(now.items);
     }
   });

@@ -90,6 +90,7 @@ export function newProject(id: string, name: string, blank: Blank, shelfBlankId:
     hand: 'right',
     seam: PLAIN_SEAM,
     names: null,
+    otherBlanks: [],
     boardId: 'square',
     accepted: [],
     bench: { doneSteps: [], waitsUntil: {} },

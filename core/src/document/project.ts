@@ -3,7 +3,7 @@ import type { LogEntry } from '../log/entry.ts';
 import type { Job } from '../wrap/job.ts';
 
 /** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 4;
+export const FORMAT_VERSION = 5;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {
@@ -35,6 +35,41 @@ export interface Project extends Job {
   readonly accepted: readonly Acceptance[];
   readonly bench: BenchRun;
   readonly log: readonly LogEntry[];
+  /** Fonts that its words are set in and that do not ship with Mivet; only in files, so that they open elsewhere. */
+  readonly carried?: { readonly fonts: readonly OwnFont[] } | undefined;
+}
+
+/** Where something comes from that someone else may have made. */
+export interface Provenance {
+  /** As the person said. */
+  readonly source: string;
+  /** Whether the person may use it. */
+  readonly rights: 'own' | 'allowed' | 'unsure';
+}
+
+/** A font that the person brought. */
+export interface OwnFont extends Provenance {
+  readonly format: 'mivet-font';
+  readonly version: typeof FORMAT_VERSION;
+  readonly id: string;
+  readonly name: string;
+  /** The font file, base64. */
+  readonly data: string;
+  readonly keptAt: string;
+}
+
+/** A drawing that the person keeps, to be placed again. */
+export interface OwnMotif extends Provenance {
+  readonly format: 'mivet-motif';
+  readonly version: typeof FORMAT_VERSION;
+  readonly id: string;
+  readonly name: string;
+  /** As drawn, mm. */
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** Each colour's film as SVG path data, mm from the middle of the drawing, y up. */
+  readonly colours: readonly { readonly colour: string; readonly pathData: string }[];
+  readonly keptAt: string;
 }
 
 /** A blank on the shelf. */
@@ -58,4 +93,6 @@ export interface Backup {
   readonly writtenAt: string;
   readonly projects: readonly Project[];
   readonly shelf: readonly ShelfBlank[];
+  readonly fonts: readonly OwnFont[];
+  readonly motifs: readonly OwnMotif[];
 }

@@ -1,13 +1,13 @@
 import type { z } from 'zod';
 import { AS_IT_FALLS, PLAIN_LINES, USUAL_BALLOON } from './new-project.ts';
-import type { Backup, Project, ShelfBlank } from './project.ts';
+import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank } from './project.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
 import { PLAIN_SEAM } from '../wrap/job.ts';
 import { FORMAT_VERSION } from './project.ts';
-import { backupSchema, projectSchema, shelfBlankSchema } from './schema.ts';
+import { backupSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema } from './schema.ts';
 
 /** Any document that Mivet writes. */
-export type MivetDocument = Project | ShelfBlank | Backup;
+export type MivetDocument = Project | ShelfBlank | OwnFont | OwnMotif | Backup;
 
 /** Why a file was refused, in the order in which it was looked at. */
 export type ReadProblem =
@@ -27,6 +27,8 @@ const LARGEST = 50_000_000;
 const SCHEMAS: { readonly [format: string]: z.ZodType<MivetDocument> } = {
   'mivet-project': projectSchema,
   'mivet-blank': shelfBlankSchema,
+  'mivet-font': ownFontSchema,
+  'mivet-motif': ownMotifSchema,
   'mivet-backup': backupSchema,
 };
 
@@ -80,7 +82,24 @@ const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
           )
         : project['items'],
     })),
+  // A list of names was always for one text on one blank; masks had no bridges; nothing of one's own was kept.
+  4: (raw) =>
+    changeProjects(raw['format'] === 'mivet-backup' ? { fonts: [], motifs: [], ...raw } : raw, 5, (project) => ({
+      otherBlanks: [],
+      ...project,
+      names: changedNames(project['names']),
+      items: Array.isArray(project['items'])
+        ? project['items'].map((item: unknown) =>
+            isRaw(item) && isRaw(item['acts']) ? { ...item, acts: { bridgeMm: 0, ...item['acts'] } } : item,
+          )
+        : project['items'],
+    })),
 };
+
+function changedNames(names: unknown): unknown {
+  if (!isRaw(names) || !Array.isArray(names['rows'])) return names;
+  return { ...names, rows: names['rows'].map((row: unknown) => (isRaw(row) ? { blankId: null, ...row } : row)) };
+}
 
 /** Does something to a project, and to those in a backup; every document in it moves on to the version. */
 function changeProjects(raw: Raw, version: number, change: (project: Raw) => Raw): Raw {
@@ -135,7 +154,7 @@ export function describeReadProblem(problem: ReadProblem): string {
     case 'not-json':
       return 'The file is not JSON: it was cut short or is of another kind.';
     case 'not-mivet':
-      return 'The file is not a Mivet project, blank or backup.';
+      return 'The file is not a Mivet project, blank, font, motif or backup.';
     case 'newer':
       return `The file was written by a newer Mivet (format ${problem.version}); this one reads up to ${FORMAT_VERSION}. Update Mivet; the file is untouched.`;
     case 'invalid':

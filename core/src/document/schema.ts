@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import { FONT_CHOICES, type FontId } from '../artwork/font.ts';
 import { FILM_THICKNESS_MM, type Film, type FilmFinish } from '../artwork/film.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import { MOTIF_IDS, type MotifId } from '../artwork/motifs/index.ts';
 import type { Blank, BlankKind, SurfaceKind } from '../blank/blank.ts';
-import type { Backup, Project, ShelfBlank } from './project.ts';
+import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank } from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
 
 /** Limits that keep a hostile or broken file from filling memory. */
@@ -22,6 +21,11 @@ const MOST = {
   names: 500,
   name: 160,
   photo: 400_000,
+  fontData: 11_000_000,
+  fonts: 200,
+  motifs: 5000,
+  colours: 64,
+  blanks: 50,
 } as const;
 
 const id = z.string().min(1).max(80);
@@ -134,11 +138,40 @@ export const blankSchema = z.object({
   notes: z.string().max(MOST.notes),
 }) satisfies z.ZodType<Blank>;
 
+const provenance = { source: short, rights: z.enum(['own', 'allowed', 'unsure']) };
+
+/** A font that the person brought, current version. */
+export const ownFontSchema = z.object({
+  format: z.literal('mivet-font'),
+  version: z.literal(FORMAT_VERSION),
+  id,
+  name: short,
+  ...provenance,
+  data: z.base64().min(1).max(MOST.fontData),
+  keptAt: stamp,
+}) satisfies z.ZodType<OwnFont>;
+
+/** A drawing that is kept, current version. */
+export const ownMotifSchema = z.object({
+  format: z.literal('mivet-motif'),
+  version: z.literal(FORMAT_VERSION),
+  id,
+  name: short,
+  ...provenance,
+  widthMm: z.number().gt(0).max(100_000),
+  heightMm: z.number().gt(0).max(100_000),
+  colours: z
+    .array(z.object({ colour, pathData: z.string().max(MOST.pathData) }))
+    .min(1)
+    .max(MOST.colours),
+  keptAt: stamp,
+}) satisfies z.ZodType<OwnMotif>;
+
 const itemBase = {
   id,
   film: id,
   placement: z.object({
-    facing: z.enum(['front', 'drinker', 'room', 'angle']),
+    facing: z.enum(['front', 'drinker', 'room', 'faces', 'angle']),
     angleDeg: angle,
     from: z.enum(['rim', 'middle', 'base']),
     mm: z.number().min(-10_000).max(10_000),
@@ -150,7 +183,12 @@ const itemBase = {
     count: z.number().int().min(1).max(200),
     alternate: z.boolean().optional(),
     scatter: z
-      .object({ seed: z.number().int().min(0).max(1e9), gapMm: z.number().min(0).max(200), films: z.array(id).max(20) })
+      .object({
+        seed: z.number().int().min(0).max(1e9),
+        gapMm: z.number().min(0).max(200),
+        films: z.array(id).max(20),
+        with: id.nullable().optional(),
+      })
       .optional(),
   }),
   fuse: z.boolean(),
@@ -164,6 +202,7 @@ const itemBase = {
     cutAway: z.array(id).max(50),
     onlyInside: id.nullable(),
     shapesOnly: z.boolean(),
+    bridgeMm: z.number().min(0).max(20),
   }),
 };
 
@@ -173,7 +212,7 @@ export const itemSchema = z.discriminatedUnion('type', [
     ...itemBase,
     type: z.literal('text'),
     text: z.string().max(MOST.text),
-    font: z.enum(FONT_CHOICES.map((f) => f.id) as [FontId, ...FontId[]]),
+    font: id,
     size: z.object({ by: z.enum(['cap', 'width']), mm: z.number().min(0.5).max(2000) }),
     letterGapMm: z.number().min(-50).max(200),
     align: z.enum(['left', 'middle', 'right']),
@@ -207,8 +246,7 @@ export const itemSchema = z.discriminatedUnion('type', [
     drawn: z.object({ widthMm: z.number().gt(0).max(100_000), heightMm: z.number().gt(0).max(100_000) }),
     widthMm: z.number().min(0.5).max(2000),
     heightMm: z.number().min(0.5).max(2000).nullable(),
-    source: short,
-    rights: z.enum(['own', 'allowed', 'unsure']),
+    ...provenance,
   }),
 ]) satisfies z.ZodType<ArtworkItem>;
 
@@ -244,7 +282,7 @@ export const projectSchema = z.object({
   }),
   names: z
     .object({
-      itemId: id,
+      itemId: id.nullable(),
       widthMm: z.number().min(2).max(2000),
       leastCapMm: z.number().min(0.5).max(400),
       closeMm: z.number().min(0).max(20),
@@ -256,11 +294,13 @@ export const projectSchema = z.object({
             count: z.number().int().min(1).max(999),
             hand: z.enum(['right', 'left']).nullable(),
             capMm: z.number().min(0.5).max(400).nullable(),
+            blankId: id.nullable(),
           }),
         )
         .max(MOST.names),
     })
     .nullable(),
+  otherBlanks: z.array(blankSchema).max(MOST.blanks),
   boardId: id,
   accepted: z
     .array(z.object({ findingId: z.string().max(400), reason: short, signature: z.string().max(2000) }))
@@ -279,6 +319,7 @@ export const projectSchema = z.object({
       }),
     )
     .max(MOST.log),
+  carried: z.object({ fonts: z.array(ownFontSchema).max(MOST.fonts) }).optional(),
 }) satisfies z.ZodType<Project>;
 
 /** A shelf blank, current version. */
@@ -303,4 +344,6 @@ export const backupSchema = z.object({
   writtenAt: stamp,
   projects: z.array(projectSchema).max(MOST.projects),
   shelf: z.array(shelfBlankSchema).max(MOST.projects),
+  fonts: z.array(ownFontSchema).max(MOST.fonts),
+  motifs: z.array(ownMotifSchema).max(MOST.motifs),
 }) satisfies z.ZodType<Backup>;

@@ -35,3 +35,6 @@ export const ARC_SAGITTA_MM = 0.01;
 
 /** Halvings of one segment before the resampler gives up refining: 2^-14 of a 1.5 m edge is 0.1 mm. */
 export const RESAMPLE_DEPTH = 14;
+
+/** mm across, both ways, below which a piece is lost when it is lifted. Starting value (product: tiny pieces). */
+export const TINY_PIECE_MM = 2.5;

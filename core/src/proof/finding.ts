@@ -20,6 +20,7 @@ export type FindingCode =
   | 'glance'
   | 'unfused'
   | 'letters-missing'
+  | 'font-missing'
   | 'names-overflow'
   | 'right-way-up'
   | 'load-fit'
@@ -54,7 +55,8 @@ export type Command =
   | { readonly do: 'name-box'; readonly widthMm: number; readonly leastCapMm: number }
   | { readonly do: 'wander-seam' }
   | { readonly do: 'split-panels'; readonly panels: number }
-  | { readonly do: 'arrange-anew'; readonly itemId: string };
+  | { readonly do: 'arrange-anew'; readonly itemId: string }
+  | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };
 
 /** A part of the side: azimuth range in rad (may pass ±π), slant range in mm. */
 export interface Place {

@@ -3,6 +3,7 @@ import { judgeBandStrain } from './band-strain.ts';
 import { judgeBaseZone } from './base-zone.ts';
 import { judgeFaceEdge } from './face-edge.ts';
 import type { Finding, Judge, ProofContext, Severity } from './finding.ts';
+import { judgeFontMissing } from './font-missing.ts';
 import { judgeGlance } from './glance.ts';
 import { judgeHandleZone } from './handle-zone.ts';
 import { judgeLettersMissing } from './letters-missing.ts';
@@ -22,6 +23,7 @@ const JUDGES: readonly Judge[] = [
   judgeReadings,
   judgeUnfused,
   judgeLettersMissing,
+  judgeFontMissing,
   judgeNamesOverflow,
   judgeRimZone,
   judgeBaseZone,

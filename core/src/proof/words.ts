@@ -1,3 +1,4 @@
+import { FONT_CHOICES } from '../artwork/font.ts';
 import type { ReadingName } from '../blank/blank.ts';
 import { formatLength } from '../blank/length.ts';
 import type { ReadingDoubt } from '../blank/plausibility.ts';
@@ -128,6 +129,11 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
         `The font lacks ${names['letters']}`,
         `${sentence(names['item'])} would be cut without it. Choose another font or other letters.`,
       );
+    case 'font-missing/missing':
+      return say(
+        `The letters of ${names['item']} are not here`,
+        'They were set in a font of your own that this device does not have; others stand in. Bring the font file in again, or choose other letters.',
+      );
     case 'names-overflow/too-long':
       return say(
         `“${names['name']}” is too long for its place`,
@@ -246,6 +252,8 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return `Split into ${command.panels} panels`;
     case 'arrange-anew':
       return 'Arrange anew';
+    case 'set-font':
+      return `Set it in ${(FONT_CHOICES.find((f) => f.id === command.font)?.label ?? 'other letters').toLowerCase()}`;
     case 'one-band':
       return 'Lay it on one band';
   }

@@ -1,4 +1,5 @@
 import type { FontBook } from '../artwork/font.ts';
+import { faceOf } from '../artwork/font.ts';
 import type { TextItem } from '../artwork/item.ts';
 import type { FittedName, NameList } from '../artwork/name-list.ts';
 import { fitName, textForName } from '../artwork/name-list.ts';
@@ -28,7 +29,7 @@ export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook)
   const item = job.items.find((i): i is TextItem => i.id === list.itemId && i.type === 'text' && i.ring === null);
   const cap = wrap.placed.find((p) => p.item.id === list.itemId)?.capHeight;
   if (!item || cap === null || cap === undefined) return [];
-  const face = fonts[item.font];
+  const { face } = faceOf(fonts, item.font);
   const byHand = new Map([[job.hand, wrap]]);
   const wrapFor = (hand: Job['hand']): Wrap => {
     const known = byHand.get(hand);

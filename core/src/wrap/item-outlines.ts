@@ -5,6 +5,7 @@ import { parsePathData } from '../plane/path-data.ts';
 import type { OutlineActs } from '../artwork/acts.ts';
 import { shapeInk } from '../artwork/acts.ts';
 import type { FontBook, FontFace } from '../artwork/font.ts';
+import { faceOf } from '../artwork/font.ts';
 import type { ArtItem, ArtworkItem, RingSetting, TextItem } from '../artwork/item.ts';
 import { motifOutlines } from '../artwork/motifs/index.ts';
 import { ringText } from '../artwork/ring-text.ts';
@@ -23,6 +24,8 @@ export interface ItemOutlines {
   /** What is placed and turned, when it is not the ink of this item alone: the whole drawing that it is a colour of. */
   readonly frame: Box | null;
   readonly missingLetters: readonly string[];
+  /** Whether its own font is not there and another stands in. */
+  readonly fontMissing?: boolean;
   /** Height of a flat capital, mm; null for motifs. */
   readonly capHeight: number | null;
   /** mm between two words that are set round a circle. */
@@ -38,8 +41,9 @@ export interface ItemOutlines {
  */
 export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number): ItemOutlines {
   if (item.type === 'text') {
-    const face = fonts[item.font];
-    if (item.ring) return ringOutlines(item, face, item.ring);
+    const { face, there } = faceOf(fonts, item.font);
+    const fontMissing = !there;
+    if (item.ring) return { ...ringOutlines(item, face, item.ring), fontMissing };
     let cap = item.size.by === 'cap' ? item.size.mm : 20;
     const setting = { ...item, letterGap: item.letterGapMm };
     let text = textOutlines(item.text, face, cap, setting);
@@ -54,7 +58,14 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
       cap = Math.max(0.5, (20 * (item.size.mm - gaps)) / letters);
       text = textOutlines(item.text, face, cap, setting);
     }
-    return { ...centred(text.glyphs, item.mirrored), frame: null, missingLetters: text.missing, capHeight: cap };
+    const capHeight = cap;
+    return {
+      ...centred(text.glyphs, item.mirrored),
+      frame: null,
+      missingLetters: text.missing,
+      capHeight,
+      fontMissing,
+    };
   }
   if (item.type === 'art') return artOutlines(item, pitch);
   const natural = motifOutlines(item.motif, 1).box;
@@ -73,14 +84,7 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
 /** Words round a circle; its middle is what is placed. */
 function ringOutlines(item: TextItem, face: FontFace, ring: RingSetting): ItemOutlines {
   const cap = item.size.by === 'cap' ? item.size.mm : 10;
-  const { groups, missing, frame, room } = ringText(
-    item.text,
-    face,
-    cap,
-    item.letterGapMm,
-    ring,
-    item.font === 'script',
-  );
+  const { groups, missing, frame, room } = ringText(item.text, face, cap, item.letterGapMm, ring, face.joined);
   const flipped = item.mirrored ? groups.map((g) => g.map(mirrorRing)) : groups;
   return { groups: flipped, box: frame, frame, missingLetters: missing, capHeight: cap, ringRoom: room };
 }

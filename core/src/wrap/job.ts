@@ -40,6 +40,8 @@ export interface Job {
   readonly seam: Seam;
   /** Names that it is made for; null for one of a kind. */
   readonly names: NameList | null;
+  /** Blanks that some of the names are made on, besides the job's own. */
+  readonly otherBlanks: readonly Blank[];
 }
 
 /** Film that the template's length is worked out for: the first that touches the blank. */

@@ -25,6 +25,8 @@ export interface PlacedItem {
   /** Film of each group, where copies are on several; null when all are on the item's own. */
   readonly filmOf: readonly string[] | null;
   readonly missingLetters: readonly string[];
+  /** Whether its own font is not there and another stands in. */
+  readonly fontMissing: boolean;
   /** Height of a flat capital, mm; null for motifs. */
   readonly capHeight: number | null;
   /** mm between two words that are set round a circle; null for all else. */
@@ -109,6 +111,7 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     groups,
     filmOf: null,
     missingLetters: outlines.missingLetters,
+    fontMissing: outlines.fontMissing ?? false,
     capHeight: outlines.capHeight,
     ringRoom: outlines.ringRoom ?? null,
     rigidSag: running === 'rigid' ? rigidSag(surface, slant, half) : 0,

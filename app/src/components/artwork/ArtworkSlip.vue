@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { MOTIF_IDS, MOTIFS, motifViewBox, type ArtItem, type MotifId } from '@mivet/core';
+import { itemsOfDrawing, type ArtItem, type OwnFont, type OwnMotif } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { takeIn } from '../../composables/useDroppedFile.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useIncoming } from '../../stores/incoming.ts';
+import { useLibrary } from '../../stores/library.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useProject } from '../../stores/project.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useView } from '../../stores/view.ts';
 import TraceIntake from './TraceIntake.vue';
 import DrawingIntake from './DrawingIntake.vue';
+import FontIntake from './FontIntake.vue';
+import MotifPicker from './MotifPicker.vue';
 import ItemEditor from './ItemEditor.vue';
 import SeamFields from '../flat/SeamFields.vue';
 import NameSlip from './NameSlip.vue';
@@ -21,17 +24,11 @@ const view = useView();
 const items = useItems();
 const words = ref('');
 const selected = computed(() => project.doc!.items.find((i) => i.id === view.selectedId) ?? null);
-const motifs = MOTIF_IDS.map((id) => ({
-  id,
-  label: MOTIFS[id].label,
-  view: motifViewBox(id),
-  data: MOTIFS[id].pathData,
-}));
-
 /** Whether there is a plate that the design is cut out of. */
 const masked = computed(() => project.doc!.items.some((i) => i.acts.shapesOnly));
 const incoming = useIncoming();
 const settings = useSettings();
+const library = useLibrary();
 const said = ref<string | null>(null);
 /** Half the way round, or most of a face: what a drawing is offered at when it is larger. */
 const room = computed(() => {
@@ -48,9 +45,10 @@ async function bringIn(event: Event): Promise<void> {
   said.value = null;
   const words = await takeIn(file);
   // What waits to be placed speaks for itself.
-  if (!incoming.drawing && !incoming.picture) said.value = words;
+  if (!incoming.drawing && !incoming.picture && !incoming.font) said.value = words;
 }
-function placeDrawing(art: ArtItem[]): void {
+function placeDrawing(art: ArtItem[], keep: OwnMotif | null): void {
+  if (keep) void library.keepMotif(keep);
   project.edit('Place a drawing', (p) => ({ ...p, items: [...p.items, ...art] }));
   incoming.drawing = null;
   view.selectedId = art[0]!.id;
@@ -64,17 +62,33 @@ function place(): void {
   items.addText(text);
   words.value = '';
 }
-/** The first ones, all of them, or those that are looked for. */
-const FEW = 8;
-const all = ref(false);
-const sought = ref('');
-const offered = computed(() => {
-  const words = sought.value.trim().toLowerCase();
-  if (words) return motifs.filter(({ label }) => label.toLowerCase().includes(words));
-  return all.value ? motifs : motifs.slice(0, FEW);
-});
-function placeMotif(id: MotifId): void {
-  items.addMotif(id);
+async function placeOwn(motif: OwnMotif): Promise<void> {
+  const { matchFilms } = await import('@mivet/core/drawings');
+  const { films } = project.doc!;
+  const matches = matchFilms(
+    motif.colours.map(({ colour }) => colour),
+    films,
+    true,
+  );
+  const { name, source, rights } = motif;
+  const width = Math.max(1, Math.min(motif.widthMm, room.value));
+  placeDrawing(
+    itemsOfDrawing(
+      motif,
+      matches.map((match) => match?.film.id ?? null),
+      { name, source, rights },
+      width,
+      () => crypto.randomUUID(),
+    ),
+    null,
+  );
+}
+async function keepFont(font: OwnFont): Promise<void> {
+  await library.keepFonts([font]);
+  incoming.font = null;
+  if (selected.value?.type === 'text')
+    items.change('Change the letters', (i) => (i.type === 'text' ? { ...i, font: font.id } : i));
+  else said.value = `“${font.name}” is among the letters now.`;
 }
 </script>
 
@@ -84,6 +98,13 @@ function placeMotif(id: MotifId): void {
     :key="incoming.picture.url"
     :incoming="incoming.picture"
     @leave="incoming.leavePicture()"
+  />
+  <FontIntake
+    v-else-if="incoming.font"
+    :key="incoming.font.name"
+    :incoming="incoming.font"
+    @keep="keepFont"
+    @leave="incoming.font = null"
   />
   <DrawingIntake
     v-else-if="incoming.drawing && picture.good"
@@ -119,35 +140,21 @@ function placeMotif(id: MotifId): void {
         </div>
       </form>
       <label class="btn btn-sm btn-outline-primary mt-3 mb-0" :class="{ disabled: incoming.busy }">
-        {{ incoming.busy ? 'Reading it…' : 'Bring in a drawing or a picture' }}
+        {{ incoming.busy ? 'Reading it…' : 'Bring in a drawing, picture or font' }}
         <input
           type="file"
-          accept=".svg,.dxf,.png,.jpg,.jpeg,.webp,image/svg+xml,image/png,image/jpeg,image/webp"
+          accept=".svg,.dxf,.png,.jpg,.jpeg,.webp,.ttf,.otf,.woff,.woff2,image/svg+xml,image/png,image/jpeg,image/webp"
           class="visually-hidden"
           @change="bringIn"
         />
       </label>
       <p v-if="said" class="quiet small mt-2 mb-0" role="status">{{ said }}</p>
-      <div class="d-flex align-items-center justify-content-between gap-2 mt-3 mb-1">
-        <span class="quiet">A motif</span>
-        <input
-          v-model="sought"
-          type="search"
-          class="form-control form-control-sm w-50"
-          placeholder="Find one"
-          aria-label="Find a motif"
-        />
-      </div>
-      <div class="motifs">
-        <button v-for="m in offered" :key="m.id" type="button" @click="placeMotif(m.id)">
-          <svg class="picture" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
-          {{ m.label }}
-        </button>
-      </div>
-      <p v-if="offered.length === 0" class="quiet small">No motif is called that.</p>
-      <button v-if="!sought.trim() && !all" type="button" class="btn btn-sm btn-link p-0 mt-2" @click="all = true">
-        All {{ motifs.length }} motifs
-      </button>
+      <MotifPicker
+        :own="library.motifs"
+        @motif="items.addMotif($event)"
+        @own="placeOwn"
+        @forget="library.removeMotif($event.id)"
+      />
       <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
       <button
         v-if="project.doc!.names"
@@ -174,30 +181,3 @@ function placeMotif(id: MotifId): void {
     </template>
   </div>
 </template>
-
-<style scoped>
-.motifs {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  gap: 0.5rem;
-}
-.motifs button {
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  gap: 0.25rem;
-  border: 1px solid var(--hairline);
-  border-radius: 3px;
-  background: none;
-  color: var(--ink);
-  padding: 0.5rem 0.2rem 0.35rem;
-  font-size: 0.875rem;
-}
-.motifs button:hover {
-  border-color: var(--teal);
-}
-.picture {
-  height: 40px;
-  width: 100%;
-}
-</style>

@@ -1,9 +1,22 @@
 <script setup lang="ts">
-import { formatLength, itemSchema, itemsOfDrawing, type ArtItem, type Film } from '@mivet/core';
+import {
+  FORMAT_VERSION,
+  formatLength,
+  itemSchema,
+  itemsOfDrawing,
+  keepDrawing,
+  TINY_PIECE_MM,
+  withoutSpecks,
+  type ArtItem,
+  type Film,
+  type OwnMotif,
+  type Provenance,
+} from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
 import { ringsData } from '../../workers/rings-data.ts';
 import LengthField from '../fields/LengthField.vue';
+import SourceFields from './SourceFields.vue';
 
 /** A drawing on its way in: what it is called, where it is from, and the film of each of its colours. */
 const props = defineProps<{
@@ -13,47 +26,62 @@ const props = defineProps<{
   /** mm. Widest that it is offered at first. */
   room: number;
 }>();
-const emit = defineEmits<{ place: [items: ArtItem[]]; leave: [] }>();
+const emit = defineEmits<{ place: [items: ArtItem[], keep: OwnMotif | null]; leave: [] }>();
 const id = useId();
 
-const drawing = computed(() => props.incoming.drawing);
+const { drawing } = props.incoming;
 const name = ref(props.incoming.name);
-const source = ref('');
-const rights = ref<ArtItem['rights']>('unsure');
+const said = ref<Provenance>({ source: '', rights: 'unsure' });
+const keeps = ref(false);
 const chosen = ref<(string | null)[]>([...props.incoming.matches]);
-const widthMm = ref(Math.max(1, Math.min(drawing.value.widthMm, props.room)));
+const widthMm = ref(Math.max(1, Math.min(drawing.widthMm, props.room)));
+/** What is left when specks are left off, at the size that it will have. */
+const clean = computed(() => withoutSpecks(drawing, (TINY_PIECE_MM * drawing.widthMm) / widthMm.value));
+const leavesSpecks = ref(true);
+const shown = computed(() =>
+  leavesSpecks.value && clean.value.drawing.colours.length > 0 ? clean.value.drawing : drawing,
+);
 const SHOWN = 24;
 const tooMuch = ref(false);
 
+/** Film of a colour that the drawing came in; what is left off has none. */
+const filmOf = (colour: string): string | null =>
+  chosen.value[drawing.colours.findIndex((c) => c.colour === colour)] ?? null;
 const pictures = computed(() =>
-  drawing.value.colours.map(({ colour, rings, areaMm2 }) => ({
+  shown.value.colours.map(({ colour, rings, areaMm2 }) => ({
     colour,
     areaMm2,
+    at: drawing.colours.findIndex((c) => c.colour === colour),
     data: ringsData(rings),
   })),
 );
 const filmColour = (film: string | null): string => props.films.find((f) => f.id === film)?.colour ?? 'none';
 const view = computed(() => {
-  const { widthMm: w, heightMm: h } = drawing.value;
+  const { widthMm: w, heightMm: h } = drawing;
   return `${-w / 2} ${-h / 2} ${w} ${h}`;
 });
-const taken = computed(() => chosen.value.filter((film) => film !== null).length);
+const taken = computed(() => shown.value.colours.filter(({ colour }) => filmOf(colour) !== null).length);
 
 function place(): void {
-  const items = itemsOfDrawing(
-    drawing.value,
-    chosen.value,
-    {
-      name: name.value.trim().slice(0, 120) || 'Drawing',
-      source: source.value.trim().slice(0, 200),
-      rights: rights.value,
-    },
-    widthMm.value,
-    () => crypto.randomUUID(),
-  );
+  const about = {
+    name: name.value.trim().slice(0, 120) || 'Drawing',
+    source: said.value.source.trim().slice(0, 200),
+    rights: said.value.rights,
+  };
+  const drawn = keepDrawing(shown.value);
+  const films = drawn.colours.map(({ colour }) => filmOf(colour));
+  const items = itemsOfDrawing(drawn, films, about, widthMm.value, () => crypto.randomUUID());
+  const motif: OwnMotif = {
+    format: 'mivet-motif',
+    version: FORMAT_VERSION,
+    id: crypto.randomUUID(),
+    ...about,
+    ...drawn,
+    keptAt: new Date().toISOString(),
+  };
   // What could not be read back is not placed at all.
   tooMuch.value = items.some((item) => !itemSchema.safeParse(item).success);
-  if (items.length > 0 && !tooMuch.value) emit('place', items);
+  if (items.length > 0 && !tooMuch.value) emit('place', items, keeps.value ? motif : null);
 }
 </script>
 
@@ -61,7 +89,7 @@ function place(): void {
   <section aria-labelledby="intake">
     <h2 id="intake">A drawing comes in</h2>
     <svg :viewBox="view" class="preview" role="img" :aria-label="`${name} in the films chosen`">
-      <path v-for="(p, i) in pictures" :key="i" :d="p.data" :fill="filmColour(chosen[i] ?? null)" fill-rule="evenodd" />
+      <path v-for="(p, i) in pictures" :key="i" :d="p.data" :fill="filmColour(filmOf(p.colour))" fill-rule="evenodd" />
     </svg>
     <div class="row-line">
       <label :for="`${id}-n`">Called</label>
@@ -80,7 +108,7 @@ function place(): void {
           >{{ Math.round((100 * p.areaMm2) / pictures.reduce((sum, q) => sum + q.areaMm2, 0)) }}&nbsp;%</span
         ></label
       >
-      <select :id="`${id}-f${i}`" v-model="chosen[i]" class="form-select form-select-sm w-auto">
+      <select :id="`${id}-f${i}`" v-model="chosen[p.at]" class="form-select form-select-sm w-auto">
         <option :value="null">leave it off</option>
         <option v-for="f in films" :key="f.id" :value="f.id">{{ f.name }}</option>
       </select>
@@ -88,29 +116,22 @@ function place(): void {
     <p v-if="pictures.length > SHOWN" class="quiet small mt-1">
       {{ pictures.length - SHOWN }} smaller colours are matched as well. A drawing with fewer colours cuts better.
     </p>
+    <div v-if="clean.specks > 0" class="form-check mt-2">
+      <input :id="`${id}-s`" v-model="leavesSpecks" class="form-check-input" type="checkbox" />
+      <label class="form-check-label" :for="`${id}-s`"
+        >Leave off {{ clean.specks === 1 ? 'one speck' : `${clean.specks} specks` }}
+        <span class="quiet">under {{ formatLength(TINY_PIECE_MM, unit) }} across</span></label
+      >
+    </div>
     <div v-if="drawing.leftOut.length > 0" class="note-bar look">
       <p class="fw-bold">Not taken</p>
       <p v-for="l in drawing.leftOut.slice(0, 8)" :key="l.what">{{ l.count > 1 ? `${l.count} × ` : '' }}{{ l.what }}</p>
     </div>
-    <h3 class="mt-3 mb-1">Where it is from</h3>
-    <input
-      v-model="source"
-      class="form-control form-control-sm"
-      maxlength="200"
-      placeholder="Who drew it, or where you got it"
-      aria-label="Where it is from"
-    />
-    <div class="row-line">
-      <label :for="`${id}-r`">May you use it?</label>
-      <select :id="`${id}-r`" v-model="rights" class="form-select form-select-sm w-auto">
-        <option value="own">I drew it</option>
-        <option value="allowed">Yes, I may</option>
-        <option value="unsure">I am not sure yet</option>
-      </select>
+    <SourceFields :said="said" what="drawing" @change="said = $event" />
+    <div class="form-check mt-2">
+      <input :id="`${id}-k`" v-model="keeps" class="form-check-input" type="checkbox" />
+      <label class="form-check-label" :for="`${id}-k`">Keep it among my motifs</label>
     </div>
-    <p v-if="rights === 'unsure'" class="quiet small">
-      Only cut what you may use; ask whoever drew it. It is kept with the drawing.
-    </p>
     <div v-if="tooMuch" class="note-bar fails" role="alert">
       <p>The drawing is too detailed, or too large, to be kept with a project. Simplify it where it was drawn.</p>
       <p>Nothing was changed.</p>

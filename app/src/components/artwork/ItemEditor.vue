@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import {
+  drawingOfItems,
   FONT_CHOICES,
+  FORMAT_VERSION,
   formatLength,
   matesOf,
   type ArtworkItem,
-  type FontId,
   type MotifItem,
   type Running,
   type TextItem,
 } from '@mivet/core';
-import { computed, useId } from 'vue';
+import { computed, ref, useId } from 'vue';
+import { takeIn } from '../../composables/useDroppedFile.ts';
 import { useItems } from '../../composables/useItems.ts';
+import { useIncoming } from '../../stores/incoming.ts';
+import { useLibrary } from '../../stores/library.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -76,7 +80,48 @@ function readsAs(way: string): void {
     placement: { ...i.placement, turnDeg: way === 'up' ? 90 : 0 },
   }));
 }
-const FONTS = FONT_CHOICES.map((f) => ({ value: f.id, label: f.label }));
+const library = useLibrary();
+const incoming = useIncoming();
+/** The shipped ones, those of the person's own, and the one that it is set in even when that is gone. */
+const fonts = computed(() => {
+  const known = [
+    ...FONT_CHOICES.map((f) => ({ value: f.id as string, label: f.label as string })),
+    ...library.fonts.map((f) => ({ value: f.id, label: f.name })),
+  ];
+  const { item } = props;
+  if (item.type !== 'text' || known.some((f) => f.value === item.font)) return known;
+  return [...known, { value: item.font, label: 'A font that is not here' }];
+});
+const fontSaid = ref<string | null>(null);
+async function bringFont(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  fontSaid.value = null;
+  const said = await takeIn(file);
+  if (!incoming.font) fontSaid.value = said;
+}
+/** The drawing that the item is a colour of, kept as it was drawn. */
+async function keepAsMotif(): Promise<void> {
+  const { item } = props;
+  if (item.type !== 'art') return;
+  await library.keepMotif({
+    format: 'mivet-motif',
+    version: FORMAT_VERSION,
+    id: crypto.randomUUID(),
+    name: item.name,
+    source: item.source,
+    rights: item.rights,
+    ...drawingOfItems([item, ...mates.value]),
+    keptAt: new Date().toISOString(),
+  });
+}
+const isKept = computed(
+  () =>
+    props.item.type === 'art' &&
+    library.motifs.some((m) => m.colours.some((c) => props.item.type === 'art' && c.pathData === props.item.pathData)),
+);
 const runningSays = computed(() => {
   if (props.item.running === 'round') return 'Follows the rim and closes at the seam.';
   if (props.item.running === 'level') return 'Follows the rim; letters keep their size.';
@@ -164,11 +209,16 @@ function setHeight(mm: number): void {
           :id="`${id}-f`"
           class="form-select form-select-sm w-auto"
           :value="item.font"
-          @change="text({ font: ($event.target as HTMLSelectElement).value as FontId }, 'Change the letters')"
+          @change="text({ font: ($event.target as HTMLSelectElement).value }, 'Change the letters')"
         >
-          <option v-for="f in FONTS" :key="f.value" :value="f.value">{{ f.label }}</option>
+          <option v-for="f in fonts" :key="f.value" :value="f.value">{{ f.label }}</option>
         </select>
       </div>
+      <label class="btn btn-sm btn-link p-0" :class="{ disabled: incoming.busy }">
+        {{ incoming.busy ? 'Reading it…' : 'Bring in a font of your own' }}
+        <input type="file" accept=".ttf,.otf,.woff,.woff2" class="visually-hidden" @change="bringFont" />
+      </label>
+      <p v-if="fontSaid" class="quiet small mb-1" role="status">{{ fontSaid }}</p>
       <LengthField
         label="Capitals are high"
         :mm="placed?.capHeight ?? item.size.mm"
@@ -272,6 +322,9 @@ function setHeight(mm: number): void {
         <template v-if="item.source">From: {{ item.source }}.</template>
         <template v-if="item.rights === 'unsure'"> Ask whether you may use it.</template>
       </p>
+      <button v-if="!isKept" type="button" class="btn btn-sm btn-link p-0 mb-2" @click="keepAsMotif">
+        Keep it among my motifs
+      </button>
       <button v-if="mates.length > 0" type="button" class="btn btn-sm btn-outline-primary mb-2" @click="leaveOff">
         Leave this colour off
       </button>

@@ -31,7 +31,7 @@ async function take(text: string): Promise<void> {
   const { readNames } = await import('@mivet/core/tables');
   const { names, leftOut } = readNames(text);
   const room = MOST_NAMES - props.list.rows.length;
-  const rows = names.slice(0, room).map((name) => ({ ...name, id: crypto.randomUUID(), capMm: null }));
+  const rows = names.slice(0, room).map((name) => ({ ...name, id: crypto.randomUUID(), capMm: null, blankId: null }));
   if (rows.length > 0) change('Add names', { rows: [...props.list.rows, ...rows] });
   const out = [
     ...leftOut.slice(0, 3).map(({ line, why }) => `Line ${line}: ${why}.`),

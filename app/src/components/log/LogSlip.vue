@@ -2,13 +2,15 @@
 import type { Outcome } from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
 import { computed, ref } from 'vue';
-import { fileNameOf, saveFile } from '../../data/save-file.ts';
 import { readSnapshots } from '../../data/database.ts';
+import { saveProjectFile } from '../../data/project-file.ts';
 import type { Project } from '@mivet/core';
+import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 const project = useProject();
+const library = useLibrary();
 const text = ref('');
 const outcome = ref<Outcome>('good');
 const OUTCOMES: { value: Outcome; label: string }[] = [
@@ -37,7 +39,7 @@ function drop(id: string): void {
   project.edit('Take a note out', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
 }
 function toFile(): void {
-  saveFile(`${fileNameOf(project.doc!.name)}.json`, JSON.stringify(project.doc, null, 2));
+  saveProjectFile(project.doc!, library.fonts);
 }
 const copies = ref<{ at: string; document: Project }[] | null>(null);
 async function showCopies(): Promise<void> {

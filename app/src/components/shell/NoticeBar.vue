@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { saveFile, fileNameOf } from '../../data/save-file.ts';
+import { saveProjectFile } from '../../data/project-file.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
@@ -16,7 +16,7 @@ const inside = computed(() => route.name === 'project' && project.doc !== null);
 
 function saveToFile(): void {
   const doc = project.doc;
-  if (doc) saveFile(`${fileNameOf(doc.name)}.json`, JSON.stringify(doc, null, 2));
+  if (doc) saveProjectFile(doc, library.fonts);
 }
 </script>
 

@@ -4,9 +4,14 @@ import { boxOfCoordinates } from '../../plane/box.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import type { Path, Segment } from '../../plane/path.ts';
 import type { Point } from '../../plane/point.ts';
+import { fontFileProblem } from './container.ts';
+import { unionRings } from '../../polygon/boolean.ts';
 
 /** A font file that is no font, or one that Mivet cannot use. */
 export class FontProblem extends Error {}
+
+/** Height of a capital as a share of the em, where neither an H nor a table tells. */
+const USUAL_CAP = 0.7;
 
 /**
  * Makes a face from the bytes of one or more font files of the same family (script subsets); a letter is taken from
@@ -17,15 +22,25 @@ export class FontProblem extends Error {}
  * @throws FontProblem when a file cannot be read
  */
 export function readFont(files: readonly Uint8Array[]): FontFace {
-  const fonts = files.map((bytes) => {
-    try {
-      return fontkit.create(bytes);
-    } catch (cause) {
-      throw new FontProblem('This file is not a font that can be read.', { cause });
-    }
-  });
-  const main = fonts[0];
-  if (!main) throw new FontProblem('No font file was given.');
+  if (files.length === 0) throw new FontProblem('No font file was given.');
+  for (const bytes of files) {
+    const why = fontFileProblem(bytes);
+    if (why !== null) throw new FontProblem(`This file is not a font that can be read: ${why}.`);
+  }
+  try {
+    return faceOfFonts(files.map((bytes) => fontkit.create(bytes)));
+  } catch (cause) {
+    // Tables are read when they are first asked for: whatever is damaged shows while the face is being made.
+    if (cause instanceof FontProblem) throw cause;
+    throw new FontProblem('This file is not a font that can be read.', { cause });
+  }
+}
+
+function faceOfFonts(fonts: readonly fontkit.Font[]): FontFace {
+  const main = fonts[0]!;
+  // A collection of fonts has no letters itself; a damaged head has no scale.
+  if (typeof main.layout !== 'function' || !(main.unitsPerEm > 0))
+    throw new FontProblem('This file is not a single font that can be read.');
   const outlinesOf = new Map<string, readonly Path[]>();
 
   function layout(line: string): ReturnType<FontFace['layout']> {
@@ -38,26 +53,38 @@ export function readFont(files: readonly Uint8Array[]): FontFace {
         continue;
       }
       const font = fonts[run.font]!;
-      const scale = main!.unitsPerEm / font.unitsPerEm;
-      const laid = font.layout(run.text);
-      laid.glyphs.forEach((glyph, i) => {
-        const position = laid.positions[i]!;
-        const key = `${run.font}:${glyph.id}:${position.yOffset}`;
-        let outlines = outlinesOf.get(key);
-        if (!outlines) {
-          outlines = readOutlines(glyph.path.commands, scale, position.yOffset * scale);
-          outlinesOf.set(key, outlines);
-        }
-        glyphs.push({
-          outlines,
-          at: at + position.xOffset * scale,
-          advance: position.xAdvance * scale,
-          text: String.fromCodePoint(...glyph.codePoints),
-        });
-        at += position.xAdvance * scale;
-      });
+      const scale = main.unitsPerEm / font.unitsPerEm;
+      try {
+        const laid = laidOut(font, run, scale, at);
+        glyphs.push(...laid.glyphs);
+        at = laid.end;
+      } catch {
+        // A damaged table: its letters are as good as not there.
+        missing.push(...run.text);
+      }
     }
     return { glyphs, width: at, missing };
+  }
+
+  /** One run of letters from one file; throws when the file is damaged there. */
+  function laidOut(font: fontkit.Font, run: { text: string; font: number }, scale: number, from: number) {
+    const { glyphs, positions } = font.layout(run.text);
+    let at = from;
+    const placed = glyphs.map((glyph, i): PlacedGlyph => {
+      const position = positions[i]!;
+      const key = `${run.font}:${glyph.id}:${position.yOffset}`;
+      let outlines = outlinesOf.get(key);
+      if (!outlines) {
+        outlines = readOutlines(glyph.path.commands, scale, position.yOffset * scale);
+        outlinesOf.set(key, outlines);
+      }
+      const advance = position.xAdvance * scale;
+      const origin = at + position.xOffset * scale;
+      if (!Number.isFinite(advance) || !Number.isFinite(origin)) throw new FontProblem('A letter has no width.');
+      at += advance;
+      return { outlines, at: origin, advance, text: String.fromCodePoint(...glyph.codePoints) };
+    });
+    return { glyphs: placed, end: at };
   }
 
   /** Neighbouring letters that come from the same file; file -1 for letters that none has. */
@@ -75,7 +102,13 @@ export function readFont(files: readonly Uint8Array[]): FontFace {
     return runs;
   }
 
-  return { unitsPerEm: main.unitsPerEm, capHeight: measuredCap(layout) ?? main.capHeight, layout };
+  return {
+    name: typeof main.familyName === 'string' ? main.familyName.slice(0, 80) : '',
+    unitsPerEm: main.unitsPerEm,
+    capHeight: measuredCap(layout) ?? (main.capHeight > 0 ? main.capHeight : USUAL_CAP * main.unitsPerEm),
+    joined: lettersTouch(layout),
+    layout,
+  };
 }
 
 /** Height of the H as drawn; tables often disagree with the drawing, and a cap height on screen must be a cap height on film. */
@@ -83,6 +116,14 @@ function measuredCap(layout: FontFace['layout']): number | null {
   const outlines = layout('H').glyphs[0]?.outlines ?? [];
   const height = Math.max(...outlines.map((o) => boxOfCoordinates(flattenPath(o, 1)).maxY));
   return Number.isFinite(height) && height > 0 ? height : null;
+}
+
+/** Whether two small letters, side by side, become one piece. */
+function lettersTouch(layout: FontFace['layout']): boolean {
+  const rings = layout('nu').glyphs.flatMap(({ outlines, at }) =>
+    outlines.map((path) => flattenPath(path, 2).map((value, i) => (i % 2 ? value : value + at))),
+  );
+  return rings.length > 1 && unionRings(rings).length === 1;
 }
 
 function readOutlines(
@@ -100,6 +141,7 @@ function readOutlines(
     segments = [];
   };
   for (const { command, args } of commands) {
+    if (!args.every(Number.isFinite)) throw new FontProblem('An outline is damaged.');
     const p = (i: number): Point => ({ x: args[2 * i]! * scale, y: args[2 * i + 1]! * scale + lift });
     if (command === 'moveTo') {
       finish();

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { MOTIF_IDS, MOTIFS, motifViewBox, type MotifId, type OwnMotif } from '@mivet/core';
+import { computed, ref } from 'vue';
+
+/** Motifs that ship with Mivet and those that the person keeps; looked for by name, and by where they are from. */
+const props = defineProps<{ own: readonly OwnMotif[] }>();
+const emit = defineEmits<{ motif: [id: MotifId]; own: [motif: OwnMotif]; forget: [motif: OwnMotif] }>();
+
+const shipped = MOTIF_IDS.map((id) => ({
+  id,
+  label: MOTIFS[id].label,
+  view: motifViewBox(id),
+  data: MOTIFS[id].pathData,
+}));
+/** The first ones, all of them, or those that are looked for. */
+const FEW = 8;
+const FEW_OWN = 4;
+const all = ref(false);
+const sought = ref('');
+const forgetting = ref<string | null>(null);
+const wanted = computed(() => sought.value.trim().toLowerCase());
+const offered = computed(() => {
+  if (wanted.value) return shipped.filter(({ label }) => label.toLowerCase().includes(wanted.value));
+  return all.value ? shipped : shipped.slice(0, FEW);
+});
+const offeredOwn = computed(() => {
+  const found = props.own.filter(({ name, source }) => `${name}\n${source}`.toLowerCase().includes(wanted.value));
+  return all.value || wanted.value ? found : found.slice(0, FEW_OWN);
+});
+const RIGHTS = { own: 'made by you', allowed: 'you may use it', unsure: 'ask whether you may use it' };
+const about = ({ name, source, rights }: OwnMotif): string =>
+  `${name}${source ? `, from ${source}` : ''}; ${RIGHTS[rights]}`;
+const view = ({ widthMm, heightMm }: OwnMotif): string =>
+  [-widthMm / 2, -heightMm / 2, widthMm, heightMm].map((v) => v.toFixed(2)).join(' ');
+</script>
+
+<template>
+  <section aria-label="Motifs">
+    <div class="d-flex align-items-center justify-content-between gap-2 mt-3 mb-1">
+      <span class="quiet">A motif</span>
+      <input
+        v-model="sought"
+        type="search"
+        class="form-control form-control-sm w-50"
+        placeholder="Find one"
+        aria-label="Find a motif"
+      />
+    </div>
+    <div class="motifs">
+      <span v-for="m in offeredOwn" :key="m.id" class="own">
+        <button type="button" :title="about(m)" @click="emit('own', m)">
+          <svg class="picture" aria-hidden="true" :viewBox="view(m)">
+            <path
+              v-for="(c, i) in m.colours"
+              :key="i"
+              :d="c.pathData"
+              :fill="c.colour"
+              fill-rule="evenodd"
+              transform="scale(1 -1)"
+            />
+          </svg>
+          <span class="name">{{ m.name }}</span>
+        </button>
+        <button
+          type="button"
+          class="forget"
+          :class="{ sure: forgetting === m.id }"
+          :aria-label="forgetting === m.id ? `Yes, forget ${m.name}` : `Forget ${m.name}`"
+          @click="forgetting === m.id ? emit('forget', m) : (forgetting = m.id)"
+          @blur="forgetting = null"
+        >
+          {{ forgetting === m.id ? 'Forget it' : '×' }}
+        </button>
+      </span>
+      <button v-for="m in offered" :key="m.id" type="button" @click="emit('motif', m.id)">
+        <svg class="picture" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
+        {{ m.label }}
+      </button>
+    </div>
+    <p v-if="offered.length + offeredOwn.length === 0" class="quiet small">No motif is called that.</p>
+    <button v-if="!wanted && !all" type="button" class="btn btn-sm btn-link p-0 mt-2" @click="all = true">
+      All {{ shipped.length + own.length }} motifs
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.motifs {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0.5rem;
+}
+.motifs > button,
+.own > button:first-child {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 0.25rem;
+  width: 100%;
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  background: none;
+  color: var(--ink);
+  padding: 0.5rem 0.2rem 0.35rem;
+  font-size: 0.875rem;
+}
+.motifs button:hover {
+  border-color: var(--teal);
+}
+.own {
+  position: relative;
+  min-width: 0;
+}
+.own .name {
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.forget {
+  position: absolute;
+  top: 0;
+  right: 0;
+  border: 0;
+  background: var(--slip);
+  color: var(--ink-2);
+  font-size: 0.8rem;
+  line-height: 1;
+  padding: 0.2rem 0.3rem;
+  opacity: 0;
+}
+.own:hover .forget,
+.forget:focus-visible {
+  opacity: 1;
+}
+@media (hover: none) {
+  .forget {
+    opacity: 1;
+  }
+}
+.forget.sure {
+  color: var(--brick);
+}
+.picture {
+  height: 40px;
+  width: 100%;
+}
+</style>
