@@ -8,7 +8,7 @@ import type { Finding } from './proof/finding.ts';
 import { signatureOf } from './proof/finding.ts';
 import { proof } from './proof/proof.ts';
 import { boardById } from './sheet/board.ts';
-import type { BatchName } from './wrap/batch.ts';
+import type { Make } from './wrap/batch.ts';
 import { batchPieces, makeBatch } from './wrap/batch.ts';
 import type { Piece } from './wrap/pieces.ts';
 import type { Wrap } from './wrap/derive.ts';
@@ -25,8 +25,8 @@ export type Examined =
   | {
       readonly ok: true;
       readonly wrap: Wrap;
-      /** The names that it is made for, each with its pieces; empty without a list. */
-      readonly batch: readonly BatchName[];
+      /** Everything on the list that it is made for, each with its pieces; empty without a list. */
+      readonly batch: readonly Make[];
       /** Everything that is cut: the wrap, or the wraps of all names. */
       readonly cut: readonly Piece[];
       readonly sheet: JobSheet;
@@ -48,12 +48,10 @@ export function examineProject(project: Project, fonts: FontBook): Examined {
   const batch = project.names ? makeBatch(project, project.names, wrap, fonts) : [];
   const cut = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
   const sheet = planJob(cut, project.films, boardById(project.boardId));
-  const findings = proof({ job: project, wrap, doubts, plan: sheet.plan, names: batch.map((one) => one.fitted) }).map(
-    (finding) => ({
-      finding,
-      acceptedFor: acceptedFor(finding, project.accepted),
-    }),
-  );
+  const findings = proof({ job: project, wrap, doubts, plan: sheet.plan, makes: batch }).map((finding) => ({
+    finding,
+    acceptedFor: acceptedFor(finding, project.accepted),
+  }));
   return { ok: true, wrap, batch, cut, sheet, findings, doubts };
 }
 

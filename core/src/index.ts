@@ -134,7 +134,7 @@ export type { Load, LoadPlan, Strip } from './sheet/load.ts';
 export type { ConeSpec } from './surface/cone.ts';
 export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
 export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
-export type { BatchName } from './wrap/batch.ts';
+export type { Make } from './wrap/batch.ts';
 export type { Wrap } from './wrap/derive.ts';
 export { deriveWrap } from './wrap/derive.ts';
 export { deriveFitPaper, solveFitPaper } from './wrap/fit-paper.ts';

@@ -17,7 +17,7 @@ export function contextOf(project: Project): ProofContext {
   const examined = examineProject(project, testFonts);
   if (!examined.ok) throw new Error(examined.problem.code);
   const { wrap, doubts, sheet, batch } = examined;
-  return { job: project, wrap, doubts, plan: sheet.plan, names: batch.map((one) => one.fitted) };
+  return { job: project, wrap, doubts, plan: sheet.plan, makes: batch };
 }
 
 /** Findings of one code. */

@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
 import { testFonts } from '../../test/fonts.ts';
-import { makeJob, motifItem, mug, textItem } from '../../test/jobs.ts';
+import { makeBlank, makeJob, motifItem, mug, textItem } from '../../test/jobs.ts';
+import { zonesOfBlank } from '../blank/zones.ts';
+import { moveItem } from '../document/apply.ts';
 import type { Project } from '../document/project.ts';
 import { examineProject } from '../examine.ts';
 import { readNames } from '../io/csv/names.ts';
 import { describeFinding } from '../proof/words.ts';
 import type { NameList, NameRow } from './name-list.ts';
+import type { TextItem } from './item.ts';
 import { fitName } from './name-list.ts';
 
 const row = (name: string, more: Partial<NameRow> = {}): NameRow => ({
@@ -100,7 +103,7 @@ describe('a job for a list of names', () => {
 
   it('cuts every name as often as it is wanted, with all else that goes on', () => {
     const { cut, batch, sheet } = examined(project([row('IDA', { count: 2 }), row('ROWAN')]));
-    expect(batch.map((one) => one.fitted.row.name)).toEqual(['IDA', 'ROWAN']);
+    expect(batch.map((one) => one.row.name)).toEqual(['IDA', 'ROWAN']);
     const parts = [...new Set(cut.map((p) => p.part))];
     expect(parts).toEqual(['ida', 'ida-2', 'rowan']);
     // Three letters twice and five letters, and the oar each time.
@@ -120,7 +123,87 @@ describe('a job for a list of names', () => {
     const [finding] = findingsOf(long, 'names-overflow');
     expect(finding).toMatchObject({ severity: 'fails', case: 'too-long' });
     expect(describeFinding(finding!, 'mm').title).toContain('too long');
-    for (const which of [0, 1]) expect(findingsOf(fixed(long, finding!, which), 'names-overflow')).toEqual([]);
-    expect(findingsOf(project([row('IDA')]), 'names-overflow')).toEqual([]);
+    for (const which of [0, 1])
+      expect(findingsOf(fixed(long, finding!, which), 'names-overflow')[0]?.severity).toBe('fine');
+    expect(findingsOf(project([row('IDA')]), 'names-overflow')).toMatchObject([{ severity: 'fine', case: 'fit' }]);
+  });
+
+  it('is judged name by name where it lies, not by the words that stand there', () => {
+    // Capitals stand on the rim line; an accent reaches over it. The words themselves are too low to matter.
+    const mugJob = project([row('IDA'), row('ÉMILE'), row('RENÉ')]);
+    const { size } = examined(mugJob).wrap;
+    const baseMm = size.side - zonesOfBlank(mugJob.blank, size).rim - 6.2;
+    const stand: TextItem = {
+      ...item,
+      size: { by: 'cap', mm: 6 },
+      placement: { ...item.placement, from: 'base', mm: baseMm },
+    };
+    const oar = mugJob.items[1]!;
+    const found = findingsOf({ ...mugJob, items: [stand, oar] }, 'rim-zone');
+    expect(found).toHaveLength(1);
+    expect(describeFinding(found[0]!, 'mm').title).toMatch(/É.*and one more name/);
+    expect(findingsOf(fixed({ ...mugJob, items: [stand, oar] }, found[0]!), 'rim-zone')).toEqual([]);
+    // Without the two nothing is found, and with the list the words that it replaces are not judged at all.
+    const plain = { ...mugJob, items: [{ ...stand, text: 'ÉÉÉ' }, oar], names: list([row('IDA')]) };
+    expect(findingsOf(plain, 'rim-zone')).toEqual([]);
+  });
+
+  it('may be made on another blank, whose own zones and sizes count', () => {
+    const low = { ...makeBlank({ girthRim: 250, side: 40 }), id: 'espresso', name: 'Small cup' };
+    const two = { ...project([row('IDA'), row('FERN', { blankId: 'espresso' })]), otherBlanks: [low] };
+    const { batch } = examined(two);
+    expect(batch.map(({ on }) => on!.wrap.size.side)).toEqual([expect.closeTo(examined(two).wrap.size.side), 40]);
+    // Letters keep their size; round a smaller cup the same width is a wider angle.
+    const span = (i: number): number => {
+      const own = batch[i]!.pieces.filter((p) => p.itemIds.includes('text-1'));
+      return Math.max(...own.map((p) => p.azimuths[1])) - Math.min(...own.map((p) => p.azimuths[0]));
+    };
+    expect(batch[1]!.placed!.capHeight).toBe(batch[0]!.placed!.capHeight);
+    const widths = batch.map(({ placed }) => placed!.box.maxX - placed!.box.minX);
+    expect(span(1)).toBeCloseTo(widths[1]! / (250 / (2 * Math.PI)), 2);
+    const unread = { ...low, readings: {} };
+    expect(findingsOf({ ...two, otherBlanks: [unread] }, 'names-overflow')).toMatchObject([
+      { case: 'blank', severity: 'fails', names: { name: 'FERN', on: 'Small cup' } },
+    ]);
+  });
+
+  it('makes a right- and a left-handed pair without any words', () => {
+    const pair = {
+      ...project([]),
+      names: list([row('Right-handed'), row('Left-handed', { hand: 'left' })], { itemId: null }),
+    };
+    const { batch, cut } = examined(pair);
+    const oars = batch.map(({ pieces }) => pieces.find((p) => p.itemIds.includes('motif-1'))!.azimuths);
+    expect(oars[1]![0]).toBeCloseTo(-oars[0]![1], 9);
+    expect([...new Set(cut.map((p) => p.part))]).toEqual(['right-handed', 'left-handed']);
+    // The words stay on both.
+    expect(cut.filter((p) => p.itemIds.includes('text-1')).length % 2).toBe(0);
+  });
+
+  it('puts an item on both faces, opposite each other, mirrored if wished', () => {
+    const faced = (alternate: boolean) =>
+      examined(
+        projectOf(
+          makeJob(mug(), [
+            motifItem('heron', {
+              widthMm: 30,
+              placement: { facing: 'faces', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },
+              repeat: { mode: 'once', count: 1, alternate },
+            }),
+          ]),
+        ),
+      ).wrap;
+    const { placed, pieces } = faced(false);
+    expect(placed[0]!.copies).toEqual([Math.PI / 2, expect.closeTo((3 * Math.PI) / 2)]);
+    expect(pieces.reduce((sum, p) => sum + p.areaMm2, 0)).toBeCloseTo(
+      faced(true).pieces.reduce((sum, p) => sum + p.areaMm2, 0),
+      2,
+    );
+    // Nudged round they stay two.
+    const moved = moveItem(placed[0]!.item, 10, 0, { hand: 'right' });
+    expect(moved).toMatchObject({
+      placement: { facing: 'angle', angleDeg: 100 },
+      repeat: { mode: 'spaced', count: 2 },
+    });
   });
 });

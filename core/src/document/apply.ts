@@ -97,7 +97,12 @@ export function moveItem(
   const now = (azimuthOfFacing(placement.facing, placement.angleDeg, project.hand) * 180) / Math.PI;
   const turned =
     byDeg === 0 ? placement : { ...placement, facing: 'angle' as const, angleDeg: tidyDegrees(now + byDeg) };
-  return { ...item, placement: { ...turned, mm: turned.mm + (placement.from === 'base' ? -downMm : downMm) } };
+  // Two that faced both ways stay two, opposite each other.
+  const repeat =
+    byDeg !== 0 && placement.facing === 'faces' && item.repeat.mode === 'once'
+      ? { ...item.repeat, mode: 'spaced' as const, count: 2 }
+      : item.repeat;
+  return { ...item, repeat, placement: { ...turned, mm: turned.mm + (placement.from === 'base' ? -downMm : downMm) } };
 }
 
 /** Makes an item larger or smaller about its middle. Distances to the rim or base keep counting from its edge. */

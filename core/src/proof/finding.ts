@@ -1,6 +1,6 @@
-import type { FittedName } from '../artwork/name-list.ts';
 import type { ReadingName } from '../blank/blank.ts';
 import type { LoadPlan } from '../sheet/load.ts';
+import type { Make } from '../wrap/batch.ts';
 import type { Wrap } from '../wrap/derive.ts';
 import type { Job } from '../wrap/job.ts';
 import type { ReadingDoubt } from '../blank/plausibility.ts';
@@ -86,8 +86,8 @@ export interface ProofContext {
   readonly wrap: Wrap;
   readonly doubts: readonly ReadingDoubt[];
   readonly plan: LoadPlan;
-  /** Names that the job is made for, as they were fitted. */
-  readonly names: readonly FittedName[];
+  /** Everything on the list that the job is made for; empty without a list. */
+  readonly makes: readonly Make[];
 }
 
 /** A pure judgement of one kind. */

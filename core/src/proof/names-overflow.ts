@@ -1,14 +1,15 @@
 import type { Finding, Judge } from './finding.ts';
 
-/** Names of a list that do not fit their place, or that the font cannot write. */
-export const judgeNamesOverflow: Judge = ({ names, job }) => {
+/** Names of a list that do not fit their place, that the font cannot write, or whose blank cannot be flattened. */
+export const judgeNamesOverflow: Judge = ({ makes, job }) => {
   const item = job.items.find((i) => i.id === job.names?.itemId);
-  return names.flatMap(({ row, overMm, widthMm, capMm, missing }): Finding[] => {
-    const base = { code: 'names-overflow' as const, place: null, itemIds: item ? [item.id] : [] };
-    const findings: Finding[] = [];
+  const base = { code: 'names-overflow' as const, place: null, itemIds: item ? [item.id] : [] };
+  const findings = makes.flatMap(({ row, fitted, on }): Finding[] => {
+    const { overMm = 0, widthMm = 0, capMm = 0, missing = [] } = fitted ?? {};
+    const found: Finding[] = [];
     if (overMm > 0) {
       const allowed = widthMm - overMm;
-      findings.push({
+      found.push({
         ...base,
         id: `names-overflow:${row.id}`,
         case: 'too-long',
@@ -23,7 +24,7 @@ export const judgeNamesOverflow: Judge = ({ names, job }) => {
       });
     }
     if (missing.length > 0)
-      findings.push({
+      found.push({
         ...base,
         id: `names-overflow:letters:${row.id}`,
         case: 'letters',
@@ -32,6 +33,29 @@ export const judgeNamesOverflow: Judge = ({ names, job }) => {
         names: { name: row.name, letters: missing.map((letter) => `“${letter}”`).join(', ') },
         fixes: [],
       });
-    return findings;
+    if (on === null)
+      found.push({
+        ...base,
+        id: `names-overflow:blank:${row.id}`,
+        case: 'blank',
+        severity: 'fails',
+        numbers: {},
+        names: { name: row.name, on: job.otherBlanks.find((b) => b.id === row.blankId)?.name ?? job.blank.name },
+        fixes: [],
+      });
+    return found;
   });
+  if (findings.length > 0 || !item || makes.length === 0) return findings;
+  const caps = makes.flatMap(({ fitted }) => (fitted ? [fitted.capMm] : []));
+  return [
+    {
+      ...base,
+      id: 'names-overflow:fit',
+      case: 'fit',
+      severity: 'fine',
+      numbers: { count: makes.length, least: Math.min(...caps), most: Math.max(...caps) },
+      names: {},
+      fixes: [],
+    },
+  ];
 };

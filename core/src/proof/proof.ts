@@ -1,6 +1,7 @@
 import { judgeBalloonKeeps } from './balloon-keeps.ts';
 import { judgeBandStrain } from './band-strain.ts';
 import { judgeBaseZone } from './base-zone.ts';
+import { judgeMakes, withoutNamed } from './each-make.ts';
 import { judgeFaceEdge } from './face-edge.ts';
 import type { Finding, Judge, ProofContext, Severity } from './finding.ts';
 import { judgeFontMissing } from './font-missing.ts';
@@ -18,31 +19,35 @@ import { judgeSeamNeighbours } from './seam-neighbours.ts';
 import { judgeUnfused } from './unfused.ts';
 import { judgeWrinkle } from './wrinkle.ts';
 
-/** Every judgement there is; adding one here is all it takes to run it everywhere. */
+/** Judgements of a job as a whole; adding one here, or to those below, is all it takes to run it everywhere. */
 const JUDGES: readonly Judge[] = [
   judgeReadings,
   judgeUnfused,
-  judgeLettersMissing,
   judgeFontMissing,
   judgeNamesOverflow,
-  judgeRimZone,
-  judgeBaseZone,
-  judgeHandleZone,
-  judgeFaceEdge,
   judgeWrinkle,
   judgeBandStrain,
   judgeBalloonKeeps,
   judgeSeamCut,
   judgeSeamNeighbours,
   judgeSeamGap,
-  judgeGlance,
   judgeRightWayUp,
   judgeLoadFit,
 ];
+
+/** Those that hang on where film lies, and so on the words of each name of a list. */
+const PLACED: readonly Judge[] = [judgeRimZone, judgeBaseZone, judgeHandleZone, judgeFaceEdge, judgeGlance];
 
 const RANK: Record<Severity, number> = { fails: 0, look: 1, fine: 2 };
 
 /** All findings of a job, the gravest first. */
 export function proof(context: ProofContext): Finding[] {
-  return JUDGES.flatMap((judge) => judge(context)).sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  const own = withoutNamed(context);
+  const found = [
+    ...JUDGES.flatMap((judge) => judge(context)),
+    // Letters that a name lacks are found with the names.
+    ...[judgeLettersMissing, ...PLACED].flatMap((judge) => judge(own)),
+    ...judgeMakes(context, PLACED),
+  ];
+  return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }

@@ -19,6 +19,16 @@ export interface FindingWords {
  * @param unit what the person works in
  */
 export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
+  const words = sayFinding(finding, unit);
+  const { more, on } = finding.names;
+  const rest = [
+    ...(more ? [more === '1' ? 'and one more name' : `and ${more} more names`] : []),
+    ...(on && finding.code !== 'names-overflow' ? [`on ${on}`] : []),
+  ];
+  return rest.length > 0 ? { ...words, title: `${words.title} (${rest.join(', ')})` } : words;
+}
+
+function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
   const mm = (name: string): string => formatLength(finding.numbers[name] ?? NaN, unit);
   const percent = (name: string): string => `${(finding.numbers[name] ?? NaN).toFixed(1)} %`;
   const whole = (name: string): string => String(Math.round(finding.numbers[name] ?? NaN));
@@ -138,6 +148,16 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
       return say(
         `“${names['name']}” is too long for its place`,
         `At ${mm('cap')} and closed up it is ${mm('width')} wide; ${mm('allowed')} is given. Set it by hand, or change the place.`,
+      );
+    case 'names-overflow/blank':
+      return say(
+        `“${names['name']}” is for a blank that cannot be flattened`,
+        'Readings of that blank are missing or cannot be right. Measure it on the shelf, or make this one on another.',
+      );
+    case 'names-overflow/fit':
+      return say(
+        finding.numbers['count'] === 1 ? 'The name fits' : `All ${whole('count')} names fit their place`,
+        `Their capitals are ${mm('least')} to ${mm('most')} high.`,
       );
     case 'names-overflow/letters':
       return say(

@@ -47,7 +47,7 @@ export interface PlacedItem {
 export function azimuthOfFacing(facing: Facing, angleDeg: number, hand: Hand): number {
   const quarter = hand === 'right' ? Math.PI / 2 : -Math.PI / 2;
   if (facing === 'front') return 0;
-  if (facing === 'drinker') return quarter;
+  if (facing === 'drinker' || facing === 'faces') return quarter;
   if (facing === 'room') return -quarter;
   const turned = (angleDeg * Math.PI) / 180;
   return turned - 2 * Math.PI * Math.ceil((turned - Math.PI) / (2 * Math.PI));
@@ -66,6 +66,13 @@ export function slantOfPlacement(placement: Placement, height: number, slantLeng
   return slantLength / 2 + placement.mm;
 }
 
+/** How often an item comes round at even spacing: both faces lie opposite each other. */
+function copiesRound({ repeat, placement }: ArtworkItem): number {
+  if (repeat.mode === 'scattered') return 1;
+  if (repeat.mode === 'once') return placement.facing === 'faces' ? 2 : 1;
+  return Math.max(1, Math.round(repeat.count));
+}
+
 /**
  * Lays an item on the side of a blank.
  *
@@ -77,8 +84,7 @@ export function slantOfPlacement(placement: Placement, height: number, slantLeng
  * @source round: θ = θc + x/r(v_c); level: θ = θc + x/r(v); both v = v_c − y; rigid: the flat plane itself
  */
 export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBook, hand: Hand): PlacedItem {
-  const count =
-    item.repeat.mode === 'once' || item.repeat.mode === 'scattered' ? 1 : Math.max(1, Math.round(item.repeat.count));
+  const count = copiesRound(item);
   const step = (2 * Math.PI) / count;
   const azimuth = azimuthOfFacing(item.placement.facing, item.placement.angleDeg, hand);
   // A joined tile's height does not depend on the pitch, so the middle can be found before the radius there.
@@ -96,7 +102,7 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   const running = joined ? 'round' : item.running;
   const copies = Array.from({ length: count }, (_, i) => azimuth + i * step);
   const other =
-    item.repeat.mode === 'spaced' && item.repeat.alternate ? ink.map((rings) => rings.map(mirrorRing)) : ink;
+    item.repeat.mode !== 'joined' && item.repeat.alternate ? ink.map((rings) => rings.map(mirrorRing)) : ink;
   const groups = copies.flatMap((centre, i) =>
     (i % 2 ? other : ink).map((rings) => rings.map((ring) => layRing(ring, running, surface, centre, slant, radius))),
   );
