@@ -77,7 +77,7 @@ export type { JobFile } from './cut-files.ts';
 export { cutFiles } from './cut-files.ts';
 export type { JobSheet } from './cut/job-sheet.ts';
 export { cutPieces, pathLength } from './cut/order.ts';
-export { maskRound } from './document/mask.ts';
+export { maskPlate, maskRound, type MaskOpens } from './document/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
 export {
   AS_IT_FALLS,
@@ -157,6 +157,8 @@ export { seamAt } from './wrap/seam-path.ts';
 export type { Piece } from './wrap/pieces.ts';
 export type { Hand, PlacedItem } from './wrap/place.ts';
 export { azimuthOfFacing } from './wrap/place.ts';
+export type { SnapBox, SnapLine, Snapped, SnapSide } from './wrap/snap.ts';
+export { snapLines, snapTo } from './wrap/snap.ts';
 export type { SeamView, SeamViewPiece } from './wrap/seam-view.ts';
 export { seamView } from './wrap/seam-view.ts';
 export type { Template } from './wrap/template.ts';

@@ -1,49 +1,150 @@
-import { azimuthOfFacing, moveItem, replaceItem, type ArtworkItem } from '@mivet/core';
+import {
+  formatLength,
+  glanceHalfAngle,
+  matesOf,
+  moveItem,
+  replaceItem,
+  snapLines,
+  snapTo,
+  zonesOfBlank,
+  type ArtworkItem,
+  type SnapBox,
+  type SnapLine,
+  type Snapped,
+  type SnapSide,
+} from '@mivet/core';
+import { itemTitle } from '../components/artwork/item-title.ts';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
-import type { Spot } from '../stores/view.ts';
+import { useSettings } from '../stores/settings.ts';
+import { useView, type DragGuides, type Spot } from '../stores/view.ts';
+import type { GoodPicture } from '../workers/protocol.ts';
 
-/** mm round the blank within which an item stays with the front or with where it faced. */
-const SNAP_MM = 2.5;
+/** mm within which a dragged item comes to rest on a line. */
+const REACH_MM = 2;
+/** Copies of one other item whose lines are looked at. */
+const MOST_COPIES = 12;
 
 /** Dragging an item over the side: previews as it goes, one step of undo at the end. */
 export function useItemDrag(): {
   start: (itemId: string, at: Spot) => void;
-  move: (at: Spot) => void;
+  move: (at: Spot, free: boolean) => void;
   end: () => void;
 } {
   const project = useProject();
   const picture = usePicture();
-  let from: { item: ArtworkItem; at: Spot } | null = null;
+  const settings = useSettings();
+  const view = useView();
+  let from: {
+    items: readonly ArtworkItem[];
+    at: Spot;
+    box: SnapBox;
+    lines: readonly SnapLine[];
+    side: SnapSide;
+  } | null = null;
 
-  function move(at: Spot): void {
+  /** What moves along: the other colours of a drawing move by themselves, what is kept together has to be moved. */
+  const together = (item: ArtworkItem, items: readonly ArtworkItem[]): ArtworkItem[] =>
+    item.keepTogether === null
+      ? [item]
+      : [item, ...items.filter((i) => i.id !== item.id && i.keepTogether === item.keepTogether)];
+
+  function start(itemId: string, at: Spot): void {
     const doc = project.doc;
-    if (!from || !doc || !picture.good) return;
-    const { item, at: begin } = from;
-    const radius = picture.good.meanRadius;
-    const start = azimuthOfFacing(item.placement.facing, item.placement.angleDeg, doc.hand);
-    let turn = at.azimuth - begin.azimuth;
-    turn -= 2 * Math.PI * Math.round(turn / (2 * Math.PI));
-    // Stays where it faced until pulled away, and comes to rest on the front.
-    if (Math.abs(turn) * radius < SNAP_MM) turn = 0;
-    else if (Math.abs(start + turn) * radius < SNAP_MM) turn = -start;
-    const toFront = Math.abs(start + turn) < 1e-9;
-    const moved = moveItem(item, (turn * 180) / Math.PI, at.slant - begin.slant, doc);
-    const placed = toFront
-      ? { ...moved, placement: { ...moved.placement, facing: 'front' as const, angleDeg: 0 } }
-      : moved;
-    project.preview((p) => ({ ...p, items: replaceItem(p.items, placed) }));
+    const good = picture.good;
+    const item = doc?.items.find((i) => i.id === itemId);
+    const placed = good?.items.find((i) => i.itemId === itemId);
+    from = null;
+    if (!doc || !good || !item || !placed) return;
+    const items = together(item, doc.items);
+    const own = new Set([...items, ...matesOf(doc.items, item)].map((i) => i.id));
+    const { rim, base } = zonesOfBlank(doc.blank, good.size);
+    const closed = good.template.closed;
+    const side: SnapSide = {
+      side: good.size.side,
+      radius: radiusAt(good, placed.slant),
+      closed,
+      hasHandle: doc.blank.handleWidthMm > 0,
+      hand: doc.hand,
+      rim,
+      base,
+      glance: closed ? glanceHalfAngle(good.meanRadius) : null,
+    };
+    const others = good.items
+      .filter((other) => !own.has(other.itemId) && other.slants !== null)
+      .flatMap((other) => {
+        const named = doc.items.find((i) => i.id === other.itemId);
+        const name = named ? itemTitle(named) : '';
+        return other.copies.slice(0, MOST_COPIES).map((azimuth) => ({ ...other, azimuth, name }));
+      });
+    // The copy that was taken hold of is the one that is watched.
+    const held = placed.copies.reduce((a, b) => (gap(b, at.azimuth) < gap(a, at.azimuth) ? b : a), placed.azimuth);
+    const lines = snapLines(side, others);
+    from = { items, at, box: { ...placed, azimuth: held }, lines, side };
+  }
+
+  function move(at: Spot, free: boolean): void {
+    const doc = project.doc;
+    if (!from || !doc) return;
+    const { items, at: begin, box, lines, side } = from;
+    const turn = at.azimuth - begin.azimuth;
+    const hand: SnapBox = {
+      ...box,
+      azimuth: box.azimuth + turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI)),
+      slant: box.slant + at.slant - begin.slant,
+    };
+    const rest: Snapped = free ? { ...hand, held: [] } : snapTo(hand, lines, side, REACH_MM);
+    const facing = rest.held.find(({ line }) => line.facing)?.line.facing;
+    const byDeg = ((rest.azimuth - box.azimuth) * 180) / Math.PI;
+    const downMm = rest.slant - box.slant;
+    view.guides = guidesOf({ ...box, azimuth: rest.azimuth, slant: rest.slant }, rest, side, settings.unit);
+    project.preview((p) =>
+      items.reduce((now, item) => {
+        const moved = moveItem(item, Math.abs(byDeg) < 1e-9 ? 0 : byDeg, downMm, doc);
+        const stated = facing && item === items[0] && item.repeat.mode === 'once' && item.placement.facing !== 'faces';
+        const placement = stated ? { ...moved.placement, facing, angleDeg: 0 } : moved.placement;
+        return { ...now, items: replaceItem(now.items, { ...moved, placement }) };
+      }, p),
+    );
   }
 
   return {
-    start: (itemId, at) => {
-      const item = project.doc?.items.find((i) => i.id === itemId);
-      from = item ? { item, at } : null;
-    },
+    start,
     move,
     end: () => {
       from = null;
+      view.guides = null;
       project.settle('Move');
     },
+  };
+}
+
+const gap = (a: number, b: number): number => {
+  const turn = a - b;
+  return Math.abs(turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI)));
+};
+
+const radiusAt = ({ template: { cone } }: GoodPicture, slant: number): number =>
+  Math.max(1, (cone.girthRim + ((cone.girthBase - cone.girthRim) * slant) / cone.side) / (2 * Math.PI));
+
+function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: 'mm' | 'in'): DragGuides {
+  const top = box.slant - box.heightMm / 2;
+  const turn = box.azimuth - 2 * Math.PI * Math.round(box.azimuth / (2 * Math.PI));
+  const across = (side.closed ? turn : box.azimuth) * side.radius;
+  const edge = side.closed ? 'rim edge' : 'upper edge';
+  const middle = side.hasHandle ? 'opposite the handle' : side.closed ? 'the front' : 'the middle';
+  const far = formatLength(Math.abs(across), unit);
+  return {
+    box,
+    lines: held.map(({ line, part }) => ({
+      axis: line.axis,
+      at: line.at,
+      text: line.facing ? line.name : `${part} on ${line.name.startsWith('edge') ? 'the ' : ''}${line.name}`,
+    })),
+    down: top < 0 ? `${formatLength(-top, unit)} over the ${edge}` : `${formatLength(top, unit)} below the ${edge}`,
+    round:
+      Math.abs(across) < 0.05
+        ? `at ${middle}`.replace('at opposite', 'opposite')
+        : `${far} ${across > 0 ? 'right' : 'left'} of ${middle.replace('opposite the handle', 'the front')}`,
   };
 }

@@ -1,4 +1,4 @@
-import type { Place, ReadingName } from '@mivet/core';
+import type { Place, ReadingName, SnapBox } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 
@@ -6,6 +6,14 @@ import { ref, shallowRef } from 'vue';
 export interface Spot {
   readonly azimuth: number;
   readonly slant: number;
+}
+
+/** Lines that hold a dragged item, and how far it is from the rim and from the front, in words. */
+export interface DragGuides {
+  readonly lines: readonly { readonly axis: 'round' | 'down'; readonly at: number; readonly text: string }[];
+  readonly box: SnapBox;
+  readonly down: string;
+  readonly round: string;
 }
 
 /** What is being read: one of the readings, or the girth or height of one station of a profile, from 0. */
@@ -26,8 +34,23 @@ export const useView = defineStore('view', () => {
   const asked = shallowRef<Asked | null>(null);
   /** Place of the opened finding, ringed in both views. */
   const ringed = shallowRef<Place | null>(null);
+  /** What holds the item that is being dragged, and where it is. */
+  const guides = shallowRef<DragGuides | null>(null);
   const showKeys = ref(false);
   /** The names of the job, all at once, in place of the two views. */
   const showNames = ref(false);
-  return { selectedId, spot, facing, showSeam, showGlance, showZones, showStrain, asked, ringed, showKeys, showNames };
+  return {
+    guides,
+    selectedId,
+    spot,
+    facing,
+    showSeam,
+    showGlance,
+    showZones,
+    showStrain,
+    asked,
+    ringed,
+    showKeys,
+    showNames,
+  };
 });

@@ -65,6 +65,14 @@ export function applyCommand(project: Project, command: Command): Project {
           ? { ...item, repeat: { ...item.repeat, scatter: { ...scatter, seed: scatter.seed + 1 } } }
           : item;
       });
+    case 'bridge-islands':
+      return change(command.itemId, (item) => ({ ...item, acts: { ...item.acts, bridgeMm: command.mm } }));
+    case 'refit-mask': {
+      const { widthMm, heightMm, placement, repeat } = command;
+      return change(command.itemId, (item) =>
+        item.type === 'motif' ? { ...item, widthMm, heightMm, placement, repeat } : item,
+      );
+    }
     case 'set-font':
       return change(command.itemId, (item) => (item.type === 'text' ? { ...item, font: command.font } : item));
     case 'keep-band':

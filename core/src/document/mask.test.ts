@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../test/fonts.ts';
 import { makeBlank, makeJob, textItem } from '../../test/jobs.ts';
 import { deriveWrap } from '../wrap/derive.ts';
-import { MASK_MARGIN_MM, maskRound } from './mask.ts';
+import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
+import { MASK_MARGIN_MM, maskRound, type MaskOpens } from './mask.ts';
 
 const flask = makeBlank({ girthRim: 228, side: 150 });
 const wrapOf = (items: Parameters<typeof makeJob>[1]) => {
@@ -10,14 +11,14 @@ const wrapOf = (items: Parameters<typeof makeJob>[1]) => {
   if (!derived.ok) throw new Error(derived.problem.code);
   return derived.wrap;
 };
-const mask = (items: Parameters<typeof makeJob>[1]) => {
+const mask = (items: Parameters<typeof makeJob>[1], opens: MaskOpens = 'figure') => {
   const placed = wrapOf(items).placed.map((p) => ({
     itemId: p.item.id,
     copies: p.copies,
     widthMm: p.box.maxX - p.box.minX,
     slants: p.slants,
   }));
-  return maskRound(items, placed, { length: 150, girth: 228 }, 'reed', 'mask');
+  return maskRound(items, placed, { length: 150, girth: 228 }, 'reed', 'mask', opens);
 };
 
 describe('maskRound', () => {
@@ -49,5 +50,54 @@ describe('maskRound', () => {
   it('changes nothing where nothing is placed', () => {
     const empty = [textItem(' ')];
     expect(mask(empty)).toBe(empty);
+  });
+
+  it('opens the ground: a clear field in the plate, with the design as film in it', () => {
+    const design = wrapOf([words]);
+    const film = design.pieces.reduce((sum, p) => sum + p.areaMm2, 0);
+    const { pieces } = wrapOf([...mask([words], 'ground')]);
+    const plate = pieces.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
+    // Letters are three pieces in one opening; 6 mm clear round them, then 12 mm of mask.
+    expect([pieces.length, plate.flat.holes.length]).toEqual([4, 1]);
+    const [left, right] = [design.pieces[0]!.flatBox.minX, design.pieces.at(-1)!.flatBox.maxX];
+    expect(plate.flatBox.maxX - plate.flatBox.minX).toBeCloseTo(right - left + 2 * (6 + MASK_MARGIN_MM), 1);
+    const [top, foot] = [Math.min(...design.pieces.map((p) => p.slants[0])), Math.max(...design.pieces.map((p) => p.slants[1]))]; // prettier-ignore
+    const outer = (right - left + 36) * (foot + 18);
+    const field = (right - left + 12) * (foot - top + 12);
+    expect(pieces.reduce((sum, p) => sum + p.areaMm2, 0)).toBeCloseTo(outer - field + film, -1);
+  });
+
+  it.each(['figure', 'ground'] as const)('bridges its islands when it is laid by hand: %s', (opens) => {
+    const project = projectOf(makeJob(flask, mask([words], opens)));
+    const [loose] = findingsOf(project, 'island');
+    // B has two counters and O one; with the ground open the three letters themselves are loose.
+    expect(loose).toMatchObject({ severity: 'look', numbers: { count: 3 } });
+    const tied = fixed(project, loose!);
+    expect([findingsOf(tied, 'island'), findingsOf(tied, 'bridge-thin')]).toEqual([[], []]);
+    const [before, after] = [project, tied].map((p) => wrapOf(p.items).pieces);
+    expect(after).toHaveLength(1);
+    // Each bridge adds a strip 1.5 mm wide over a gap; letters of 18 mm leave none wider than 15 mm.
+    const added = after![0]!.areaMm2 - before!.reduce((sum, p) => sum + p.areaMm2, 0);
+    expect(added).toBeGreaterThan(3 * 1.5 * 1);
+    expect(added).toBeLessThan(6 * 1.5 * 15);
+    const thin = { ...tied, items: tied.items.map((i) => ({ ...i, acts: { ...i.acts, bridgeMm: i.acts.bridgeMm && 0.5 } })) }; // prettier-ignore
+    expect(findingsOf(fixed(thin, findingsOf(thin, 'bridge-thin')[0]!), 'bridge-thin')).toEqual([]);
+  });
+
+  it('keeps its margin: moved or lengthened words are found, and the fix fits the plate to them', () => {
+    const project = projectOf(makeJob(flask, mask([words])));
+    expect(findingsOf(project, 'mask-margin')).toEqual([]);
+    const change = (part: object) => ({ ...project, items: project.items.map((i) => (i.id === words.id ? { ...i, ...part } : i)) as typeof project.items }); // prettier-ignore
+    const longer = change({ text: 'BOW IN' });
+    const lower = change({ placement: { ...words.placement, mm: 45 } });
+    expect(findingsOf(lower, 'mask-margin')).toMatchObject([
+      { case: 'narrow', numbers: { margin: expect.closeTo(7, 1) } },
+    ]);
+    for (const changed of [longer, lower]) {
+      const [found] = findingsOf(changed, 'mask-margin');
+      expect(findingsOf(fixed(changed, found!), 'mask-margin')).toEqual([]);
+    }
+    // Half a millimetre is not asked for.
+    expect(findingsOf(change({ placement: { ...words.placement, mm: 40.02 } }), 'mask-margin')).toEqual([]);
   });
 });

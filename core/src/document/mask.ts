@@ -16,49 +16,120 @@ export interface MaskedItem {
   readonly slants: readonly [number, number] | null;
 }
 
-/**
- * A mask plate round the artwork that there is: it reaches up to the rim edge, to be aligned by, and `MASK_MARGIN_MM`
- * past the design elsewhere; the design is cut out of it, and what lies in its openings (the counters) stays as islands.
- *
- * @param items the artwork
- * @param placed where it lies
- * @param side length of the side and the girth half-way down, mm
- * @param film of the mask
- * @param id of the plate
- * @returns all items, which now only shape the plate, and the plate; the same items when nothing is placed
- */
-export function maskRound(
-  items: readonly ArtworkItem[],
-  placed: readonly MaskedItem[],
-  side: { readonly length: number; readonly girth: number },
-  film: string,
-  id: string,
-): readonly ArtworkItem[] {
-  const seen = placed.filter((p) => p.slants !== null && items.some((item) => item.id === p.itemId));
-  if (seen.length === 0) return items;
+/** Which part of a design a mask leaves open: the figure itself, or the ground round it. */
+export type MaskOpens = 'figure' | 'ground';
+
+/** mm of open ground round a design whose figure is kept. */
+const GROUND_MM = 6;
+
+/** The side of a blank as a mask needs it: length and the girth half-way down, mm. */
+export interface MaskedSide {
+  readonly length: number;
+  readonly girth: number;
+}
+
+/** A rectangle on the side. */
+interface Field {
+  readonly widthMm: number;
+  readonly topMm: number;
+  readonly heightMm: number;
+  readonly angleDeg: number;
+  /** Whether it goes all round. */
+  readonly round: boolean;
+}
+
+/** The rectangle round what is placed, `margin` past it on every side; null when nothing is. */
+function fieldRound(placed: readonly MaskedItem[], side: MaskedSide, margin: number): Field | null {
   const perRad = side.girth / (2 * Math.PI);
+  const seen = placed.flatMap(({ slants, copies, widthMm }) => (slants ? [{ slants, copies, widthMm }] : []));
+  if (seen.length === 0) return null;
   const spans = seen.flatMap((p) =>
     p.copies.map((azimuth) => [azimuth * perRad - p.widthMm / 2, azimuth * perRad + p.widthMm / 2] as const),
   );
   const [low, high] = [Math.min(...spans.map(([a]) => a)), Math.max(...spans.map(([, b]) => b))];
-  const lowest = Math.max(...seen.map((p) => p.slants![1]));
-  const height = Math.min(side.length, lowest + MASK_MARGIN_MM);
-  const width = high - low + 2 * MASK_MARGIN_MM;
+  const topMm = Math.max(0, Math.min(...seen.map((p) => p.slants[0])) - margin);
+  const bottom = Math.min(side.length, Math.max(...seen.map((p) => p.slants[1])) + margin);
+  const width = high - low + 2 * margin;
   const round = width > ALL_ROUND * side.girth;
-  const plate: MotifItem = {
-    ...newMotif(id, 'plate', film),
+  return {
     widthMm: round ? side.girth : width,
-    heightMm: height,
-    running: 'level',
-    repeat: round ? { mode: 'joined', count: 1 } : { mode: 'once', count: 1 },
-    placement: {
-      facing: 'angle',
-      angleDeg: round ? 0 : (((low + high) / 2 / perRad) * 180) / Math.PI,
-      from: 'rim',
-      mm: 0,
-      turnDeg: 0,
-    },
-    acts: { ...NO_ACTS, cutAway: seen.map((p) => p.itemId) },
+    topMm,
+    heightMm: bottom - topMm,
+    angleDeg: round ? 0 : (((low + high) / 2 / perRad) * 180) / Math.PI,
+    round,
   };
-  return [...items.map((item) => ({ ...item, acts: { ...item.acts, shapesOnly: true } })), plate];
+}
+
+/** A field up to the rim edge, where a mask is aligned. */
+const upToRim = (field: Field): Field => ({ ...field, topMm: 0, heightMm: field.topMm + field.heightMm });
+
+/** A plate that covers a field. */
+function plateOver(field: Field, id: string, film: string, cutAway: readonly string[]): MotifItem {
+  return {
+    ...newMotif(id, 'plate', film),
+    widthMm: field.widthMm,
+    heightMm: field.heightMm,
+    running: 'level',
+    repeat: field.round ? { mode: 'joined', count: 1 } : { mode: 'once', count: 1 },
+    placement: { facing: 'angle', angleDeg: field.angleDeg, from: 'rim', mm: field.topMm, turnDeg: 0 },
+    acts: { ...NO_ACTS, cutAway },
+  };
+}
+
+/**
+ * A mask of the artwork that there is: a plate up to the rim edge, to be aligned by, and `MASK_MARGIN_MM` past the design
+ * elsewhere. Opening the figure, the design is cut out of it, and its counters stay as islands. Opening the ground, the
+ * plate has a clear field in which the design itself stays as film.
+ *
+ * @param items the artwork
+ * @param placed where it lies
+ * @param side of the blank
+ * @param film of the mask
+ * @param id of the plate
+ * @param opens what is etched, blasted or painted
+ * @returns all items and the plate; the same items when nothing is placed
+ */
+export function maskRound(
+  items: readonly ArtworkItem[],
+  placed: readonly MaskedItem[],
+  side: MaskedSide,
+  film: string,
+  id: string,
+  opens: MaskOpens = 'figure',
+): readonly ArtworkItem[] {
+  const seen = placed.filter((p) => p.slants !== null && items.some((item) => item.id === p.itemId));
+  const design = fieldRound(seen, side, opens === 'figure' ? MASK_MARGIN_MM : GROUND_MM);
+  if (!design) return items;
+  if (opens === 'figure') {
+    const plate = plateOver(
+      upToRim(design),
+      id,
+      film,
+      seen.map((p) => p.itemId),
+    );
+    return [...items.map((item) => ({ ...item, acts: { ...item.acts, shapesOnly: true } })), plate];
+  }
+  // What is open, as a plate that is not cut itself; the mask is round it, and the design is film in it.
+  const field = plateOver(design, `${id}-field`, film, []);
+  const frame = fieldRound(seen, side, GROUND_MM + MASK_MARGIN_MM)!;
+  const plate = { ...plateOver(upToRim(frame), id, film, [field.id]), keepTogether: id };
+  return [
+    ...items.map((item) => ({ ...item, film, keepTogether: id })),
+    { ...field, acts: { ...field.acts, shapesOnly: true } },
+    plate,
+  ];
+}
+
+/** The mask plate among some items, if there is one. */
+export const maskPlate = (items: readonly ArtworkItem[]): MotifItem | null =>
+  items.find(
+    (item): item is MotifItem => item.type === 'motif' && item.motif === 'plate' && item.acts.cutAway.length > 0,
+  ) ?? null;
+
+/** A mask plate made large enough for what it goes round as that lies now; it keeps its film and all else. */
+export function refitMask(plate: MotifItem, placed: readonly MaskedItem[], side: MaskedSide): MotifItem {
+  const field = fieldRound(placed, side, MASK_MARGIN_MM);
+  if (!field) return plate;
+  const { widthMm, heightMm, placement, repeat } = plateOver(upToRim(field), plate.id, plate.film, []);
+  return { ...plate, widthMm, heightMm, placement, repeat };
 }

@@ -1,3 +1,4 @@
+import type { MotifItem } from '../artwork/item.ts';
 import type { ReadingName } from '../blank/blank.ts';
 import type { LoadPlan } from '../sheet/load.ts';
 import type { Make } from '../wrap/batch.ts';
@@ -27,7 +28,10 @@ export type FindingCode =
   | 'face-edge'
   | 'wrinkle'
   | 'stretch'
-  | 'balloon-keeps';
+  | 'balloon-keeps'
+  | 'island'
+  | 'bridge-thin'
+  | 'mask-margin';
 
 /** A change to the project that a finding offers as its fix. */
 export type Command =
@@ -56,6 +60,11 @@ export type Command =
   | { readonly do: 'wander-seam' }
   | { readonly do: 'split-panels'; readonly panels: number }
   | { readonly do: 'arrange-anew'; readonly itemId: string }
+  | { readonly do: 'bridge-islands'; readonly itemId: string; readonly mm: number }
+  | ({ readonly do: 'refit-mask'; readonly itemId: string; readonly heightMm: number } & Pick<
+      MotifItem,
+      'widthMm' | 'placement' | 'repeat'
+    >)
   | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };
 
 /** A part of the side: azimuth range in rad (may pass ±π), slant range in mm. */

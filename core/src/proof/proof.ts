@@ -9,6 +9,7 @@ import { judgeGlance } from './glance.ts';
 import { judgeHandleZone } from './handle-zone.ts';
 import { judgeLettersMissing } from './letters-missing.ts';
 import { judgeLoadFit } from './load-fit.ts';
+import { judgeBridges, judgeIslands, judgeMaskMargin } from './mask.ts';
 import { judgeNamesOverflow } from './names-overflow.ts';
 import { judgeReadings } from './reading-implausible.ts';
 import { judgeRightWayUp } from './right-way-up.ts';
@@ -26,6 +27,9 @@ const JUDGES: readonly Judge[] = [
   judgeFontMissing,
   judgeNamesOverflow,
   judgeWrinkle,
+  judgeIslands,
+  judgeBridges,
+  judgeMaskMargin,
   judgeBandStrain,
   judgeBalloonKeeps,
   judgeSeamCut,

@@ -220,6 +220,22 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         `${count(finding.numbers['count'], 'piece is', 'pieces are')} cut where the ${names['parts']} meet`,
         `The side is laid in ${whole('parts')} ${names['parts']}; each joint shows in the film. Fewer, or one band, cut less.`,
       );
+    case 'island/loose':
+      return say(
+        `${count(finding.numbers['count'], 'island lies', 'islands lie')} loose in the mask`,
+        'On transfer tape they keep their places. Laid by hand they are lost: bridge them, and cut the bridges once it lies.',
+      );
+    case 'bridge-thin/thin':
+      return say(
+        `Bridges of ${mm('width')} tear`,
+        `From ${mm('least')} they hold while the mask is lifted from its backing.`,
+      );
+    case 'mask-margin/narrow':
+    case 'mask-margin/open':
+      return say(
+        finding.case === 'open' ? 'The design reaches past its mask' : `Only ${mm('margin')} of mask round the design`,
+        `Gel, grit or paint gets past an edge; ${mm('least')} keeps the rest of the blank clean. Cover what lies beyond with tape as well.`,
+      );
     case 'balloon-keeps/late':
       return say(
         `${names['gas'] === 'helium' ? 'Helium' : 'An air-filled balloon'} keeps about ${whole('keeps')} hours`,
@@ -272,6 +288,10 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return `Split into ${command.panels} panels`;
     case 'arrange-anew':
       return 'Arrange anew';
+    case 'bridge-islands':
+      return `Bridge them, ${formatLength(command.mm, unit)} wide`;
+    case 'refit-mask':
+      return 'Fit the mask to the design';
     case 'set-font':
       return `Set it in ${(FONT_CHOICES.find((f) => f.id === command.font)?.label ?? 'other letters').toLowerCase()}`;
     case 'one-band':

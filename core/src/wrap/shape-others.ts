@@ -1,7 +1,8 @@
 import { boxesTouch, boxOfCoordinates, EMPTY_BOX, type Box } from '../plane/box.ts';
-import { intersectRings, subtractRings } from '../polygon/boolean.ts';
+import { intersectRings, subtractRings, unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
-import { ringsOf } from '../polygon/polygon.ts';
+import { ringArea, ringsOf } from '../polygon/polygon.ts';
+import { bridgesFor, islandsOf } from './bridges.ts';
 import type { PlacedItem } from './place.ts';
 import { slantRange } from './place.ts';
 
@@ -43,7 +44,29 @@ export function shapeOthers(placed: readonly PlacedItem[], meanRadius: number, c
       });
       return { ...one, groups, slants: slantRange(groups), filmOf: one.filmOf ? filmOf : null };
     })
+    .map((one, _, all) => bridged(one, all, meanRadius))
     .map((one) => (one.item.acts.shapesOnly ? { ...one, groups: [], slants: null, filmOf: null } : one));
+}
+
+/** A mask with its islands, and those of what is kept together with it, tied by bridges. */
+function bridged(one: PlacedItem, all: readonly PlacedItem[], meanRadius: number): PlacedItem {
+  const { acts, keepTogether } = one.item;
+  if (acts.bridgeMm === 0 || acts.shapesOnly) return one;
+  const mates = all.filter((p) => p !== one && keepTogether !== null && p.item.keepTogether === keepTogether);
+  const inside = mates
+    .filter((p) => !p.item.acts.shapesOnly)
+    .flatMap((p) => p.groups.flat())
+    .map((ring) => toPlane(ring, meanRadius))
+    .filter((ring) => ringArea(ring) > 0);
+  const groups = one.groups.map((group) => {
+    const flat = group.map((ring) => toPlane(ring, meanRadius));
+    const bridges = bridgesFor(islandsOf(flat, inside), acts.bridgeMm);
+    if (bridges.length === 0) return group;
+    return unionRings([...flat, ...bridges])
+      .flatMap(ringsOf)
+      .map((ring) => fromPlane(ring, meanRadius));
+  });
+  return { ...one, groups };
 }
 
 const boxOf = (rings: readonly Ring[]): Box => rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);

@@ -5,8 +5,9 @@ import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
 import { computed, onMounted, ref } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
-import type { Spot } from '../../stores/view.ts';
+import type { DragGuides, Spot } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
+import FlatGuides from './FlatGuides.vue';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
 import FlatPieces from './FlatPieces.vue';
@@ -21,6 +22,7 @@ const props = defineProps<{
   selectedId: string | null;
   spot: Spot | null;
   ringed: Place | null;
+  guides: DragGuides | null;
   dims: boolean;
   editable: boolean;
 }>();
@@ -28,7 +30,7 @@ const emit = defineEmits<{
   spot: [spot: Spot | null];
   select: [itemId: string | null];
   dragStart: [itemId: string, at: Spot];
-  dragMove: [at: Spot];
+  dragMove: [at: Spot, free: boolean];
   dragEnd: [];
 }>();
 
@@ -130,7 +132,7 @@ function pointerMove(event: PointerEvent): void {
   const inside =
     at !== null && at.slant >= -2 && at.slant <= props.picture.size.side + 2 && Math.abs(at.azimuth) <= Math.PI * 1.02;
   emit('spot', inside ? at : null);
-  if (dragging && at) emit('dragMove', at);
+  if (dragging && at) emit('dragMove', at, event.altKey);
 }
 function pointerUp(): void {
   if (dragging) emit('dragEnd');
@@ -219,7 +221,8 @@ defineExpose({ showAll });
         </text>
       </g>
       <path v-if="ringData" :d="ringData" class="ring" />
-      <g v-if="spotAt" class="spot" :transform="`translate(${spotAt.x} ${-spotAt.y})`">
+      <FlatGuides v-if="guides" :guides="guides" :surface="surface" :scale="scale" :side="picture.size.side" />
+      <g v-else-if="spotAt" class="spot" :transform="`translate(${spotAt.x} ${-spotAt.y})`">
         <path :d="`M${-crossArm} 0H${crossArm}M0 ${-crossArm}V${crossArm}`" />
         <circle :r="crossArm * 0.62" />
       </g>

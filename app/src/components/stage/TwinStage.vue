@@ -128,6 +128,7 @@ function splitByKey(event: KeyboardEvent): void {
           :selected-id="view.selectedId"
           :spot="view.spot"
           :ringed="view.ringed"
+          :guides="view.guides"
           :dims="dims ?? false"
           :editable="editable ?? false"
           @spot="view.spot = $event"

@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { SnapBox, SnapSide } from './snap.ts';
+import { snapLines, snapTo } from './snap.ts';
+
+const mug: SnapSide = {
+  side: 90,
+  radius: 40,
+  closed: true,
+  hasHandle: true,
+  hand: 'left',
+  rim: 10,
+  base: 5,
+  glance: 0.9,
+};
+const box = (more: Partial<SnapBox> = {}): SnapBox => ({ azimuth: 0.4, slant: 50, widthMm: 20, heightMm: 12, ...more });
+const rest = (at: SnapBox, reach = 2, others: Parameters<typeof snapLines>[1] = []) =>
+  snapTo(at, snapLines(mug, others), mug, reach);
+
+describe('snapTo', () => {
+  it('brings the top to the rim line and the middle to the front, and says so', () => {
+    // The top is 1.5 mm below the line at 10, the middle 1.2 mm right of the front.
+    const { azimuth, slant, held } = rest(box({ azimuth: 1.2 / 40, slant: 17.5 }));
+    expect([azimuth, slant]).toEqual([0, 16]);
+    expect(held.map(({ line, part }) => `${part}: ${line.name}`)).toEqual([
+      'middle: opposite the handle',
+      'top: rim line',
+    ]);
+    expect(held[0]!.line.facing).toBe('front');
+  });
+
+  it('knows both faces by the hand, also the other way round', () => {
+    // Held in the left hand, the drinker looks a quarter turn to the left; 1 mm past it, and a whole turn on.
+    const { azimuth, held } = rest(box({ azimuth: (3 * Math.PI) / 2 + 1 / 40 }));
+    expect(azimuth).toBeCloseTo((3 * Math.PI) / 2, 12);
+    expect(held[0]!.line).toMatchObject({ facing: 'drinker', name: 'facing the drinker' });
+  });
+
+  it('puts edges to the glance and to other items, beside and in line', () => {
+    // The right edge, 10 mm right of the middle, comes to 0.9 rad.
+    expect(rest(box({ azimuth: 0.9 - 10 / 40 - 0.02 })).held[0]).toMatchObject({ part: 'right', line: { at: 0.9 } });
+    const oar = { ...box({ azimuth: 2, slant: 40, widthMm: 8, heightMm: 30 }), name: 'the oar' };
+    const beside = rest(box({ azimuth: 2 + 14.7 / 40, slant: 48.2 }), 2, [oar]);
+    expect(beside.held.map(({ line, part }) => `${part}: ${line.name}`)).toEqual([
+      'left: right of the oar',
+      'bottom: bottom of the oar',
+    ]);
+    expect([beside.azimuth, beside.slant]).toEqual([expect.closeTo(2 + 14 / 40, 12), 49]);
+  });
+
+  it('never moves by more than its reach, and not at all when nothing is near', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(number(-3, 3), number(0, 90), number(1, 60), number(0, 5), (azimuth, slant, widthMm, reach) => {
+        const at = box({ azimuth, slant, widthMm });
+        const to = rest(at, reach, [{ ...box({ azimuth: 1, slant: 30 }), name: 'x' }]);
+        expect(Math.abs(to.azimuth - azimuth) * 40).toBeLessThanOrEqual(reach + 1e-9);
+        expect(Math.abs(to.slant - slant)).toBeLessThanOrEqual(reach + 1e-9);
+        // What rests stays: a second time changes nothing.
+        const again = rest({ ...at, azimuth: to.azimuth, slant: to.slant }, reach, [
+          { ...box({ azimuth: 1, slant: 30 }), name: 'x' },
+        ]);
+        expect(again.azimuth).toBeCloseTo(to.azimuth, 9);
+        if (to.held.length === 0) expect([to.azimuth, to.slant]).toEqual([azimuth, slant]);
+      }),
+    );
+  });
+});
