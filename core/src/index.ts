@@ -21,7 +21,7 @@ export { NO_ACTS } from './artwork/acts.ts';
 export type { FittedName, NameList, NameRow, PastedName } from './artwork/name-list.ts';
 export { fitName, MOST_NAMES } from './artwork/name-list.ts';
 export { ringText } from './artwork/ring-text.ts';
-export { matesOf, replaceItem } from './artwork/sets.ts';
+export { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './artwork/sets.ts';
 export type {
   ArtItem,
   RingSetting,
@@ -77,18 +77,10 @@ export type { JobFile } from './cut-files.ts';
 export { cutFiles } from './cut-files.ts';
 export type { JobSheet } from './cut/job-sheet.ts';
 export { cutPieces, pathLength } from './cut/order.ts';
-export { maskPlate, maskRound, type MaskOpens } from './document/mask.ts';
+export { newMotif, newText } from './artwork/new-item.ts';
+export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
-export {
-  AS_IT_FALLS,
-  newBlank,
-  newMotif,
-  newProject,
-  newShelfBlank,
-  newStation,
-  newText,
-  USUAL_BALLOON,
-} from './document/new-project.ts';
+export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
 export type { Acceptance, Backup, OwnFont, OwnMotif, Project, Provenance, ShelfBlank } from './document/project.ts';
 export { FORMAT_VERSION } from './document/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';

@@ -131,7 +131,13 @@ describe('Where it sits', () => {
       fields(bench, 'demo-oar', hasHandle)
         .findAll('option')
         .map((o) => o.text());
-    expect(texts(true)).toEqual(['Opposite the handle', 'Facing the drinker', 'Facing the room', 'At an angle']);
+    expect(texts(true)).toEqual([
+      'Opposite the handle',
+      'Facing the drinker',
+      'Facing the room',
+      'Both: drinker and room',
+      'At an angle',
+    ]);
     expect(texts(false)).toEqual(['In front', 'At an angle']);
   });
 

@@ -87,7 +87,14 @@ describe('useItems', () => {
 describe('useItemDrag', () => {
   function start(): ReturnType<typeof useItemDrag> {
     useItems().addText('A');
-    usePicture().good = { meanRadius: 40 } as GoodPicture;
+    const id = useView().selectedId!;
+    const box = { itemId: id, azimuth: 0, slant: 45, widthMm: 20, heightMm: 10, slants: [40, 50], copies: [0] };
+    usePicture().good = {
+      meanRadius: 40,
+      size: { side: 90, shape: { form: 'cone' } },
+      template: { closed: true, cone: { girthRim: 80 * Math.PI, girthBase: 80 * Math.PI, side: 90 } },
+      items: [box, { ...box, itemId: 'other', azimuth: 2, copies: [2], slant: 70, slants: [65, 75] }],
+    } as unknown as GoodPicture;
     const drag = useItemDrag();
     drag.start(useView().selectedId!, { azimuth: 0.1, slant: 50 });
     return drag;
@@ -96,27 +103,34 @@ describe('useItemDrag', () => {
 
   it('keeps to the front until it is pulled away', () => {
     const drag = start();
-    drag.move({ azimuth: 0.13, slant: 62 });
+    drag.move({ azimuth: 0.13, slant: 62 }, false);
     expect(placement()).toMatchObject({ facing: 'front', mm: 12 });
-    drag.move({ azimuth: 0.6, slant: 62 });
+    expect(useView().guides).toMatchObject({ down: '52.0 mm below the rim edge', round: 'at the front' });
+    drag.move({ azimuth: 0.6, slant: 62 }, false);
     expect(placement()).toMatchObject({ facing: 'angle' });
     expect(placement().angleDeg).toBeCloseTo((0.5 * 180) / Math.PI, 9);
+    // The other's middle lies 25 mm lower: 1.5 mm short of it this comes to rest there, unless it is told not to.
+    drag.move({ azimuth: 0.6, slant: 73.5 }, true);
+    expect(placement().mm).toBe(23.5);
+    drag.move({ azimuth: 0.6, slant: 73.5 }, false);
+    expect(placement().mm).toBe(25);
     drag.end();
+    expect(useView().guides).toBeNull();
     expect(useProject().past.map((s) => s.label)).toEqual(['Place words', 'Move']);
   });
 
   it('comes to rest on the front again and goes the short way over the seam', () => {
     const drag = start();
-    drag.move({ azimuth: 0.6, slant: 50 });
+    drag.move({ azimuth: 0.6, slant: 50 }, false);
     drag.end();
     const again = useItemDrag();
     again.start(useView().selectedId!, { azimuth: 0.6, slant: 50 });
-    again.move({ azimuth: 0.11, slant: 50 });
+    again.move({ azimuth: 0.11, slant: 50 }, false);
     expect(placement()).toMatchObject({ facing: 'front', angleDeg: 0 });
     again.end();
     const over = useItemDrag();
     over.start(useView().selectedId!, { azimuth: 3.1, slant: 50 });
-    over.move({ azimuth: -3.1, slant: 50 });
+    over.move({ azimuth: -3.1, slant: 50 }, false);
     expect(placement().angleDeg).toBeCloseTo(((2 * Math.PI - 6.2) * 180) / Math.PI, 6);
   });
 });

@@ -1,4 +1,5 @@
 import {
+  azimuthOfFacing,
   formatLength,
   glanceHalfAngle,
   matesOf,
@@ -6,6 +7,7 @@ import {
   replaceItem,
   snapLines,
   snapTo,
+  togetherWith,
   zonesOfBlank,
   type ArtworkItem,
   type SnapBox,
@@ -43,12 +45,6 @@ export function useItemDrag(): {
     side: SnapSide;
   } | null = null;
 
-  /** What moves along: the other colours of a drawing move by themselves, what is kept together has to be moved. */
-  const together = (item: ArtworkItem, items: readonly ArtworkItem[]): ArtworkItem[] =>
-    item.keepTogether === null
-      ? [item]
-      : [item, ...items.filter((i) => i.id !== item.id && i.keepTogether === item.keepTogether)];
-
   function start(itemId: string, at: Spot): void {
     const doc = project.doc;
     const good = picture.good;
@@ -56,7 +52,8 @@ export function useItemDrag(): {
     const placed = good?.items.find((i) => i.itemId === itemId);
     from = null;
     if (!doc || !good || !item || !placed) return;
-    const items = together(item, doc.items);
+    // The other colours of a drawing move by themselves; what is kept together is moved.
+    const items = togetherWith(doc.items, item);
     const own = new Set([...items, ...matesOf(doc.items, item)].map((i) => i.id));
     const { rim, base } = zonesOfBlank(doc.blank, good.size);
     const closed = good.template.closed;
@@ -80,7 +77,10 @@ export function useItemDrag(): {
     // The copy that was taken hold of is the one that is watched.
     const held = placed.copies.reduce((a, b) => (gap(b, at.azimuth) < gap(a, at.azimuth) ? b : a), placed.azimuth);
     const lines = snapLines(side, others);
-    from = { items, at, box: { ...placed, azimuth: held }, lines, side };
+    // Where the document has it: the picture may be a moment behind.
+    const { facing, angleDeg } = item.placement;
+    const azimuth = azimuthOfFacing(facing, angleDeg, doc.hand) + held - placed.azimuth;
+    from = { items, at, box: { ...placed, azimuth }, lines, side };
   }
 
   function move(at: Spot, free: boolean): void {

@@ -6,6 +6,8 @@ import {
   newText,
   replaceItem,
   type ArtworkItem,
+  togetherWith,
+  type MaskOpens,
   type MotifId,
 } from '@mivet/core';
 import { usePicture } from '../stores/picture.ts';
@@ -21,7 +23,8 @@ export function useItems(): {
   anotherRound: () => void;
   duplicate: () => void;
   otherEnd: () => void;
-  makeMask: () => void;
+  makeMask: (opens: MaskOpens) => void;
+  scatterToo: (motif: MotifId) => void;
   removeSelected: () => void;
   reorder: (id: string, by: -1 | 1) => void;
   nudge: (rightMm: number, downMm: number) => boolean;
@@ -71,16 +74,43 @@ export function useItems(): {
   }
 
   /** A mask plate round everything that is placed. */
-  function makeMask(): void {
+  function makeMask(opens: MaskOpens): void {
     const good = picture.good;
     if (!good || !project.doc) return;
     const id = crypto.randomUUID();
     const side = { length: good.size.side, girth: 2 * Math.PI * good.meanRadius };
     project.edit('Make a mask of it', (p) => ({
       ...p,
-      items: maskRound(p.items, good.items, side, p.films[0]!.id, id),
+      items: maskRound(p.items, good.items, side, p.films[0]!.id, id, opens),
     }));
     if (project.doc.items.some((i) => i.id === id)) view.selectedId = id;
+  }
+
+  /** Scatters a motif together with the selected item. */
+  function scatterToo(motif: MotifId): void {
+    const item = selected();
+    const scatter = item?.repeat.scatter;
+    if (!item || item.repeat.mode !== 'scattered') return;
+    const lead = scatter?.with ?? item.id;
+    const other = newMotif(crypto.randomUUID(), motif, item.film);
+    project.edit('Scatter another motif with it', (p) => ({
+      ...p,
+      items: [
+        ...p.items,
+        {
+          ...other,
+          widthMm: item.type === 'text' ? other.widthMm : item.widthMm,
+          heightMm: null,
+          running: item.running,
+          placement: item.placement,
+          repeat: {
+            mode: 'scattered',
+            count: Math.max(1, Math.round(item.repeat.count / 2)),
+            scatter: { seed: 1, gapMm: 0, films: scatter?.films ?? [], with: lead },
+          },
+        },
+      ],
+    }));
   }
 
   function nudge(rightMm: number, downMm: number): boolean {
@@ -90,7 +120,18 @@ export function useItems(): {
     const { cone } = picture.good.template;
     const girth = cone.girthRim + ((cone.girthBase - cone.girthRim) * placed.slant) / cone.side;
     const hand = { hand: project.doc.hand };
-    change('Nudge', (i) => moveItem(i, (rightMm / girth) * 360, downMm, hand), 'nudge');
+    project.edit(
+      'Nudge',
+      (p) =>
+        togetherWith(p.items, item).reduce(
+          (now, one) => ({
+            ...now,
+            items: replaceItem(now.items, moveItem(one, (rightMm / girth) * 360, downMm, hand)),
+          }),
+          p,
+        ),
+      `nudge:${item.id}`,
+    );
     return true;
   }
 
@@ -109,6 +150,7 @@ export function useItems(): {
       })),
     otherEnd,
     makeMask,
+    scatterToo,
     duplicate: () => {
       const item = selected();
       if (!item || !project.doc) return;

@@ -71,6 +71,8 @@ onBeforeRouteLeave(async () => {
           v-if="names && picture.good"
           :picture="picture.good"
           :blank="project.doc.blank"
+          :other-blanks="project.doc.otherBlanks"
+          :rows="project.doc.names?.rows ?? []"
           :films="project.doc.films"
           :unit="settings.unit"
         />

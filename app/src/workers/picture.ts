@@ -18,7 +18,7 @@ import {
   type Wrap,
 } from '@mivet/core';
 import { ringsData } from './rings-data.ts';
-import type { PanelPicture, PartsPicture, ProjectPicture, SeamPicture } from './protocol.ts';
+import type { SolidPicture, PanelPicture, PartsPicture, ProjectPicture, SeamPicture } from './protocol.ts';
 
 /** mm shown on each side of the seam. */
 export const SEAM_HALF_WIDTH_MM = 60;
@@ -67,14 +67,17 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     onSheets: carriesPieces(wrap),
     asBand: wrap.frames[0]!.asBand,
     cuts: wrap.cuts,
-    names: batch.map(({ fitted, pieces }) => ({
-      rowId: fitted.row.id,
-      name: fitted.row.name,
-      capMm: fitted.capMm,
-      widthMm: fitted.widthMm,
-      overMm: fitted.overMm,
-      how: fitted.how,
-      missing: fitted.missing,
+    names: batch.map(({ row, fitted, on, pieces }) => ({
+      rowId: row.id,
+      name: row.name,
+      capMm: fitted?.capMm ?? 0,
+      widthMm: fitted?.widthMm ?? 0,
+      overMm: fitted?.overMm ?? 0,
+      how: fitted?.how ?? 'as is',
+      missing: fitted?.missing ?? [],
+      worded: fitted !== null,
+      made: on !== null,
+      solid: on && on.blank !== project.blank ? solidOf(on.wrap) : null,
       pieces: pieces
         .filter((p) => !p.spare)
         .map((p) => ({ id: p.id, film: p.film, rings: [p.unrolled.outer, ...p.unrolled.holes], azimuths: p.azimuths })),
@@ -99,6 +102,8 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     steps: benchSteps(project, wrap, sheet, unit),
   };
 }
+
+const solidOf = ({ size, template, meanRadius }: Wrap): SolidPicture => ({ size, template, meanRadius });
 
 /** Outline of a piece on the flat of the whole band: as it is cut, or brought back from a panel, band or gore. */
 function onBand({ frames, surface, meanRadius }: Wrap, piece: Piece): string {

@@ -41,6 +41,9 @@ export interface PanelPicture {
   readonly bounds: Box;
 }
 
+/** What the shape of a blank is drawn from. */
+export type SolidPicture = Pick<GoodPicture, 'size' | 'template' | 'meanRadius'>;
+
 /** A name of a list as it was fitted, with what of it lies on the blank. */
 export interface NamePicture {
   readonly rowId: string;
@@ -50,6 +53,12 @@ export interface NamePicture {
   readonly overMm: number;
   readonly how: FittedName['how'];
   readonly missing: readonly string[];
+  /** Whether it has words of its own that were fitted. */
+  readonly worded: boolean;
+  /** Another blank that it is made on; null for the job's own, or when that cannot be flattened. */
+  readonly solid: SolidPicture | null;
+  /** Whether its blank can be flattened. */
+  readonly made: boolean;
   readonly pieces: readonly Pick<PiecePicture, 'id' | 'film' | 'rings' | 'azimuths'>[];
 }
 

@@ -13,7 +13,7 @@ import { withoutSpecks } from './drawing.ts';
 import { matchFilms, nearestFilm } from './film-match.ts';
 import { STARTING_FILMS } from './film.ts';
 import type { ArtItem } from './item.ts';
-import { matesOf, replaceItem } from './sets.ts';
+import { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './sets.ts';
 
 /** A red square at the left and a blue one at the right of a drawing of 40 × 10 mm. */
 const TWO = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="30mm" viewBox="0 0 60 30">
@@ -111,5 +111,22 @@ describe('films for colours', () => {
         expect(new Set(used).size).toBe(Math.min(colours.length, STARTING_FILMS.length));
       }),
     );
+  });
+});
+
+describe('items that are kept together', () => {
+  const three = ['a', 'b', 'c'].map((id) => ({ ...art(20)[0]!, id, setId: id }));
+  const groups = (items: readonly { keepTogether: string | null }[]) => items.map((i) => i.keepTogether);
+
+  it('join with all that either is with, and let go one by one; the last two both', () => {
+    const pair = keepTogether(three, 'a', 'b');
+    expect(groups(pair)).toEqual(['group-a', 'group-a', null]);
+    const all = keepTogether(pair, 'c', 'b');
+    expect(new Set(groups(all))).toEqual(new Set(['group-a']));
+    expect(togetherWith(all, all[2]!).map((i) => i.id)).toEqual(['c', 'a', 'b']);
+    const left = letGo(all, 'a');
+    expect(groups(left)).toEqual([null, 'group-a', 'group-a']);
+    expect(groups(letGo(left, 'b'))).toEqual([null, null, null]);
+    expect([keepTogether(three, 'a', 'gone'), letGo(three, 'a')]).toEqual([three, three]);
   });
 });

@@ -23,3 +23,33 @@ export function replaceItem(items: readonly ArtworkItem[], changed: ArtworkItem)
     return { ...item, placement, running, repeat, mirrored, widthMm, heightMm };
   });
 }
+
+/** An item and all that is kept together with it; the item alone when nothing is. */
+export function togetherWith(items: readonly ArtworkItem[], item: ArtworkItem): ArtworkItem[] {
+  if (item.keepTogether === null) return [item];
+  return [item, ...items.filter((i) => i.id !== item.id && i.keepTogether === item.keepTogether)];
+}
+
+/**
+ * Keeps two items together from now on, with all that either is kept together with already: they move as one, and what is
+ * of one film is fused.
+ *
+ * @param items of the project
+ * @param id of one, and `other` of the other; when either is not among them, nothing changes
+ */
+export function keepTogether(items: readonly ArtworkItem[], id: string, other: string): readonly ArtworkItem[] {
+  const [a, b] = [id, other].map((one) => items.find((item) => item.id === one));
+  if (!a || !b || a === b) return items;
+  const all = new Set([...togetherWith(items, a), ...togetherWith(items, b)].map((item) => item.id));
+  const group = a.keepTogether ?? b.keepTogether ?? `group-${id}`;
+  return items.map((item) => (all.has(item.id) ? { ...item, keepTogether: group } : item));
+}
+
+/** Lets an item go by itself again; two that were a pair both do. */
+export function letGo(items: readonly ArtworkItem[], id: string): readonly ArtworkItem[] {
+  const item = items.find((one) => one.id === id);
+  if (!item || item.keepTogether === null) return items;
+  const group = togetherWith(items, item);
+  const free = new Set(group.length <= 2 ? group.map((one) => one.id) : [id]);
+  return items.map((one) => (free.has(one.id) ? { ...one, keepTogether: null } : one));
+}

@@ -1,8 +1,4 @@
-import { NO_ACTS } from '../artwork/acts.ts';
 import { STARTING_FILMS } from '../artwork/film.ts';
-import type { MotifItem, TextItem } from '../artwork/item.ts';
-import type { MotifId } from '../artwork/motifs/index.ts';
-import { MOTIFS } from '../artwork/motifs/index.ts';
 import type { Blank, BlankKind, BalloonPlan, FlatteningChoice, Station, SurfaceKind } from '../blank/blank.ts';
 import { isRound } from '../blank/blank.ts';
 import { USUAL_THICKNESS_MM } from '../blank/reading.ts';
@@ -95,52 +91,5 @@ export function newProject(id: string, name: string, blank: Blank, shelfBlankId:
     accepted: [],
     bench: { doneSteps: [], waitsUntil: {} },
     log: [],
-  };
-}
-
-const anywhere = {
-  placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },
-  repeat: { mode: 'once', count: 1 },
-  fuse: true,
-  keepTogether: null,
-  mirrored: false,
-  spares: 0,
-  acts: NO_ACTS,
-} as const;
-
-/** Lines of text as they are first set. */
-export const PLAIN_LINES = { align: 'middle', linePitch: 1.75, pairGaps: [] } as const;
-
-/** Text in the middle of the band, in front, level. */
-export function newText(id: string, text: string, film: string): TextItem {
-  return {
-    ...anywhere,
-    id,
-    type: 'text',
-    film,
-    running: 'level',
-    text,
-    font: 'condensed',
-    size: { by: 'cap', mm: 16 },
-    letterGapMm: 0,
-    ...PLAIN_LINES,
-    ring: null,
-  };
-}
-
-/** A motif in the middle of the band; one that joins runs round it, seven times. */
-export function newMotif(id: string, motif: MotifId, film: string): MotifItem {
-  const joins = MOTIFS[motif].joins;
-  return {
-    ...anywhere,
-    id,
-    type: 'motif',
-    film,
-    running: joins ? 'round' : 'rigid',
-    motif,
-    widthMm: motif === 'oar' ? 9 : 30,
-    heightMm: joins ? 24 : null,
-    repeat: joins ? { mode: 'joined', count: 7 } : anywhere.repeat,
-    placement: joins ? { ...anywhere.placement, from: 'base', mm: 12 } : anywhere.placement,
   };
 }

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import { AS_IT_FALLS, PLAIN_LINES, USUAL_BALLOON } from './new-project.ts';
+import { AS_IT_FALLS, USUAL_BALLOON } from './new-project.ts';
+import { PLAIN_LINES } from '../artwork/new-item.ts';
 import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank } from './project.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
 import { PLAIN_SEAM } from '../wrap/job.ts';

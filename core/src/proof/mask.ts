@@ -1,4 +1,4 @@
-import { MASK_MARGIN_MM, maskPlate, refitMask } from '../document/mask.ts';
+import { MASK_MARGIN_MM, maskPlate, refitMask } from '../artwork/mask.ts';
 import { islandsOf } from '../wrap/bridges.ts';
 import type { PlacedItem } from '../wrap/place.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';

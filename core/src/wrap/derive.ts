@@ -25,7 +25,7 @@ import { makeSpares } from './spares.ts';
 import type { PlacedItem } from './place.ts';
 import { placeItem } from './place.ts';
 import type { ScatterRoom } from './scatter-item.ts';
-import { scatterItem } from './scatter-item.ts';
+import { scatterGroups, scatterItems } from './scatter-item.ts';
 import type { Template } from './template.ts';
 import { makeTemplate } from './template.ts';
 
@@ -88,20 +88,20 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     if (item.repeat.mode !== 'scattered') fixed.set(item.id, placeItem(item, surface, fonts, job.hand));
   const zones = zonesOfBlank(job.blank, size);
   const others = [...fixed.values()];
-  const laid = job.items.map((item) => {
-    const known = fixed.get(item.id);
-    if (known) return known;
-    const scattered = scatterItem(item, surface, fonts, job.hand, {
+  const done = new Map(fixed);
+  for (const group of scatterGroups(job.items)) {
+    const scattered = scatterItems(group, surface, fonts, job.hand, {
       closed: template.closed,
       rim: zones.rim,
       base: template.closed ? zones.base : job.blank.baseClearanceMm,
       handle: job.blank.handleWidthMm > 0 ? job.blank.handleWidthMm + 2 * zones.handle : 0,
       holds: roundFace(size),
-      others,
+      others: [...others],
     });
-    others.push(scattered);
-    return scattered;
-  });
+    others.push(...scattered);
+    for (const one of scattered) done.set(one.item.id, one);
+  }
+  const laid = job.items.map((item) => done.get(item.id)!);
   const placed = shapeOthers(laid, meanRadius, template.closed);
   const seams = template.closed ? seamsOf(job, template, surface, placed) : [];
   const panels = makePanels(

@@ -3,6 +3,7 @@ import type { ArtworkItem } from '../artwork/item.ts';
 import type { Development } from '../surface/development.ts';
 import { inkOf, itemOutlines } from './item-outlines.ts';
 import { layRing, placeItem, slantRange, type Hand, type PlacedItem } from './place.ts';
+import type { ScatterKind } from './scatter.ts';
 import { filmsOfSpots, scatterSpots } from './scatter.ts';
 
 /** What is scattered over the side, and what it keeps clear of. */
@@ -20,63 +21,84 @@ export interface ScatterRoom {
 }
 
 /**
- * Scatters copies of an item over the side, clear of its zones, of what is placed already and of the seam, so that the
- * spacing runs on across the seam and no copy is cut by it.
+ * Scatters copies of items over the side, mixed, clear of its zones, of what is placed already and of the seam, so that
+ * the spacing runs on across the seam and no copy is cut by it.
  *
- * @param item with `repeat.mode` scattered
+ * @param items with `repeat.mode` scattered; the first says how they are arranged, each how many there are of it
  * @param room zones and what is in the way
+ * @returns each item with its copies
  */
-export function scatterItem(
-  item: ArtworkItem,
+export function scatterItems(
+  items: readonly ArtworkItem[],
   surface: Development,
   fonts: FontBook,
   hand: Hand,
   room: ScatterRoom,
-): PlacedItem {
-  const one = placeItem(item, surface, fonts, hand);
+): PlacedItem[] {
   const side = surface.slantLength;
   // Room is counted where the side is narrowest: elsewhere there is only more of it.
   const narrow = Math.min(...[0, 0.25, 0.5, 0.75, 1].map((share) => surface.radiusAt(share * side)));
-  const { seed, gapMm, films } = item.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] };
-  const [width, height] = [one.box.maxX - one.box.minX, one.box.maxY - one.box.minY];
-  const half = Math.PI * narrow - width / 2 - (room.closed ? Math.max(room.handle / 2, 0.5) : 0);
-  const edge = room.closed ? 0 : room.base;
+  const { seed, gapMm } = items[0]?.repeat.scatter ?? { seed: 1, gapMm: 3 };
   const period = room.closed ? 2 * Math.PI * narrow : null;
-  const reach = Math.hypot(width, height) / 2;
-  const spots = scatterSpots(
-    {
-      period,
-      x: [-half + edge, half - edge],
-      y: [room.rim + height / 2 + edge, side - height / 2 - (room.closed ? room.base : edge)],
+  const ones = items.map((item) => placeItem(item, surface, fonts, hand));
+  const kinds = ones.map(({ box, item }): ScatterKind => {
+    const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+    const half = Math.PI * narrow - width / 2 - (room.closed ? Math.max(room.handle / 2, 0.5) : 0);
+    const edge = room.closed ? 0 : room.base;
+    const reach = Math.hypot(width, height) / 2;
+    return {
+      count: item.repeat.count,
       width,
       height,
-      gap: gapMm,
-      taken: room.others.flatMap((other) =>
-        other.slants
-          ? other.copies.map((azimuth) => ({
-              x: [azimuth * narrow + other.box.minX, azimuth * narrow + other.box.maxX] as const,
-              y: other.slants!,
-            }))
-          : [],
-      ),
+      x: [-half + edge, half - edge],
+      y: [room.rim + height / 2 + edge, side - height / 2 - (room.closed ? room.base : edge)],
       ...(room.holds ? { holds: (x: number, y: number) => room.holds!(x, y, reach + room.base) } : {}),
-    },
-    item.repeat.count,
-    seed,
+    };
+  });
+  const taken = room.others.flatMap((other) =>
+    other.slants
+      ? other.copies.map((azimuth) => ({
+          x: [azimuth * narrow + other.box.minX, azimuth * narrow + other.box.maxX] as const,
+          y: other.slants!,
+        }))
+      : [],
   );
-  const { ink } = inkOf(itemOutlines(item, fonts, 10), (item.placement.turnDeg * Math.PI) / 180, item.acts);
-  const laid = spots.map(({ x, y }) =>
-    ink.map((rings) =>
-      rings.map((ring) => layRing(ring, item.running, surface, x / narrow, y, Math.max(1, surface.radiusAt(y)))),
-    ),
-  );
-  const groups = laid.flat();
-  const chosen = filmsOfSpots(spots, [item.film, ...films.filter((film) => film !== item.film)], period);
-  return {
-    ...one,
-    groups,
-    copies: spots.map(({ x }) => x / narrow),
-    slants: slantRange(groups),
-    filmOf: laid.flatMap((copy, i) => copy.map(() => chosen[i]!)),
+  const spots = scatterSpots({ period, gap: gapMm, taken }, kinds, seed);
+  return ones.map((one, kind) => {
+    const { item } = one;
+    const own = spots.filter((spot) => spot.kind === kind);
+    const { ink } = inkOf(itemOutlines(item, fonts, 10), (item.placement.turnDeg * Math.PI) / 180, item.acts);
+    const laid = own.map(({ x, y }) =>
+      ink.map((rings) =>
+        rings.map((ring) => layRing(ring, item.running, surface, x / narrow, y, Math.max(1, surface.radiusAt(y)))),
+      ),
+    );
+    const groups = laid.flat();
+    const films = item.repeat.scatter?.films ?? [];
+    const chosen = filmsOfSpots(own, [item.film, ...films.filter((film) => film !== item.film)], period);
+    return {
+      ...one,
+      groups,
+      copies: own.map(({ x }) => x / narrow),
+      slants: slantRange(groups),
+      filmOf: laid.flatMap((copy, i) => copy.map(() => chosen[i]!)),
+    };
+  });
+}
+
+/**
+ * Items that are scattered, each with those that are scattered together with it. One that names an item which is gone, or
+ * not scattered any more, is arranged by itself.
+ */
+export function scatterGroups(items: readonly ArtworkItem[]): ArtworkItem[][] {
+  const scattered = items.filter((item) => item.repeat.mode === 'scattered');
+  const leads = new Set(scattered.filter((item) => !item.repeat.scatter?.with).map((item) => item.id));
+  const leadOf = (item: ArtworkItem): string => {
+    const lead = item.repeat.scatter?.with;
+    return lead && leads.has(lead) ? lead : item.id;
   };
+  const groups = new Map<string, ArtworkItem[]>();
+  for (const item of scattered) if (leadOf(item) === item.id) groups.set(item.id, [item]);
+  for (const item of scattered) if (leadOf(item) !== item.id) groups.get(leadOf(item))!.push(item);
+  return [...groups.values()];
 }

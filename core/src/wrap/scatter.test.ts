@@ -5,16 +5,15 @@ import { makeBlank, makeJob, motifItem, mug, textItem, tumbler } from '../../tes
 import { findingsOf, projectOf } from '../../test/findings.ts';
 import type { Job } from './job.ts';
 import { deriveWrap } from './derive.ts';
-import { filmsOfSpots, scatterSpots, shortWay, type ScatterField } from './scatter.ts';
+import { filmsOfSpots, scatterSpots, shortWay, type ScatterField, type ScatterKind } from './scatter.ts';
 
-const field = (more: Partial<ScatterField> = {}): ScatterField => ({
-  period: 250,
+const field: ScatterField = { period: 250, gap: 3, taken: [] };
+const kind = (count: number, more: Partial<ScatterKind> = {}): ScatterKind => ({
+  count,
   x: [-120, 120],
   y: [10, 80],
   width: 12,
   height: 9,
-  gap: 3,
-  taken: [],
   ...more,
 });
 const scattered = (count: number, films: string[] = [], seed = 7) =>
@@ -33,8 +32,8 @@ describe('scatterSpots', () => {
   it('keeps the gap between any two, also across the seam, and from what is there', () => {
     fc.assert(
       fc.property(fc.nat(1e6), fc.integer({ min: 1, max: 60 }), (seed, count) => {
-        const f = field({ taken: [{ x: [-20, 25], y: [20, 40] }] });
-        const spots = scatterSpots(f, count, seed);
+        const f = { ...field, taken: [{ x: [-20, 25], y: [20, 40] } as const] };
+        const spots = scatterSpots(f, [kind(count)], seed);
         expect(spots.length).toBeLessThanOrEqual(count);
         const room = (dx: number, dy: number, w: number, h: number): number =>
           Math.hypot(Math.max(0, dx - w), Math.max(0, dy - h));
@@ -43,23 +42,23 @@ describe('scatterSpots', () => {
             expect(room(shortWay(a.x - b.x, 250), Math.abs(a.y - b.y), 12, 9)).toBeGreaterThanOrEqual(3);
           expect(room(shortWay(a.x - 2.5, 250), Math.abs(a.y - 30), 28.5, 14.5)).toBeGreaterThanOrEqual(3);
         });
-        expect(scatterSpots(f, count, seed)).toEqual(spots);
+        expect(scatterSpots(f, [kind(count)], seed)).toEqual(spots);
       }),
       { numRuns: 60 },
     );
   });
 
   it('stops when it is full, and finds nothing where nothing fits', () => {
-    const full = scatterSpots(field(), 200, 3);
+    const full = scatterSpots(field, [kind(200)], 3);
     // Boxes of 15 × 12 with their gaps on 240 + 12 by 70 + 9: about 110 at the very most, 45 % of that by chance.
     expect(full.length).toBeGreaterThan(45);
     expect(full.length).toBeLessThan(115);
-    expect(scatterSpots(field({ y: [50, 40] }), 5, 1)).toEqual([]);
-    expect(scatterSpots(field({ holds: () => false }), 5, 1)).toEqual([]);
+    expect(scatterSpots(field, [kind(5, { y: [50, 40] })], 1)).toEqual([]);
+    expect(scatterSpots(field, [kind(5, { holds: () => false })], 1)).toEqual([]);
   });
 
   it('gives neighbours different films as far as there are enough', () => {
-    const spots = scatterSpots(field(), 30, 5);
+    const spots = scatterSpots(field, [kind(30)], 5);
     const films = filmsOfSpots(spots, ['a', 'b', 'c', 'd'], 250);
     const nearest = spots.map((spot, i) => {
       const far = spots.map((other, k) =>
@@ -98,6 +97,27 @@ describe('a scattered motif', () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  it('mixes with others over the whole side, each in its own number, and none touches another', () => {
+    const lead = scattered(14, [], 3);
+    const oars = { ...motifItem('oar', { id: 'oars', widthMm: 6, film: 'reed' }), running: 'rigid' as const };
+    const withIt = (id: string | null) => ({
+      ...oars,
+      repeat: { mode: 'scattered', count: 10, scatter: { seed: 99, gapMm: 0, films: [], with: id } } as const,
+    });
+    const mixed = wrap(makeJob(tumbler(), [lead, withIt(lead.id)]));
+    expect(mixed.placed.map((p) => p.copies.length)).toEqual([14, 10]);
+    const boxes = mixed.placed.flatMap((p) => p.copies.map((azimuth, i) => ({ azimuth, kind: p.item.id, i })));
+    expect(boxes).toHaveLength(24);
+    // Mixed, not in two heaps: round the cup, neighbours of the other kind are as common as their share would have it.
+    const order = [...boxes].sort((a, b) => a.azimuth - b.azimuth);
+    const changes = order.filter((b, i) => b.kind !== order[(i + 1) % order.length]!.kind).length;
+    expect(changes).toBeGreaterThan(6);
+    expect(findingsOf(projectOf(makeJob(tumbler(), [lead, withIt(lead.id)])), 'unfused')).toEqual([]);
+    // Alone, or with something that is gone, each is arranged by itself.
+    const alone = wrap(makeJob(tumbler(), [withIt('gone')])).placed[0]!.copies;
+    expect(alone).toEqual(wrap(makeJob(tumbler(), [withIt(null)])).placed[0]!.copies);
   });
 
   it('keeps clear of a handle, and within a lid and off its hole', () => {

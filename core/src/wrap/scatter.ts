@@ -8,72 +8,99 @@ export interface TakenPlace {
 export interface ScatterField {
   /** mm round the blank after which everything comes again; null on a face and beside a handle. */
   readonly period: number | null;
+  /** Least room between any two, mm. */
+  readonly gap: number;
+  readonly taken: readonly TakenPlace[];
+}
+
+/** What is scattered: alike things of one size. */
+export interface ScatterKind {
+  readonly count: number;
+  readonly width: number;
+  readonly height: number;
   /** Ranges of the middles, mm. */
   readonly x: readonly [number, number];
   readonly y: readonly [number, number];
   /** Whether a middle may lie there, besides. */
   readonly holds?: (x: number, y: number) => boolean;
-  /** Size of what is scattered, and least room between two of them, mm. */
-  readonly width: number;
-  readonly height: number;
-  readonly gap: number;
-  readonly taken: readonly TakenPlace[];
 }
 
-/** A spot of a scatter. */
+/** A spot of a scatter, and which kind lies there. */
 export interface ScatterSpot {
   readonly x: number;
   readonly y: number;
+  readonly kind: number;
 }
 
 /** Tries for each spot: more give more even spacing. */
 const TRIES = { first: 40, perSpot: 12, most: 900 } as const;
 
 /**
- * Spreads spots evenly but not regularly over a field, so that none touches another or what is there already.
+ * Spreads things of one or more kinds evenly but not regularly over a field, mixed, so that none touches another or what
+ * is there already.
  *
- * @param field where, how large and what is in the way
- * @param count how many are wanted
+ * @param field what is in the way
+ * @param kinds what is spread, how large and how many of each
  * @param seed the same seed gives the same spots
  * @returns as many spots as found room
  * @source best candidate: D. P. Mitchell, "Spectrally optimal sampling for distribution ray tracing", 1991. The room between
  *   two boxes, the shorter way round, is what is made large
  */
-export function scatterSpots(field: ScatterField, count: number, seed: number): ScatterSpot[] {
+export function scatterSpots(field: ScatterField, kinds: readonly ScatterKind[], seed: number): ScatterSpot[] {
   const random = seeded(seed);
   const spots: ScatterSpot[] = [];
   const between = ([a, b]: readonly [number, number]): number => a + (b - a) * random();
-  if (!(field.x[1] >= field.x[0] && field.y[1] >= field.y[0])) return [];
-  for (let k = 0; k < count; k++) {
+  const full = new Set(kinds.flatMap(({ x, y }, i) => (x[1] >= x[0] && y[1] >= y[0] ? [] : [i])));
+  for (const kind of inTurn(kinds, random)) {
+    if (full.has(kind)) continue;
+    const { x, y, holds } = kinds[kind]!;
     let best: ScatterSpot | null = null;
     let most = -Infinity;
-    const tries = Math.min(TRIES.most, TRIES.first + TRIES.perSpot * k);
+    const tries = Math.min(TRIES.most, TRIES.first + TRIES.perSpot * spots.length);
     for (let t = 0; t < tries; t++) {
-      const spot = { x: between(field.x), y: between(field.y) };
-      if (field.holds && !field.holds(spot.x, spot.y)) continue;
-      const room = roomAt(spot, spots, field, most);
+      const spot = { x: between(x), y: between(y), kind };
+      if (holds && !holds(spot.x, spot.y)) continue;
+      const room = roomAt(spot, spots, field, kinds, most);
       if (room > most) [best, most] = [spot, room];
     }
     // What does not fit by now will not fit later either.
-    if (!best || most < field.gap) break;
-    spots.push(best);
+    if (!best || most < field.gap) full.add(kind);
+    else spots.push(best);
   }
   return spots;
 }
 
+/** Kinds in the order in which they are laid: one after the other when there is one, otherwise well mixed. */
+function inTurn(kinds: readonly ScatterKind[], random: () => number): number[] {
+  const order = kinds.flatMap(({ count }, i) => Array.from({ length: count }, () => i));
+  if (kinds.length > 1)
+    for (let i = order.length - 1; i > 0; i--) {
+      const k = Math.floor(random() * (i + 1));
+      [order[i], order[k]] = [order[k]!, order[i]!];
+    }
+  return order;
+}
+
 /** mm between a box at a spot and the nearest of the others; stops early once it cannot be the best. */
-function roomAt(spot: ScatterSpot, spots: readonly ScatterSpot[], field: ScatterField, enough: number): number {
-  const { width, height, taken } = field;
+function roomAt(
+  spot: ScatterSpot,
+  spots: readonly ScatterSpot[],
+  { period, taken }: ScatterField,
+  kinds: readonly ScatterKind[],
+  enough: number,
+): number {
+  const { width, height } = kinds[spot.kind]!;
   let least = Infinity;
   for (const other of spots) {
-    const dx = Math.max(0, shortWay(spot.x - other.x, field.period) - width);
-    const dy = Math.max(0, Math.abs(spot.y - other.y) - height);
+    const kind = kinds[other.kind]!;
+    const dx = Math.max(0, shortWay(spot.x - other.x, period) - (width + kind.width) / 2);
+    const dy = Math.max(0, Math.abs(spot.y - other.y) - (height + kind.height) / 2);
     least = Math.min(least, Math.hypot(dx, dy));
     if (least <= enough) return least;
   }
   for (const { x, y } of taken) {
     const [mx, my] = [(x[0] + x[1]) / 2, (y[0] + y[1]) / 2];
-    const dx = Math.max(0, shortWay(spot.x - mx, field.period) - (width + x[1] - x[0]) / 2);
+    const dx = Math.max(0, shortWay(spot.x - mx, period) - (width + x[1] - x[0]) / 2);
     const dy = Math.max(0, Math.abs(spot.y - my) - (height + y[1] - y[0]) / 2);
     least = Math.min(least, Math.hypot(dx, dy));
     if (least <= enough) return least;
@@ -94,8 +121,13 @@ export function shortWay(dx: number, period: number | null): number {
  * @param period mm round the blank; null where nothing comes again
  * @returns a film for each spot
  */
-export function filmsOfSpots(spots: readonly ScatterSpot[], films: readonly string[], period: number | null): string[] {
-  const apart = (a: ScatterSpot, b: ScatterSpot): number => Math.hypot(shortWay(a.x - b.x, period), a.y - b.y);
+export function filmsOfSpots(
+  spots: readonly Pick<ScatterSpot, 'x' | 'y'>[],
+  films: readonly string[],
+  period: number | null,
+): string[] {
+  const apart = (a: Pick<ScatterSpot, 'x' | 'y'>, b: Pick<ScatterSpot, 'x' | 'y'>): number =>
+    Math.hypot(shortWay(a.x - b.x, period), a.y - b.y);
   const out: string[] = [];
   const used = new Map(films.map((film) => [film, 0]));
   for (const [i, spot] of spots.entries()) {

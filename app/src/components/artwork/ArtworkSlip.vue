@@ -24,6 +24,27 @@ const view = useView();
 const items = useItems();
 const words = ref('');
 const selected = computed(() => project.doc!.items.find((i) => i.id === view.selectedId) ?? null);
+const hasHandle = computed(() => project.doc!.blank.handleWidthMm > 0);
+const listSays = computed(() => {
+  const { itemId, rows } = project.doc!.names!;
+  if (itemId !== null) return rows.length === 1 ? 'One name to make' : `${rows.length} names to make`;
+  return `${rows.reduce((sum, row) => sum + row.count, 0)} to make`;
+});
+/** The same twice, for either hand. */
+function makePair(): void {
+  const hands = [project.doc!.hand, project.doc!.hand === 'right' ? 'left' : 'right'] as const;
+  const rows = hands.map((hand) => ({
+    id: crypto.randomUUID(),
+    name: hand === 'right' ? 'Right-handed' : 'Left-handed',
+    count: 1,
+    hand,
+    capMm: null,
+    blankId: null,
+  }));
+  project.edit('Make a pair', (p) => ({ ...p, names: { itemId: null, widthMm: 60, leastCapMm: 8, closeMm: 1, rows } }));
+  view.showNames = true;
+}
+
 /** Whether there is a plate that the design is cut out of. */
 const masked = computed(() => project.doc!.items.some((i) => i.acts.shapesOnly));
 const incoming = useIncoming();
@@ -162,17 +183,31 @@ async function keepFont(font: OwnFont): Promise<void> {
         class="btn btn-outline-primary mt-3 me-2"
         @click="view.showNames = true"
       >
-        {{ project.doc!.names.rows.length === 1 ? 'One name' : `${project.doc!.names.rows.length} names` }} to make
+        {{ listSays }}
       </button>
       <button
-        v-if="picture.good.template.closed && project.doc!.items.length > 0 && !masked"
+        v-else-if="hasHandle && project.doc!.items.length > 0"
         type="button"
         class="btn btn-outline-primary mt-3 me-2"
-        title="A plate to the rim edge with the design cut out of it: for stripping, etching, blasting or paint"
-        @click="items.makeMask()"
+        title="One for the right hand and one for the left: what faces the drinker and the room changes sides"
+        @click="makePair"
       >
-        Make a mask of it
+        Make a pair, right and left
       </button>
+      <template v-if="picture.good.template.closed && project.doc!.items.length > 0 && !masked">
+        <h3 class="mt-4 mb-1">A mask of it</h3>
+        <p class="quiet small mb-1">
+          A plate up to the rim edge, for stripping, etching, blasting or paint. What is open?
+        </p>
+        <div class="d-flex flex-wrap gap-2">
+          <button type="button" class="btn btn-sm btn-outline-primary" @click="items.makeMask('figure')">
+            The design itself
+          </button>
+          <button type="button" class="btn btn-sm btn-outline-primary" @click="items.makeMask('ground')">
+            The ground round it
+          </button>
+        </div>
+      </template>
       <SeamFields v-if="picture.good.template.closed && project.doc!.items.length > 0" />
       <p v-if="project.doc!.items.length === 0" class="quiet mt-4">
         Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on

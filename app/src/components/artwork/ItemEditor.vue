@@ -4,6 +4,8 @@ import {
   FONT_CHOICES,
   FORMAT_VERSION,
   formatLength,
+  keepTogether,
+  letGo,
   matesOf,
   type ArtworkItem,
   type MotifItem,
@@ -151,6 +153,13 @@ function makeForNames(): void {
     }));
   }
   view.showNames = true;
+}
+function keepWith(other: string | null): void {
+  const { id: own } = props.item;
+  project.edit(other ? 'Keep together' : 'Let go', (p) => ({
+    ...p,
+    items: other ? keepTogether(p.items, own, other) : letGo(p.items, own),
+  }));
 }
 function setSpares(event: Event): void {
   const input = event.target as HTMLInputElement;
@@ -364,6 +373,7 @@ function setHeight(mm: number): void {
       :unit="settings.unit"
       @acts="(label, part) => items.change(label, (i) => ({ ...i, acts: { ...i.acts, ...part } }))"
       @change="(label, part) => items.change(label, (i) => ({ ...i, ...part }) as ArtworkItem)"
+      @together="keepWith"
     />
     <div class="row-line mt-2">
       <label :for="`${id}-s`">Spares cut beside the wrap</label>

@@ -1,27 +1,50 @@
 <script setup lang="ts">
-import { formatLength, type Blank, type Film } from '@mivet/core';
+import { formatLength, type Blank, type Film, type NameRow } from '@mivet/core';
 import { ref } from 'vue';
 import { useGrowingList } from '../../composables/useGrowingList.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 
 /** Every name of the list as it will sit on the blank. */
-const props = defineProps<{ picture: GoodPicture; blank: Blank; films: readonly Film[]; unit: 'mm' | 'in' }>();
+const props = defineProps<{
+  picture: GoodPicture;
+  blank: Blank;
+  otherBlanks: readonly Blank[];
+  rows: readonly NameRow[];
+  films: readonly Film[];
+  unit: 'mm' | 'in';
+}>();
 const foot = ref<HTMLElement | null>(null);
 const { part: shown } = useGrowingList(() => props.picture.names, foot, 30);
+const blankOf = (rowId: string): Blank => {
+  const id = props.rows.find((row) => row.id === rowId)?.blankId;
+  return props.otherBlanks.find((b) => b.id === id) ?? props.blank;
+};
 </script>
 
 <template>
   <section class="names" aria-label="All names on the blank">
-    <h2 class="dims">All names, as they will sit</h2>
+    <h2 class="dims">
+      {{ picture.names.some((n) => n.worded) ? 'All names, as they will sit' : 'All of them, as they will look' }}
+    </h2>
     <p v-if="picture.names.length === 0" class="quiet">
       Add names on the slip: each is shown here on the blank, fitted to its place.
     </p>
     <ul>
-      <li v-for="n in shown" :key="n.rowId" :class="{ fails: n.overMm > 0 || n.missing.length > 0 }">
-        <CupDrawing :blank="blank" :picture="picture" :films="films" :pieces="n.pieces" />
+      <li v-for="n in shown" :key="n.rowId" :class="{ fails: n.overMm > 0 || n.missing.length > 0 || !n.made }">
+        <CupDrawing
+          v-if="n.made"
+          :blank="blankOf(n.rowId)"
+          :picture="n.solid ?? picture"
+          :films="films"
+          :pieces="n.pieces"
+        />
+        <span v-else class="unmade quiet">{{ blankOf(n.rowId).name }} cannot be flattened yet</span>
         <span class="name">{{ n.name }}</span>
-        <span class="quiet small dims">{{ formatLength(n.widthMm, unit) }} × {{ formatLength(n.capMm, unit) }}</span>
+        <span v-if="n.solid" class="quiet small">{{ blankOf(n.rowId).name }}</span>
+        <span v-if="n.worded" class="quiet small dims"
+          >{{ formatLength(n.widthMm, unit) }} × {{ formatLength(n.capMm, unit) }}</span
+        >
       </li>
     </ul>
     <div ref="foot" />
@@ -62,6 +85,11 @@ li.fails {
 li svg {
   height: 130px;
   width: 100%;
+}
+.unmade {
+  height: 130px;
+  display: flex;
+  align-items: center;
 }
 .name {
   font-weight: 700;

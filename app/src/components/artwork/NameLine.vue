@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, parseLength, type Hand, type NameRow } from '@mivet/core';
+import { formatLength, parseLength, type Blank, type Hand, type NameRow } from '@mivet/core';
 import { computed } from 'vue';
 import type { NamePicture } from '../../workers/protocol.ts';
 
@@ -10,16 +10,20 @@ const props = defineProps<{
   handled: boolean;
   hand: Hand;
   unit: 'mm' | 'in';
+  /** Blanks that it may be made on, the job's own first; empty where there is no choice. */
+  blanks: readonly Pick<Blank, 'id' | 'name'>[];
 }>();
-const emit = defineEmits<{ change: [part: Partial<NameRow>]; remove: [] }>();
+const emit = defineEmits<{ change: [part: Partial<NameRow>]; blank: [id: string]; remove: [] }>();
 const grade = computed(() => {
   const f = props.fitted;
   if (!f) return '';
+  if (!f.made) return 'fails';
   return f.overMm > 0 || f.missing.length > 0 ? 'fails' : f.how === 'closed up' ? 'look' : '';
 });
 const says = computed(() => {
   const f = props.fitted;
   if (!f) return '';
+  if (!f.made) return 'its blank cannot be flattened yet';
   if (f.missing.length > 0) return `the font lacks ${f.missing.join(' ')}`;
   if (f.overMm > 0) return `${formatLength(f.overMm, props.unit)} too wide`;
   return { 'as is': '', smaller: 'smaller', 'closed up': 'closed up', 'by hand': 'by hand', 'too long': '' }[f.how];
@@ -68,10 +72,26 @@ function setCap(event: Event): void {
       <option value="right">right</option>
       <option value="left">left</option>
     </select>
-    <input class="dims cap" :value="cap" :aria-label="`Capitals of ${row.name}`" @change="setCap" />
+    <input
+      v-if="fitted?.worded ?? true"
+      class="dims cap"
+      :value="cap"
+      :aria-label="`Capitals of ${row.name}`"
+      @change="setCap"
+    />
     <button type="button" :aria-label="`Take ${row.name} away`" title="Take away" @click="emit('remove')">
       <IBiX />
     </button>
+    <label v-if="blanks.length > 1" class="on small">
+      on
+      <select
+        :value="row.blankId ?? blanks[0]!.id"
+        :aria-label="`Blank of ${row.name}`"
+        @change="emit('blank', ($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="b in blanks" :key="b.id" :value="b.id">{{ b.name }}</option>
+      </select>
+    </label>
     <span v-if="says" class="says small">{{ says }}</span>
   </li>
 </template>
@@ -123,6 +143,14 @@ button:hover {
   flex-basis: 100%;
   padding-left: 0.3rem;
   color: var(--ink-2);
+}
+.on {
+  flex-basis: 100%;
+  padding-left: 0.3rem;
+  color: var(--ink-2);
+}
+.on select {
+  max-width: 85%;
 }
 .fails .says {
   color: var(--brick);

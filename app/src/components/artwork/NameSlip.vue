@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { formatLength, MOST_NAMES, type NameList, type NameRow } from '@mivet/core';
+import { formatLength, MOST_NAMES, type Blank, type NameList, type NameRow } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { usePicture } from '../../stores/picture.ts';
+import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import LengthField from '../fields/LengthField.vue';
@@ -19,7 +20,34 @@ const said = ref<string | null>(null);
 const handled = computed(() => project.doc!.blank.handleWidthMm > 0);
 const fitted = computed(() => new Map((picture.good?.names ?? []).map((n) => [n.rowId, n])));
 const total = computed(() => props.list.rows.reduce((sum, row) => sum + row.count, 0));
-const bad = computed(() => (picture.good?.names ?? []).filter((n) => n.overMm > 0 || n.missing.length > 0).length);
+const bad = computed(
+  () => (picture.good?.names ?? []).filter((n) => n.overMm > 0 || n.missing.length > 0 || !n.made).length,
+);
+
+/** Words are fitted, or the things of the list are alike but for hand and blank. */
+const worded = computed(() => props.list.itemId !== null);
+const library = useLibrary();
+const onOthers = ref(props.list.rows.some((row) => row.blankId !== null));
+/** The job's own blank, those that it knows already, and the rest of the shelf. */
+const blanks = computed((): Pick<Blank, 'id' | 'name'>[] => {
+  if (!onOthers.value) return [];
+  const { blank, otherBlanks, shelfBlankId } = project.doc!;
+  const known = new Set([blank.id, shelfBlankId, ...otherBlanks.map((b) => b.id)]);
+  const shelf = library.shelf.map((entry) => entry.blank).filter((b) => !known.has(b.id));
+  return [blank, ...otherBlanks, ...shelf];
+});
+/** Makes a row on another blank, of which the project keeps its own copy from then on. */
+function setBlank(rowId: string, blankId: string): void {
+  project.edit('Make it on another blank', (p) => {
+    if (!p.names) return p;
+    const own = blankId === p.blank.id;
+    const rows = p.names.rows.map((row) => (row.id === rowId ? { ...row, blankId: own ? null : blankId } : row));
+    const used = new Set(rows.map((row) => row.blankId));
+    const fromShelf = library.shelf.map((entry) => entry.blank).filter((b) => b.id === blankId);
+    const all = [...p.otherBlanks, ...fromShelf.filter((b) => !p.otherBlanks.some((o) => o.id === b.id))];
+    return { ...p, names: { ...p.names, rows }, otherBlanks: all.filter((b) => used.has(b.id)) };
+  });
+}
 
 function change(label: string, part: Partial<NameList>, kind = ''): void {
   project.edit(label, (p) => (p.names ? { ...p, names: { ...p.names, ...part } } : p), kind);
@@ -51,7 +79,7 @@ async function load(event: Event): Promise<void> {
   if (file) await take(await file.text());
 }
 function drop(): void {
-  project.edit('Drop the list of names', (p) => ({ ...p, names: null }));
+  project.edit('Drop the list of names', (p) => ({ ...p, names: null, otherBlanks: [] }));
   emit('done');
 }
 </script>
@@ -59,14 +87,17 @@ function drop(): void {
 <template>
   <div>
     <div class="d-flex align-items-start justify-content-between gap-2">
-      <h2>Names</h2>
+      <h2>{{ worded ? 'Names' : 'How many of it' }}</h2>
       <button type="button" class="btn btn-link" @click="emit('done')">Done</button>
     </div>
     <p class="quiet">
-      {{ list.rows.length === 1 ? 'One name' : `${list.rows.length} names` }}, {{ total }} to make. Each takes the place
-      of the words, and is fitted to it.
+      <template v-if="worded">
+        {{ list.rows.length === 1 ? 'One name' : `${list.rows.length} names` }}, {{ total }} to make. Each takes the
+        place of the words, and is fitted to it.
+      </template>
+      <template v-else>{{ total }} to make, alike but for the hand that holds it and the blank.</template>
     </p>
-    <form @submit.prevent="add">
+    <form v-if="worded" @submit.prevent="add">
       <label class="quiet" :for="`${id}-p`">One a line; a count and a hand may follow</label>
       <textarea
         :id="`${id}-p`"
@@ -84,35 +115,36 @@ function drop(): void {
       </div>
     </form>
     <p v-if="said" class="quiet small mt-2 mb-0" role="status">{{ said }}</p>
-    <h3 class="mt-4 mb-1">Their place</h3>
-    <LengthField
-      label="At most wide"
-      :mm="list.widthMm"
-      :unit="settings.unit"
-      :least="5"
-      :most="2000"
-      @change="change('Change the place of names', { widthMm: $event })"
-    />
-    <LengthField
-      label="Capitals at least"
-      :mm="list.leastCapMm"
-      :unit="settings.unit"
-      :least="2"
-      :most="400"
-      @change="change('Change the place of names', { leastCapMm: $event })"
-    />
-    <LengthField
-      label="Letters close up by"
-      :mm="list.closeMm"
-      :unit="settings.unit"
-      :most="20"
-      @change="change('Change the place of names', { closeMm: $event })"
-    />
+    <template v-if="worded">
+      <h3 class="mt-4 mb-1">Their place</h3>
+      <LengthField
+        label="At most wide"
+        :mm="list.widthMm"
+        :unit="settings.unit"
+        :least="5"
+        :most="2000"
+        @change="change('Change the place of names', { widthMm: $event })"
+      />
+      <LengthField
+        label="Capitals at least"
+        :mm="list.leastCapMm"
+        :unit="settings.unit"
+        :least="2"
+        :most="400"
+        @change="change('Change the place of names', { leastCapMm: $event })"
+      />
+      <LengthField
+        label="Letters close up by"
+        :mm="list.closeMm"
+        :unit="settings.unit"
+        :most="20"
+        @change="change('Change the place of names', { closeMm: $event })"
+      />
+    </template>
     <template v-if="list.rows.length > 0">
-      <div class="note-bar" :class="bad > 0 ? 'fails' : 'fine'">
+      <div v-if="worded || bad > 0" class="note-bar" :class="bad > 0 ? 'fails' : 'fine'">
         <p v-if="bad > 0">
-          {{ bad === 1 ? 'One name does' : `${bad} names do` }} not fit, or the font lacks a letter. Set a height by
-          hand, or change their place.
+          {{ bad === 1 ? 'One does' : `${bad} do` }} not fit, or cannot be made as it stands: each says why below.
         </p>
         <p v-else>
           All fit. The largest capitals are those of the words:
@@ -128,12 +160,21 @@ function drop(): void {
           :handled="handled"
           :hand="project.doc!.hand"
           :unit="settings.unit"
+          :blanks="blanks"
+          @blank="setBlank(row.id, $event)"
           @change="changeRow(row.id, $event)"
           @remove="change('Take a name away', { rows: list.rows.filter((r) => r.id !== row.id) })"
         />
       </ul>
+      <div v-if="library.shelf.length > 0 && !onOthers" class="mt-2">
+        <button type="button" class="btn btn-sm btn-outline-primary" @click="onOthers = true">
+          Some on another blank
+        </button>
+      </div>
     </template>
-    <button type="button" class="btn btn-link text-brick mt-3 p-0" @click="drop">Make it for one name only</button>
+    <button type="button" class="btn btn-link text-brick mt-3 p-0" @click="drop">
+      {{ worded ? 'Make it for one name only' : 'Make only one' }}
+    </button>
   </div>
 </template>
 

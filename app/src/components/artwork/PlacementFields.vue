@@ -20,6 +20,7 @@ const facings = computed((): { value: Facing; label: string }[] =>
         { value: 'front', label: 'Opposite the handle' },
         { value: 'drinker', label: 'Facing the drinker' },
         { value: 'room', label: 'Facing the room' },
+        ...(props.item.repeat.mode === 'once' ? [{ value: 'faces' as const, label: 'Both: drinker and room' }] : []),
         { value: 'angle', label: 'At an angle' },
       ]
     : [
@@ -34,7 +35,7 @@ const facing = computed(() =>
 const angle = computed(
   () => (azimuthOfFacing(props.item.placement.facing, props.item.placement.angleDeg, props.hand) * 180) / Math.PI,
 );
-const byHand = computed(() => props.item.placement.facing === 'drinker' || props.item.placement.facing === 'room');
+const byHand = computed(() => ['drinker', 'room', 'faces'].includes(props.item.placement.facing));
 
 const round = computed(() => picture.good?.template.closed ?? true);
 /** mm to the right of the middle of a face: the face's whole width stands for a full turn. */

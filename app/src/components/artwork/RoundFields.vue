@@ -1,7 +1,17 @@
 <script setup lang="ts">
-import { formatLength, MOTIFS, type ArtworkItem, type Film, type RepeatRound } from '@mivet/core';
+import {
+  formatLength,
+  MOTIF_IDS,
+  MOTIFS,
+  type ArtworkItem,
+  type Film,
+  type MotifId,
+  type RepeatRound,
+} from '@mivet/core';
 import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
+import { useProject } from '../../stores/project.ts';
+import { itemTitle } from './item-title.ts';
 import type { GoodPicture, ItemPicture } from '../../workers/protocol.ts';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -51,6 +61,26 @@ function setScatter(change: Partial<NonNullable<RepeatRound['scatter']>>, label:
     repeat: { ...i.repeat, scatter: { ...(i.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] }), ...change } },
   }));
 }
+const project = useProject();
+/** The item that says how it is arranged: itself, unless it is mixed into another's arrangement. */
+const leadId = computed(() => {
+  const lead = scattered.value?.with;
+  const there = lead && project.doc!.items.some((i) => i.id === lead && i.repeat.mode === 'scattered');
+  return there ? lead : props.item.id;
+});
+const leads = computed(() => leadId.value === props.item.id);
+const mixed = computed(() =>
+  project
+    .doc!.items.filter(
+      (i) => i.id !== props.item.id && (i.id === leadId.value || i.repeat.scatter?.with === leadId.value),
+    )
+    .map(itemTitle),
+);
+function mixIn(event: Event): void {
+  const select = event.target as HTMLSelectElement;
+  if (select.value) items.scatterToo(select.value as MotifId);
+  select.value = '';
+}
 function toggleFilm(film: string): void {
   const now = scattered.value?.films ?? [];
   setScatter({ films: now.includes(film) ? now.filter((f) => f !== film) : [...now, film] }, 'Change the films');
@@ -78,6 +108,16 @@ function setCount(event: Event): void {
     <span>{{ round ? 'Comes round' : 'Comes' }}</span>
     <ChoiceButtons :value="item.repeat.mode" :options="modes" label="How often round the blank" @choose="setMode" />
   </div>
+  <div v-if="item.repeat.mode === 'once' && item.placement.facing === 'faces'" class="form-check mt-2">
+    <input
+      :id="`${id}-f`"
+      class="form-check-input"
+      type="checkbox"
+      :checked="item.repeat.alternate ?? false"
+      @change="setAlternate"
+    />
+    <label class="form-check-label" :for="`${id}-f`">Mirror the one for the room</label>
+  </div>
   <template v-if="item.repeat.mode !== 'once'">
     <div class="row-line">
       <label :for="`${id}-c`">How many</label>
@@ -93,6 +133,7 @@ function setCount(event: Event): void {
     </div>
     <template v-if="scattered">
       <LengthField
+        v-if="leads"
         label="Room between, at least"
         :mm="scattered.gapMm"
         :unit="unit"
@@ -114,17 +155,29 @@ function setCount(event: Event): void {
           />
         </span>
       </div>
+      <div class="row-line">
+        <label :for="`${id}-x`">Mix in another motif</label>
+        <select :id="`${id}-x`" class="form-select form-select-sm w-auto" @change="mixIn">
+          <option value="">choose it</option>
+          <option v-for="m in MOTIF_IDS" :key="m" :value="m">{{ MOTIFS[m].label }}</option>
+        </select>
+      </div>
+      <p v-if="mixed.length > 0" class="quiet small mb-1">
+        Mixed with {{ mixed.join(', ') }}. {{ leads ? 'This one leads' : 'The other leads' }}: its room and arrangement
+        hold for all.
+      </p>
       <div class="note-bar" :class="found < item.repeat.count ? 'look' : 'fine'">
         <p v-if="found < item.repeat.count">{{ found }} of {{ item.repeat.count }} found room.</p>
         <p v-else>{{ found }} spread out{{ round ? ', running on across the seam; none is cut by it' : '' }}.</p>
         <button
+          v-if="leads"
           type="button"
           class="btn btn-sm btn-outline-primary mt-2"
           @click="setScatter({ seed: (scattered.seed + 1) % 1000000 }, 'Arrange anew')"
         >
           Arrange anew
         </button>
-        <span class="quiet small ms-2">Arrangement {{ scattered.seed }}</span>
+        <span v-if="leads" class="quiet small ms-2">Arrangement {{ scattered.seed }}</span>
       </div>
     </template>
     <LengthField

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ArtworkItem, OutlineActs } from '@mivet/core';
+import { maskPlate, togetherWith, type ArtworkItem, type OutlineActs } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 import { itemTitle } from './item-title.ts';
@@ -10,6 +10,7 @@ const props = defineProps<{ item: ArtworkItem; items: readonly ArtworkItem[]; un
 const emit = defineEmits<{
   acts: [label: string, part: Partial<OutlineActs>];
   change: [label: string, part: Partial<ArtworkItem>];
+  together: [other: string | null];
 }>();
 const id = useId();
 const picking = ref(props.item.acts.dropped.length > 0);
@@ -30,6 +31,14 @@ function addAway(event: Event): void {
   if (select.value) emit('acts', 'Cut away', { cutAway: [...props.item.acts.cutAway, select.value] });
   select.value = '';
 }
+/** What moves along with it, and is fused with it where the film is the same. */
+const kept = computed(() => togetherWith(props.items, props.item).filter((i) => i.id !== props.item.id));
+function addKept(event: Event): void {
+  const select = event.target as HTMLSelectElement;
+  if (select.value) emit('together', select.value);
+  select.value = '';
+}
+const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
 const checked = (event: Event): boolean => (event.target as HTMLInputElement).checked;
 </script>
 
@@ -113,6 +122,30 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
         </select>
       </div>
     </template>
+    <template v-if="others.length > 0">
+      <div v-if="kept.length > 0" class="row-line">
+        <span>Kept together with {{ kept.map(itemTitle).join(', ') }}</span>
+        <button type="button" class="btn btn-sm btn-link p-0" @click="emit('together', null)">Let go</button>
+      </div>
+      <div class="row-line">
+        <label :for="`${id}-t`">Keep together with</label>
+        <select :id="`${id}-t`" class="form-select form-select-sm w-50" @change="addKept">
+          <option value="">choose what</option>
+          <option v-for="o in others.filter((i) => !kept.includes(i))" :key="o.id" :value="o.id">
+            {{ itemTitle(o) }}
+          </option>
+        </select>
+      </div>
+    </template>
+    <LengthField
+      v-if="isMask"
+      label="Bridges to islands"
+      :mm="item.acts.bridgeMm"
+      :unit="unit"
+      :most="20"
+      hint="For a mask laid by hand; nothing leaves islands loose on the tape"
+      @change="emit('acts', 'Bridge the islands', { bridgeMm: $event })"
+    />
     <div v-if="shapes > 0 || item.acts.shapesOnly" class="form-check mt-2">
       <input
         :id="`${id}-s`"

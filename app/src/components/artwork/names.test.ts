@@ -70,7 +70,7 @@ describe('the list of names', () => {
     await view.get('input[aria-label="Name Tansy"]').setValue('Wilhelmina Ottoline of Willowmere');
     await bench.settled();
     await view.setProps({ list: bench.project.doc!.names } as never);
-    expect(view.text()).toContain('One name does not fit');
+    expect(view.text()).toContain('One does not fit');
     expect(bench.picture.open.map((f) => f.finding.code)).toContain('names-overflow');
   });
 

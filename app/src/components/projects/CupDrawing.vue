@@ -2,12 +2,12 @@
 import type { Blank, Film } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { rowAt, shapeOfBlank } from '../stage/solid-shape.ts';
-import type { GoodPicture, NamePicture } from '../../workers/protocol.ts';
+import type { GoodPicture, NamePicture, SolidPicture } from '../../workers/protocol.ts';
 
 /** The blank seen level from the front, with what faces the viewer projected on it; for lists and bench pictures. */
 const props = defineProps<{
   blank: Blank;
-  picture: GoodPicture | null;
+  picture: (SolidPicture & Partial<Pick<GoodPicture, 'pieces'>>) | null;
   films: readonly Film[];
   /** What lies on it, when that is not what the picture has. */
   pieces?: NamePicture['pieces'];
@@ -78,7 +78,7 @@ function drawn(azimuth: number, slant: number): [number, number] {
 const pieces = computed(() => {
   const p = props.picture;
   if (!p) return [];
-  return (props.pieces ?? p.pieces.filter((piece) => !piece.spare)).flatMap((piece) => {
+  return (props.pieces ?? (p.pieces ?? []).filter((piece) => !piece.spare)).flatMap((piece) => {
     const data = piece.rings.map((ring) => {
       let path = '';
       for (let i = 0; i < ring.length; i += 2) {

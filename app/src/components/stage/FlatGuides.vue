@@ -40,10 +40,10 @@ const said = computed(() => {
 
 <template>
   <g class="guides dims" aria-live="off">
-    <path v-for="l in lines" :key="l.text" :d="l.data" />
+    <path v-for="(l, i) in lines" :key="i" :d="l.data" />
     <text
-      v-for="row in said"
-      :key="row.text"
+      v-for="(row, i) in said"
+      :key="i"
       :x="row.x"
       :y="row.y"
       :font-size="14 / scale"

@@ -1,6 +1,6 @@
 import { keptSide, patchLatitude, profileOf, type Blank } from '@mivet/core';
 import type { Asked } from '../../stores/view.ts';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { SolidPicture } from '../../workers/protocol.ts';
 
 /** A round of the solid's side: mm along it from the template's top, distance from the axis, height, and dr/ds. */
 export type SolidRow = readonly [slant: number, radius: number, height: number, lean: number];
@@ -40,7 +40,7 @@ const NO_BALL = { radius: 1, halfLength: 1, latitude: 0 };
  * @param blank for its kind, colours and handle
  * @param picture what its readings gave, if they did
  */
-export function shapeOfBlank(blank: Blank, picture: GoodPicture | null): BlankShape {
+export function shapeOfBlank(blank: Blank, picture: SolidPicture | null): BlankShape {
   const base = {
     ball: NO_BALL,
     hole: [0, 0] as const,
@@ -79,7 +79,7 @@ export function shapeOfBlank(blank: Blank, picture: GoodPicture | null): BlankSh
 
 type RoundShape = Pick<BlankShape, 'form' | 'rows' | 'side' | 'above' | 'below' | 'handleWidth'>;
 
-function coneShape(blank: Blank, picture: GoodPicture | null): RoundShape {
+function coneShape(blank: Blank, picture: SolidPicture | null): RoundShape {
   const tapered = blank.kind === 'tapered';
   const size = picture?.size.shape.form === 'cone' ? picture.size : null;
   const rim = (size?.rim.surface ?? 260) / (2 * Math.PI);
@@ -99,7 +99,7 @@ const TYPICAL = [
   { down: 70, girth: 240 },
 ];
 
-function profileShape(blank: Blank, picture: GoodPicture | null): RoundShape {
+function profileShape(blank: Blank, picture: SolidPicture | null): RoundShape {
   const size = picture?.size.shape;
   const known = size?.form === 'profile' ? size : null;
   const whole = known ? profileOf(known.stations, known.along) : profileOf(TYPICAL, 'side');

@@ -1,6 +1,6 @@
-import { NO_ACTS } from '../artwork/acts.ts';
-import type { ArtworkItem, MotifItem } from '../artwork/item.ts';
-import { newMotif } from './new-project.ts';
+import { NO_ACTS } from './acts.ts';
+import type { ArtworkItem, MotifItem } from './item.ts';
+import { newMotif } from './new-item.ts';
 
 /** mm of mask round a design, so that gel, grit or paint does not get past its edge. */
 export const MASK_MARGIN_MM = 12;
