@@ -86,8 +86,7 @@ describe('tracePicture', () => {
     const truth = motifRings(id, 200);
     const [found] = traced(drawn(200, 200, [{ rings: truth, colour: INK }]), { smooth: 0 });
     expect(furthest(found!.rings, truth)).toBeLessThan(1);
-    // The very tips of a heart and a star are sharper than pixels: up to half a pixel more of them is not there to see.
-    expect(furthest(truth, found!.rings)).toBeLessThan(id === 'heart' || id === 'star' ? 1.6 : 1);
+    expect(furthest(truth, found!.rings)).toBeLessThan(1);
     const holes = (rings: readonly Ring[]): number =>
       rings.filter((ring) => rings.filter((o) => o !== ring && ringContains(o, ring[0]!, ring[1]!)).length % 2 === 1)
         .length;

@@ -37,7 +37,9 @@ export function tracePicture(picture: Picture, wish: TraceWish): Traced {
   if (lightness) {
     const dark = wish.mode === 'dark';
     // 0.5 at the threshold, so that half-covered pixels put the edge where it is.
-    const field = lightness.map((v) => clamp(0.5 + ((dark ? threshold - v : v - threshold) / 255) * 2));
+    const sign = dark ? -2 / 255 : 2 / 255;
+    const field = new Float32Array(lightness.length);
+    for (let i = 0; i < field.length; i++) field[i] = clamp(0.5 + sign * (lightness[i]! - threshold));
     layers.push({ colour: colourWhere(picture, field), field });
   } else if (wish.mode === 'ground') {
     const field = standsOut(picture, wish.tolerance);
@@ -83,7 +85,8 @@ function lightnessOf({ width, height, rgba }: Picture): Float32Array {
 
 function otsu(values: Float32Array): number {
   const counts = new Float64Array(256);
-  for (const v of values) counts[Math.min(255, Math.max(0, Math.round(v)))]! += 1;
+  // Lightness lies within 0 … 255.
+  for (let i = 0; i < values.length; i++) counts[(values[i]! + 0.5) | 0]! += 1;
   const total = values.length;
   let sum = 0;
   for (let i = 0; i < 256; i++) sum += i * counts[i]!;
@@ -167,16 +170,23 @@ function touches(mask: Uint8Array, i: number, width: number, height: number): bo
   return false;
 }
 
+/** Pixels of which a mean colour is taken, at most. */
+const COLOUR_SAMPLE = 200_000;
+
 /** Mean colour where a field is sure. */
 function colourWhere({ rgba }: Picture, field: Float32Array): string {
-  const sum = [0, 0, 0];
-  let count = 0;
-  for (let i = 0; i < field.length; i++)
+  let [r, g, b, count] = [0, 0, 0, 0];
+  // A step that no picture's width is a multiple of, so that the sample does not stand in columns.
+  const step = Math.max(1, Math.floor(field.length / COLOUR_SAMPLE)) | 1;
+  for (let i = 0; i < field.length; i += step)
     if (field[i]! > 0.7) {
-      for (let c = 0; c < 3; c++) sum[c]! += rgba[4 * i + c]!;
+      r += rgba[4 * i]!;
+      g += rgba[4 * i + 1]!;
+      b += rgba[4 * i + 2]!;
       count += 1;
     }
-  return hex(sum.map((v) => v / Math.max(1, count)) as [number, number, number]);
+  const n = Math.max(1, count);
+  return hex([r / n, g / n, b / n]);
 }
 
 const hex = ([r, g, b]: readonly [number, number, number]): string =>
@@ -313,38 +323,76 @@ function settle(labels: Int8Array, width: number, height: number): void {
   }
 }
 
-/** The field evened out by a bell of some width, px. */
+/** px along the edge of the tiles in which a field is evened out. */
+const TILE = 32;
+
+/**
+ * The field evened out by a bell of some width, px. Most of a drawing is plain ground or plain film, where there is nothing
+ * to even out: it is worked through in tiles, and those that are plain for as far as the bell reaches are copied.
+ */
 function blurred(field: Float32Array, width: number, height: number, sigma: number): Float32Array {
   if (sigma < 0.05) return field;
   const reach = Math.min(12, Math.ceil(3 * sigma));
-  const bell = Float32Array.from({ length: 2 * reach + 1 }, (_, k) =>
+  const bell = Float64Array.from({ length: 2 * reach + 1 }, (_, k) =>
     Math.exp(-((k - reach) ** 2) / (2 * sigma * sigma)),
   );
   const total = bell.reduce((a, b) => a + b, 0);
   for (let k = 0; k < bell.length; k++) bell[k]! /= total;
-  const along = new Float32Array(field.length);
-  for (let y = 0; y < height; y++) {
-    const row = y * width;
-    for (let x = 0; x < width; x++) {
-      let sum = 0;
-      if (x >= reach && x < width - reach) {
-        for (let k = 0; k < bell.length; k++) sum += bell[k]! * field[row + x + k - reach]!;
-      } else
-        for (let k = -reach; k <= reach; k++)
-          sum += bell[k + reach]! * field[row + Math.max(0, Math.min(width - 1, x + k))]!;
-      along[row + x] = sum;
-    }
-  }
-  // Down the columns row by row: neighbours in memory stay neighbours.
   const out = new Float32Array(field.length);
-  for (let y = 0; y < height; y++)
-    for (let k = -reach; k <= reach; k++) {
-      const from = Math.max(0, Math.min(height - 1, y + k)) * width;
-      const weight = bell[k + reach]!;
-      const row = y * width;
-      for (let x = 0; x < width; x++) out[row + x]! += weight * along[from + x]!;
+  const along = new Float64Array((TILE + 2 * reach) ** 2);
+  const near = new Float64Array((TILE + 2 * reach) ** 2);
+  const held = (v: number, size: number): number => (v < 0 ? 0 : v >= size ? size - 1 : v);
+  for (let y0 = 0; y0 < height; y0 += TILE)
+    for (let x0 = 0; x0 < width; x0 += TILE) {
+      const [x1, y1] = [Math.min(width, x0 + TILE), Math.min(height, y0 + TILE)];
+      const plain = plainValue(field, width, {
+        x: [held(x0 - reach, width), held(x1 + reach - 1, width)],
+        y: [held(y0 - reach, height), held(y1 + reach - 1, height)],
+      });
+      if (plain !== null) {
+        for (let y = y0; y < y1; y++) out.fill(plain, y * width + x0, y * width + x1);
+        continue;
+      }
+      // Copied with its surroundings first, so that the bell never looks past an edge.
+      const [w, h] = [x1 - x0 + 2 * reach, y1 - y0 + 2 * reach];
+      for (let r = 0; r < h; r++) {
+        const row = held(y0 - reach + r, height) * width;
+        for (let c = 0; c < w; c++) near[r * w + c] = field[row + held(x0 - reach + c, width)]!;
+      }
+      evenOut(near, w, h, bell, along);
+      for (let y = y0; y < y1; y++)
+        for (let x = x0; x < x1; x++) out[y * width + x] = near[(y - y0 + reach) * w + x - x0 + reach]!;
     }
   return out;
+}
+
+/** Evens out the middle of a small field, by rows and then by columns; what is nearer to its edge than the bell is stays rough. */
+function evenOut(near: Float64Array, w: number, h: number, bell: Float64Array, along: Float64Array): void {
+  const reach = (bell.length - 1) / 2;
+  for (let r = 0; r < h; r++)
+    for (let i = r * w + reach, end = r * w + w - reach; i < end; i++) {
+      let sum = 0;
+      for (let k = 0, at = i - reach; k < bell.length; k++, at++) sum += bell[k]! * near[at]!;
+      along[i] = sum;
+    }
+  for (let r = reach; r < h - reach; r++)
+    for (let i = r * w + reach, end = r * w + w - reach; i < end; i++) {
+      let sum = 0;
+      for (let k = 0, at = i - reach * w; k < bell.length; k++, at += w) sum += bell[k]! * along[at]!;
+      near[i] = sum;
+    }
+}
+
+/** The value of a field all over a rectangle, ends included; null where it is not the same. */
+function plainValue(
+  field: Float32Array,
+  width: number,
+  { x, y }: { readonly x: readonly [number, number]; readonly y: readonly [number, number] },
+): number | null {
+  const value = field[y[0] * width + x[0]]!;
+  for (let row = y[0]; row <= y[1]; row++)
+    for (let i = row * width + x[0], end = row * width + x[1]; i <= end; i++) if (field[i] !== value) return null;
+  return value;
 }
 
 /** Outlines of a field at one half, px, y down; outer ones clockwise there, so that they turn right once y is up. */
@@ -366,10 +414,24 @@ function outlinesOf(field: Float32Array, width: number, height: number, speckPx2
   return rings;
 }
 
-/** Points looked at on each side of a corner, and how near to it they begin; about a pixel apart. */
-const [SIDE_FROM, SIDE_TO] = [2, 5];
+/** Points looked at on each side of a corner, from and to, about a pixel apart: the sharper it is, the more of it is rounded. */
+const WINDOWS = [
+  [2, 5],
+  [3, 7],
+  [4, 9],
+] as const;
+const WIDEST = 9;
+/** Points to either side whose chords tell whether there may be a corner. */
+const SPAN = 4;
 /** Sharpest turn that is no corner, and what the raster cuts off a right-angled one, px; sharper ones lose more. */
 const [LEAST_CORNER, TIP_CUT] = [0.6, 0.55];
+
+interface Corner {
+  readonly turn: number;
+  readonly tip: readonly [number, number];
+  /** Points on each side that the raster has rounded. */
+  readonly rounded: number;
+}
 
 /**
  * Puts corners back that the raster has cut off: where two straight runs meet within a few points, they are drawn on to
@@ -377,42 +439,54 @@ const [LEAST_CORNER, TIP_CUT] = [0.6, 0.55];
  */
 function sharpened(ring: Ring): Ring {
   const n = ring.length / 2;
-  if (n < 4 * SIDE_TO) return ring;
-  const sides = Array.from({ length: n }, (_, i) => ({
-    before: lineThrough(ring, i, -SIDE_TO, -SIDE_FROM),
-    after: lineThrough(ring, i, SIDE_FROM, SIDE_TO),
-  }));
-  const turn = sides.map(({ before, after }) =>
-    before && after
-      ? Math.abs(Math.atan2(before.ux * after.uy - before.uy * after.ux, before.ux * after.ux + before.uy * after.uy))
-      : 0,
-  );
+  if (n < 4 * WIDEST) return ring;
+  const corners = Array.from({ length: n }, (_, i) => cornerAt(ring, i));
   const out: number[] = [];
   const skip = new Uint8Array(n);
-  const tips = new Map<number, [number, number]>();
-  for (let i = 0; i < n; i++) {
-    if (turn[i]! < LEAST_CORNER) continue;
-    let sharpest = true;
-    for (let k = -SIDE_FROM; k <= SIDE_FROM; k++) {
-      const other = turn[(i + k + n) % n]!;
-      if (other > turn[i]! || (other === turn[i]! && k < 0)) sharpest = false;
+  const tips = new Map<number, readonly [number, number]>();
+  corners.forEach((corner, i) => {
+    if (!corner) return;
+    for (let k = -WINDOWS[0][1]; k <= WINDOWS[0][1]; k++) {
+      const other = corners[(i + k + n) % n];
+      if (other && (other.turn > corner.turn || (other.turn === corner.turn && k < 0))) return;
     }
-    const { before, after } = sides[i]!;
-    if (!sharpest || !before || !after) continue;
-    const cross = before.ux * after.uy - before.uy * after.ux;
-    if (Math.abs(cross) < 0.1) continue;
-    const t = ((after.x - before.x) * after.uy - (after.y - before.y) * after.ux) / cross;
-    const [px, py] = [before.x + t * before.ux, before.y + t * before.uy];
-    if (Math.hypot(px - ring[2 * i]!, py - ring[2 * i + 1]!) > TIP_CUT / Math.cos(turn[i]! / 2)) continue;
-    tips.set(i, [px, py]);
-    for (const k of [-1, 1]) skip[(i + k + n) % n] = 1;
-  }
+    tips.set(i, corner.tip);
+    for (let k = -corner.rounded; k <= corner.rounded; k++) if (k !== 0) skip[(i + k + n) % n] = 1;
+  });
   for (let i = 0; i < n; i++) {
     const tip = tips.get(i);
     if (tip) out.push(...tip);
     else if (skip[i] === 0) out.push(ring[2 * i]!, ring[2 * i + 1]!);
   }
   return Float64Array.from(out);
+}
+
+/** The corner at a point of a ring, as the straightest runs beside it have it; null where there is none. */
+function cornerAt(ring: Ring, i: number): Corner | null {
+  if (bend(ring, i) < LEAST_CORNER / 2) return null;
+  let best: Corner | null = null;
+  for (const [from, to] of WINDOWS) {
+    const before = lineThrough(ring, i, -to, -from);
+    const after = before && lineThrough(ring, i, from, to);
+    if (!before || !after) continue;
+    const cross = before.ux * after.uy - before.uy * after.ux;
+    const turn = Math.abs(Math.atan2(cross, before.ux * after.ux + before.uy * after.uy));
+    if (turn < LEAST_CORNER || Math.abs(cross) < 0.1 || (best && turn < best.turn + 0.05)) continue;
+    const t = ((after.x - before.x) * after.uy - (after.y - before.y) * after.ux) / cross;
+    const tip = [before.x + t * before.ux, before.y + t * before.uy] as const;
+    if (Math.hypot(tip[0] - ring[2 * i]!, tip[1] - ring[2 * i + 1]!) > TIP_CUT / Math.cos(turn / 2)) continue;
+    best = { turn, tip, rounded: from - 1 };
+  }
+  return best;
+}
+
+/** How far the chords to the points beside one turn, rad: quickly told, and little where there is no corner. */
+function bend(ring: Ring, i: number): number {
+  const n = ring.length / 2;
+  const [a, b] = [(i - SPAN + n) % n, (i + SPAN) % n];
+  const [x, y] = [ring[2 * i]!, ring[2 * i + 1]!];
+  const [ux, uy, vx, vy] = [x - ring[2 * a]!, y - ring[2 * a + 1]!, ring[2 * b]! - x, ring[2 * b + 1]! - y];
+  return Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
 }
 
 /** The line through some points beside one of a ring, by least squares; null where they do not lie straight. */
