@@ -139,7 +139,9 @@ function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: 'mm' | 
     lines: held.map(({ line, part }) => ({
       axis: line.axis,
       at: line.at,
-      text: line.facing ? line.name : `${part} on ${line.name.startsWith('edge') ? 'the ' : ''}${line.name}`,
+      text: line.facing
+        ? line.name
+        : `${part === 'left' || part === 'right' ? `${part} edge` : part} on ${line.name.startsWith('edge') ? 'the ' : ''}${line.name}`,
     })),
     down: top < 0 ? `${formatLength(-top, unit)} over the ${edge}` : `${formatLength(top, unit)} below the ${edge}`,
     round:

@@ -1,4 +1,5 @@
 import {
+  NO_ACTS,
   PLAIN_SEAM,
   newBlank,
   newMotif,
@@ -84,7 +85,7 @@ const frostedBottle: Blank = {
   ...newBlank('demo-bottle', 'profile', 'Frosted bottle'),
   colour: '#C9DAD6',
   bandBelowRimMm: 60,
-  stations: heights([0, 110], [18, 150], [36, 205], [60, 236], [120, 238]),
+  stations: heights([0, 110], [18, 150], [36, 206], [60, 238], [120, 238]),
   stationsAlong: 'upright',
   notes: 'The shoulder curves both ways; below it the side is straight.',
 };
@@ -287,5 +288,91 @@ export function demoProjects(now: string): Project[] {
       },
     ],
   };
-  return [tumbler, mug, goblet, ball, pot, lid, buoy];
+  const hands = ['right', 'left'] as const;
+  const pair: Project = {
+    ...newProject('demo-pair', 'Pair for the two coxes', crewMug, crewMug.id, now),
+    items: [
+      {
+        ...newMotif('demo-pair-heron', 'heron', 'deep-water'),
+        widthMm: 30,
+        placement: { facing: 'room', angleDeg: 0, from: 'middle', mm: 2, turnDeg: 0 },
+      },
+      {
+        ...newText('demo-pair-word', 'COX', 'ensign'),
+        font: 'slab',
+        size: { by: 'cap', mm: 15 },
+        placement: { facing: 'drinker', angleDeg: 0, from: 'middle', mm: 2, turnDeg: 0 },
+      },
+    ],
+    names: {
+      itemId: null,
+      widthMm: 60,
+      leastCapMm: 8,
+      closeMm: 0,
+      rows: hands.map((hand) => ({
+        id: `demo-pair-${hand}`,
+        name: hand === 'right' ? 'Right-handed' : 'Left-handed',
+        count: 1,
+        hand,
+        capMm: null,
+        blankId: null,
+      })),
+    },
+  };
+  const crest: Project = {
+    ...newProject('demo-crest-flask', 'Crest on the flask', flask, flask.id, now),
+    // The plate stays on while the crest is stripped: up to the rim edge, and 12 mm past the crest.
+    items: [
+      {
+        ...newMotif('demo-crest', 'crest', 'night'),
+        widthMm: 46,
+        placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 48, turnDeg: 0 },
+        acts: { ...NO_ACTS, shapesOnly: true },
+      },
+      {
+        ...newMotif('demo-crest-mask', 'plate', 'night'),
+        widthMm: 70,
+        heightMm: 119.2,
+        running: 'level',
+        repeat: { mode: 'once', count: 1 },
+        placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 0, turnDeg: 0 },
+        acts: { ...NO_ACTS, cutAway: ['demo-crest'] },
+      },
+    ],
+  };
+  const plate = newMotif('demo-fleet-mask', 'plate', 'night');
+  const allRound = { widthMm: 236, running: 'level', repeat: { mode: 'joined', count: 1 } } as const;
+  const bottle: Project = {
+    ...newProject('demo-fleet-bottle', 'Boats on the frosted bottle', frostedBottle, frostedBottle.id, now),
+    // Below the shoulder the side is straight. The ground is blasted; the boats stay as film in a clear field.
+    blank: { ...frostedBottle, flattening: { ...frostedBottle.flattening, keep: [66, 120] } },
+    items: [
+      {
+        ...newMotif('demo-fleet', 'boat', 'night'),
+        widthMm: 34,
+        running: 'level',
+        repeat: { mode: 'spaced', count: 3 },
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 4, turnDeg: 0 },
+        keepTogether: plate.id,
+      },
+      {
+        ...plate,
+        ...allRound,
+        id: 'demo-fleet-field',
+        heightMm: 25,
+        placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 18.5, turnDeg: 0 },
+        acts: { ...NO_ACTS, shapesOnly: true },
+      },
+      {
+        ...plate,
+        ...allRound,
+        heightMm: 54,
+        placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 0, turnDeg: 0 },
+        keepTogether: plate.id,
+        acts: { ...NO_ACTS, cutAway: ['demo-fleet-field'] },
+      },
+    ],
+    seam: { ...PLAIN_SEAM, lapMm: 3 },
+  };
+  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle];
 }

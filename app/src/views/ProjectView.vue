@@ -73,6 +73,7 @@ onBeforeRouteLeave(async () => {
           :blank="project.doc.blank"
           :other-blanks="project.doc.otherBlanks"
           :rows="project.doc.names?.rows ?? []"
+          :hand="project.doc.hand"
           :films="project.doc.films"
           :unit="settings.unit"
         />

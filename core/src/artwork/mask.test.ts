@@ -84,6 +84,21 @@ describe('maskRound', () => {
     expect(findingsOf(fixed(thin, findingsOf(thin, 'bridge-thin')[0]!), 'bridge-thin')).toEqual([]);
   });
 
+  it('goes all round with its ground open: what lies between its two strips is tied to the nearer ones', () => {
+    const round = { ...words, repeat: { mode: 'spaced', count: 5 } } as const;
+    const project = projectOf(makeJob(flask, mask([round], 'ground')));
+    // Five words of three letters, none of them in a hole.
+    const [loose] = findingsOf(project, 'island');
+    expect(loose?.numbers).toEqual({ count: 15 });
+    const before = wrapOf(project.items).pieces;
+    const after = wrapOf(fixed(project, loose!).items).pieces;
+    expect([before.length, after.length]).toEqual([expect.any(Number), 1]);
+    expect(before.length).toBeGreaterThan(15);
+    // A mask comes off again: nobody drinks from it, and nobody reads it.
+    for (const code of ['rim-zone', 'base-zone', 'glance'] as const)
+      expect(findingsOf(project, code).filter((f) => f.itemIds.includes('mask'))).toEqual([]);
+  });
+
   it('keeps its margin: moved or lengthened words are found, and the fix fits the plate to them', () => {
     const project = projectOf(makeJob(flask, mask([words])));
     expect(findingsOf(project, 'mask-margin')).toEqual([]);

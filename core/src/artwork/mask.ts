@@ -121,10 +121,11 @@ export function maskRound(
 }
 
 /** The mask plate among some items, if there is one. */
-export const maskPlate = (items: readonly ArtworkItem[]): MotifItem | null =>
-  items.find(
-    (item): item is MotifItem => item.type === 'motif' && item.motif === 'plate' && item.acts.cutAway.length > 0,
-  ) ?? null;
+export const maskPlate = (items: readonly ArtworkItem[]): MotifItem | null => items.find(isMask) ?? null;
+
+/** Whether an item is a mask plate, which comes off again. */
+export const isMask = (item: ArtworkItem): item is MotifItem =>
+  item.type === 'motif' && item.motif === 'plate' && item.acts.cutAway.length > 0;
 
 /** A mask plate made large enough for what it goes round as that lies now; it keeps its film and all else. */
 export function refitMask(plate: MotifItem, placed: readonly MaskedItem[], side: MaskedSide): MotifItem {

@@ -1,4 +1,4 @@
-import { ClipType, FillRule, type Path64 } from 'clipper2-ts';
+import { ClipType, FillRule, type Path64, type Point64 } from 'clipper2-ts';
 import { POLYGON_GRID_PER_MM } from '../numeric/tolerances.ts';
 import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
 import { makeKernel } from './kernel.ts';
@@ -55,7 +55,7 @@ function run(type: ClipType, subject: readonly Ring[], clip: readonly Ring[], fi
 
 /** Rings on the grid; what is left of fewer than three points covers nothing and would trip the kernel. */
 function gridPaths(rings: readonly Ring[], turned: boolean): Path64[] {
-  return rings.map((ring) => toGrid(ring, turned)).filter((path) => path.length >= 3);
+  return rings.map((ring) => withoutSpikes(toGrid(ring, turned))).filter((path) => path.length >= 3);
 }
 
 function toGrid(ring: Ring, turned: boolean): Path64 {
@@ -71,6 +71,42 @@ function toGrid(ring: Ring, turned: boolean): Path64 {
     lastY = y;
   }
   return path;
+}
+
+/**
+ * A path without the places where it turns right back on itself: they cover nothing, and a path of nothing else sends the
+ * kernel round in circles.
+ */
+function withoutSpikes(path: Path64): Path64 {
+  const out: Path64 = [];
+  for (const point of path) {
+    out.push(point);
+    while (out.length >= 3 && turnsBack(out.at(-3)!, out.at(-2)!, out.at(-1)!)) dropSpike(out, out.length - 2);
+  }
+  // Where the end meets the beginning, one corner at a time.
+  for (let more = true; more && out.length >= 3;) {
+    const n = out.length;
+    more = false;
+    for (const at of [n - 1, 0])
+      if (!more && turnsBack(out[(at + n - 1) % n]!, out[at]!, out[(at + 1) % n]!)) {
+        dropSpike(out, at);
+        more = true;
+      }
+  }
+  return out;
+}
+
+const turnsBack = (a: Point64, b: Point64, c: Point64): boolean => {
+  const [ux, uy, vx, vy] = [b.x - a.x, b.y - a.y, c.x - b.x, c.y - b.y];
+  return ux * vy - uy * vx === 0 && ux * vx + uy * vy <= 0;
+};
+
+/** Takes the tip of a spike out, and one of its ends when both are the same point. */
+function dropSpike(path: Path64, at: number): void {
+  path.splice(at, 1);
+  const n = path.length;
+  const [before, after] = [(at + n - 1) % n, at % n];
+  if (n > 1 && path[before]!.x === path[after]!.x && path[before]!.y === path[after]!.y) path.splice(after, 1);
 }
 
 function fromGrid(path: Path64, turned: boolean): Ring {

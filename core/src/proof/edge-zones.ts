@@ -1,4 +1,5 @@
 import { zonesOfBlank } from '../blank/zones.ts';
+import { isMask } from '../artwork/mask.ts';
 import type { Command, Finding, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
@@ -15,7 +16,8 @@ export function judgeEdge(context: ProofContext, edge: 'rim' | 'base'): Finding[
   const side = wrap.size.side;
   const zone = zones[edge];
   return wrap.placed.flatMap((placed): Finding[] => {
-    if (!placed.slants) return [];
+    // A mask reaches to the edges, and is gone before anybody drinks.
+    if (!placed.slants || isMask(placed.item)) return [];
     const [top, bottom] = placed.slants;
     const room = edge === 'rim' ? top : side - bottom;
     // A hundredth is what the mapping may be off by; film set exactly on the line is not inside it.

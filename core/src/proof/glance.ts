@@ -1,3 +1,4 @@
+import { isMask } from '../artwork/mask.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
 
@@ -25,6 +26,8 @@ export function glanceHalfAngle(radius: number, distance = VIEWING_DISTANCE_MM, 
 export const judgeGlance: Judge = (context) =>
   context.wrap.placed.flatMap((placed): Finding[] => {
     if (!context.wrap.template.closed || placed.item.repeat.mode !== 'once' || !placed.slants) return [];
+    // A mask is gone before anybody looks.
+    if (isMask(placed.item)) return [];
     const radius = context.wrap.surface.radiusAt(placed.slant);
     const half = glanceHalfAngle(radius);
     const seen = 2 * radius * half;

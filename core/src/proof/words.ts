@@ -223,7 +223,7 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
     case 'island/loose':
       return say(
         `${count(finding.numbers['count'], 'island lies', 'islands lie')} loose in the mask`,
-        'On transfer tape they keep their places. Laid by hand they are lost: bridge them, and cut the bridges once it lies.',
+        'Islands keep their places on transfer tape. Laid by hand they are lost: bridge them, and cut the bridges once the mask lies.',
       );
     case 'bridge-thin/thin':
       return say(

@@ -11,8 +11,8 @@ const HELD_BY_ONE_MM = 6;
 /** An island: film that lies loose in an opening of other film. */
 export interface Island {
   readonly outer: Ring;
-  /** The edge of the opening that it lies in. */
-  readonly opening: Ring;
+  /** The edges of the opening that it lies in. */
+  readonly opening: readonly Ring[];
 }
 
 /**
@@ -30,7 +30,10 @@ export function islandsOf(rings: readonly Ring[], inside: readonly Ring[] = []):
     const round = openings
       .filter((hole) => ringContains(hole, outer[0]!, outer[1]!))
       .sort((a, b) => Math.abs(ringArea(a)) - Math.abs(ringArea(b)))[0];
-    return round ? [{ outer, opening: round }] : [];
+    if (round) return [{ outer, opening: [round] }];
+    // An opening that runs all round a blank has no edge of its own: it lies between the parts of the mask.
+    const own = parts.some((part) => part.outer === outer || ringContains(part.outer, outer[0]!, outer[1]!));
+    return own || parts.length === 0 ? [] : [{ outer, opening: parts.map((part) => part.outer) }];
   });
 }
 
@@ -45,7 +48,7 @@ export function islandsOf(rings: readonly Ring[], inside: readonly Ring[] = []):
 export function bridgesFor(islands: readonly Island[], width: number): Ring[] {
   return islands.flatMap(({ outer, opening }) => {
     const own = spotsOf(outer);
-    const others = spotsOf(opening);
+    const others = opening.flatMap(spotsOf);
     const box = boxOfCoordinates(outer);
     const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
     const spans = own.map((a) => {

@@ -1,3 +1,6 @@
+import { newProject } from '../document/new-project.ts';
+import type { Project } from '../document/project.ts';
+import { examineProject } from '../examine.ts';
 import { testFonts } from '../../test/fonts.ts';
 import { makeJob, motifItem, textItem, tumbler, wave } from '../../test/jobs.ts';
 import { median, type Row } from '../../test/measure.ts';
@@ -48,4 +51,23 @@ export function benchPieces(row: Row): void {
   row('find a seam through 400 pieces', '≤ 300 ms', `${seek.toFixed(0)} ms`);
 
   row('demo tumbler from readings to pieces', '(not set)', `${median(() => deriveWrap(job, testFonts)).toFixed(0)} ms`);
+
+  const words = textItem('MARLOW', { film: 'ensign' });
+  const names = Array.from({ length: 60 }, (_, i) => `${['Rowan', 'Ottilie', 'Bram', 'Rosalind', 'Ida'][i % 5]!}${i}`);
+  const listed: Project = {
+    ...newProject('p', 'Names', tumbler(), null, ''),
+    ...makeJob(tumbler(), [wave(9), words]),
+    names: {
+      itemId: words.id,
+      widthMm: 60,
+      leastCapMm: 6,
+      closeMm: 1,
+      rows: names.map((name, i) => ({ id: `n${i}`, name, count: 1, hand: null, capMm: null, blankId: null })),
+    },
+  };
+  row(
+    'place and fit a list of 60 names',
+    '≤ 1000 ms',
+    `${median(() => examineProject(listed, testFonts), 3).toFixed(0)} ms`,
+  );
 }

@@ -55,7 +55,7 @@ function bridged(one: PlacedItem, all: readonly PlacedItem[], meanRadius: number
   const mates = all.filter((p) => p !== one && keepTogether !== null && p.item.keepTogether === keepTogether);
   const inside = mates
     .filter((p) => !p.item.acts.shapesOnly)
-    .flatMap((p) => p.groups.flat())
+    .flatMap((p) => p.groups.map((group) => nearTo(group, one.azimuth)).flat())
     .map((ring) => toPlane(ring, meanRadius))
     .filter((ring) => ringArea(ring) > 0);
   const groups = one.groups.map((group) => {
@@ -67,6 +67,13 @@ function bridged(one: PlacedItem, all: readonly PlacedItem[], meanRadius: number
       .map((ring) => fromPlane(ring, meanRadius));
   });
   return { ...one, groups };
+}
+
+/** A group brought, by whole turns, to where its middle is nearest to an azimuth. */
+function nearTo(group: readonly Ring[], azimuth: number): readonly Ring[] {
+  const { minX, maxX } = boxOf(group);
+  const turn = 2 * Math.PI * Math.round(((minX + maxX) / 2 - azimuth) / (2 * Math.PI));
+  return turn === 0 ? group : group.map((ring) => ring.map((value, i) => (i % 2 ? value : value - turn)));
 }
 
 const boxOf = (rings: readonly Ring[]): Box => rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);

@@ -17,8 +17,10 @@ function nameOf(item: ArtworkItem): string {
   return item.type === 'art' ? `${item.name}, ${item.colour}` : itemTitle(item);
 }
 function howOften(item: ArtworkItem): string {
+  if (item.acts.shapesOnly) return ', shapes others';
   if (item.repeat.mode === 'once') return '';
   if (item.repeat.mode === 'scattered') return `, ${item.repeat.count} scattered`;
+  if (item.repeat.mode === 'joined' && item.repeat.count === 1) return ', all round';
   return item.repeat.mode === 'joined' ? `, ${item.repeat.count} joined` : `, ${item.repeat.count} times`;
 }
 </script>

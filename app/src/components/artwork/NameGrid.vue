@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { formatLength, type Blank, type Film, type NameRow } from '@mivet/core';
-import { ref } from 'vue';
+import { azimuthOfFacing, formatLength, type Blank, type Film, type Hand, type NameRow } from '@mivet/core';
+import { computed, ref } from 'vue';
 import { useGrowingList } from '../../composables/useGrowingList.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
@@ -11,11 +11,19 @@ const props = defineProps<{
   blank: Blank;
   otherBlanks: readonly Blank[];
   rows: readonly NameRow[];
+  hand: Hand;
   films: readonly Film[];
   unit: 'mm' | 'in';
 }>();
+/** Two views side by side want more room. */
+const least = computed(() => (props.picture.names.some((n) => !n.worded) ? '240px' : '150px'));
 const foot = ref<HTMLElement | null>(null);
 const { part: shown } = useGrowingList(() => props.picture.names, foot, 30);
+/** What is alike but for the hand is seen from the drinker's side and from the room's. */
+function sidesOf(rowId: string): number[] {
+  const hand = props.rows.find((row) => row.id === rowId)?.hand ?? props.hand;
+  return [azimuthOfFacing('drinker', 0, hand), azimuthOfFacing('room', 0, hand)];
+}
 const blankOf = (rowId: string): Blank => {
   const id = props.rows.find((row) => row.id === rowId)?.blankId;
   return props.otherBlanks.find((b) => b.id === id) ?? props.blank;
@@ -32,15 +40,22 @@ const blankOf = (rowId: string): Blank => {
     </p>
     <ul>
       <li v-for="n in shown" :key="n.rowId" :class="{ fails: n.overMm > 0 || n.missing.length > 0 || !n.made }">
-        <CupDrawing
-          v-if="n.made"
-          :blank="blankOf(n.rowId)"
-          :picture="n.solid ?? picture"
-          :films="films"
-          :pieces="n.pieces"
-        />
+        <div v-if="n.made" class="views">
+          <CupDrawing
+            v-for="facing in n.worded ? [0] : sidesOf(n.rowId)"
+            :key="facing"
+            :blank="blankOf(n.rowId)"
+            :picture="n.solid ?? picture"
+            :films="films"
+            :pieces="n.pieces"
+            :facing="facing"
+          />
+        </div>
         <span v-else class="unmade quiet">{{ blankOf(n.rowId).name }} cannot be flattened yet</span>
         <span class="name">{{ n.name }}</span>
+        <span v-if="!n.worded && n.made && picture.template.closed" class="quiet small"
+          >the drinker’s side, and the room’s</span
+        >
         <span v-if="n.solid" class="quiet small">{{ blankOf(n.rowId).name }}</span>
         <span v-if="n.worded" class="quiet small dims"
           >{{ formatLength(n.widthMm, unit) }} × {{ formatLength(n.capMm, unit) }}</span
@@ -66,7 +81,7 @@ ul {
   padding: 0;
   margin: 0.6rem 0 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(v-bind(least), 1fr));
   gap: 1rem;
 }
 li {
@@ -82,9 +97,15 @@ li {
 li.fails {
   border-color: var(--brick);
 }
-li svg {
-  height: 130px;
+.views {
+  display: flex;
   width: 100%;
+  gap: 0.5rem;
+}
+.views svg {
+  height: 130px;
+  flex: 1;
+  min-width: 0;
 }
 .unmade {
   height: 130px;

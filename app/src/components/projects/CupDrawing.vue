@@ -11,6 +11,8 @@ const props = defineProps<{
   films: readonly Film[];
   /** What lies on it, when that is not what the picture has. */
   pieces?: NamePicture['pieces'];
+  /** Azimuth that is seen in the middle, rad; 0 is the front. */
+  facing?: number;
 }>();
 const id = useId();
 /** How flat the rim looks, seen a little from above. */
@@ -61,7 +63,8 @@ const shape = computed(() => {
 });
 const view = computed(() => {
   const [x, y, w, h] = shape.value.box as [number, number, number, number];
-  return `${x} ${y} ${w + (props.blank.handleWidthMm > 0 && round.value ? 30 : 0)} ${h}`;
+  const handle = props.blank.handleWidthMm > 0 && round.value ? 30 : 0;
+  return `${facing.value < 0 ? x - handle : x} ${y} ${w + handle} ${h}`;
 });
 /** Where a spot of the side is drawn. */
 function drawn(azimuth: number, slant: number): [number, number] {
@@ -75,19 +78,23 @@ function drawn(azimuth: number, slant: number): [number, number] {
   const x = (azimuth * width) / (2 * Math.PI);
   return form === 'ball' ? [x, slant - side / 2 - ball.halfLength * Math.sin(ball.latitude)] : [x, slant];
 }
+const facing = computed(() => (round.value ? (props.facing ?? 0) : 0));
 const pieces = computed(() => {
   const p = props.picture;
   if (!p) return [];
   return (props.pieces ?? (p.pieces ?? []).filter((piece) => !piece.spare)).flatMap((piece) => {
+    // As it is seen from there, with its middle within half a turn.
+    const middle = (piece.azimuths[0] + piece.azimuths[1]) / 2 - facing.value;
+    const shift = -facing.value - 2 * Math.PI * Math.round(middle / (2 * Math.PI));
     const data = piece.rings.map((ring) => {
       let path = '';
       for (let i = 0; i < ring.length; i += 2) {
-        const [x, y] = drawn(ring[i]! / p.meanRadius, -ring[i + 1]!);
+        const [x, y] = drawn(ring[i]! / p.meanRadius + shift, -ring[i + 1]!);
         path += `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`;
       }
       return `${path}Z`;
     });
-    const behind = round.value && (piece.azimuths[0] > Math.PI / 2 || piece.azimuths[1] < -Math.PI / 2);
+    const behind = round.value && (piece.azimuths[0] + shift > Math.PI / 2 || piece.azimuths[1] + shift < -Math.PI / 2);
     return behind ? [] : [{ id: piece.id, film: piece.film, data: data.join('') }];
   });
 });
@@ -95,8 +102,10 @@ const colour = (film: string): string => props.films.find((f) => f.id === film)?
 const handle = computed(() => {
   const { side, above, below } = solid.value;
   const down = (share: number): number => at(-above + (side + above + below) * share).y;
-  const x = at(side / 2).r - 2;
-  return `M${x} ${down(0.22)}C${x + 40} ${down(0.14)} ${x + 36} ${down(0.84)} ${x} ${down(0.82)}`;
+  // It stands at the back; from the front it is drawn where it does not hide.
+  const way = facing.value < 0 ? -1 : 1;
+  const x = way * (at(side / 2).r - 2);
+  return `M${x} ${down(0.22)}C${x + way * 40} ${down(0.14)} ${x + way * 36} ${down(0.84)} ${x} ${down(0.82)}`;
 });
 </script>
 

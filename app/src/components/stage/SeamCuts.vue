@@ -10,11 +10,14 @@ defineProps<{
     readonly name: string;
     readonly size: string;
     readonly does: AtSeam['do'] | 'butt';
+    /** What moves it off the seam, in words; null where there is no room for that. */
+    readonly move: string | null;
   }[];
 }>();
 const emit = defineEmits<{
   choose: [itemId: string, copy: number, does: AtSeam['do'] | 'butt'];
   show: [itemId: string];
+  move: [itemId: string];
 }>();
 const DOES: { value: AtSeam['do'] | 'butt'; label: string; title: string }[] = [
   { value: 'butt', label: 'Butt', title: 'Cut in two; its parts meet edge to edge' },
@@ -32,6 +35,9 @@ const DOES: { value: AtSeam['do'] | 'butt'; label: string; title: string }[] = [
     <li v-for="c in cuts" :key="`${c.itemId}:${c.copy}`">
       <button type="button" class="btn btn-link p-0 name" @click="emit('show', c.itemId)">{{ c.name }}</button>
       <span class="quiet small dims">{{ c.size }}</span>
+      <button v-if="c.move" type="button" class="btn btn-sm btn-outline-primary" @click="emit('move', c.itemId)">
+        {{ c.move }}
+      </button>
       <ChoiceButtons
         :value="c.does"
         :options="DOES"

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { coneDevelopment, formatLength, pathData, type AtSeam, type Film } from '@mivet/core';
+import {
+  coneDevelopment,
+  describeCommand,
+  formatLength,
+  pathData,
+  type AtSeam,
+  type Command,
+  type Film,
+} from '@mivet/core';
 import { computed, ref } from 'vue';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import SeamCuts from './SeamCuts.vue';
@@ -17,6 +25,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   choose: [itemId: string, copy: number, does: AtSeam['do'] | 'butt'];
   show: [itemId: string];
+  move: [command: Command];
 }>();
 
 const HALF = 60;
@@ -56,6 +65,18 @@ const box = computed(() => {
   });
   return `${b.minX - 4} ${-b.maxY - 3} ${b.maxX - b.minX + 8} ${b.maxY - b.minY + 6}`;
 });
+/** The turn that takes all copies of an item off the seam, when there is one: its finding knows. */
+function moveOff(itemId: string): { command: Command; words: string } | null {
+  const found = props.picture.findings.find(
+    ({ finding }) => finding.code === 'seam-cut' && finding.itemIds.includes(itemId),
+  );
+  const command = found?.finding.fixes.find((fix) => fix.do === 'turn-item');
+  return command ? { command, words: describeCommand(command, props.unit) } : null;
+}
+function move(itemId: string): void {
+  const off = moveOff(itemId);
+  if (off) emit('move', off.command);
+}
 const cuts = computed(() =>
   props.picture.cuts
     .filter((cut) => cut.seam === which.value)
@@ -68,6 +89,7 @@ const cuts = computed(() =>
         name: copies > 1 ? `${name}, ${copy + 1} of ${copies}` : name,
         size: `${formatLength(cutMm, props.unit)} cut`,
         does: props.choices.find((c) => c.itemId === itemId && c.copy === copy)?.do ?? ('butt' as const),
+        move: moveOff(itemId)?.words ?? null,
       };
     }),
 );
@@ -118,6 +140,7 @@ const words = computed(() => {
       :cuts="cuts"
       @choose="(itemId, copy, does) => emit('choose', itemId, copy, does)"
       @show="emit('show', $event)"
+      @move="move"
     />
     <svg
       :viewBox="box"

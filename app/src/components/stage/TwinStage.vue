@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import type { AtSeam } from '@mivet/core';
+import { applyCommand, type AtSeam, type Command } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
@@ -56,6 +56,10 @@ function atSeam(itemId: string, copy: number, does: AtSeam['do'] | 'butt'): void
     const others = p.seam.atSeam.filter((c) => c.itemId !== itemId || c.copy !== copy);
     return { ...p, seam: { ...p.seam, atSeam: does === 'butt' ? others : [...others, { itemId, copy, do: does }] } };
   });
+}
+
+function moveOff(command: Command): void {
+  project.edit('Move it off the seam', (p) => applyCommand(p, command));
 }
 
 function splitTo(event: PointerEvent): void {
@@ -152,6 +156,7 @@ function splitByKey(event: KeyboardEvent): void {
       :choices="project.doc!.seam.atSeam"
       @choose="atSeam"
       @show="view.selectedId = $event"
+      @move="moveOff"
     />
   </div>
 </template>
