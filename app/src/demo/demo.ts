@@ -251,10 +251,10 @@ export function demoProjects(now: string): Project[] {
       },
       {
         ...newMotif('demo-boats', 'boat', 'chalk'),
-        widthMm: 44,
+        widthMm: 60,
         running: 'round',
-        repeat: { mode: 'spaced', count: 6 },
-        placement: { facing: 'front', angleDeg: 30, from: 'middle', mm: 6, turnDeg: 0 },
+        repeat: { mode: 'spaced', count: 5 },
+        placement: { facing: 'front', angleDeg: 36, from: 'middle', mm: 6, turnDeg: 0 },
       },
     ],
     seam: { ...PLAIN_SEAM, way: 'wandering', lapMm: 3, panels: 2 },
@@ -264,10 +264,10 @@ export function demoProjects(now: string): Project[] {
     ...newProject('demo-bow', 'Bow-seat lids', bowLid, bowLid.id, now),
     items: [
       {
-        ...newText('demo-bow-words', 'WILLOWMERE', 'chalk'),
+        ...newText('demo-bow-words', 'WILLOW', 'chalk'),
         running: 'rigid',
-        size: { by: 'cap', mm: 4.5 },
-        ring: { acrossMm: 29, tops: 'out', times: 2, between: 'star' },
+        size: { by: 'cap', mm: 8.2 },
+        ring: { acrossMm: 23, tops: 'out', times: 2, between: 'star' },
       },
       {
         ...newText('demo-bow-number', '2', 'ensign'),
@@ -321,6 +321,9 @@ export function demoProjects(now: string): Project[] {
   };
   const crest: Project = {
     ...newProject('demo-crest-flask', 'Crest on the flask', flask, flask.id, now),
+    accepted: [
+      { findingId: 'island:demo-crest-mask', reason: 'Laid with transfer tape.', signature: 'loose look count=1.0' },
+    ],
     // The plate stays on while the crest is stripped: up to the rim edge, and 12 mm past the crest.
     items: [
       {
@@ -344,12 +347,15 @@ export function demoProjects(now: string): Project[] {
   const allRound = { widthMm: 236, running: 'level', repeat: { mode: 'joined', count: 1 } } as const;
   const bottle: Project = {
     ...newProject('demo-fleet-bottle', 'Boats on the frosted bottle', frostedBottle, frostedBottle.id, now),
+    accepted: [
+      { findingId: 'island:demo-fleet-mask', reason: 'Laid with transfer tape.', signature: 'loose look count=3.0' },
+    ],
     // Below the shoulder the side is straight. The ground is blasted; the boats stay as film in a clear field.
     blank: { ...frostedBottle, flattening: { ...frostedBottle.flattening, keep: [66, 120] } },
     items: [
       {
         ...newMotif('demo-fleet', 'boat', 'night'),
-        widthMm: 34,
+        widthMm: 58,
         running: 'level',
         repeat: { mode: 'spaced', count: 3 },
         placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 4, turnDeg: 0 },

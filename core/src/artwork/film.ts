@@ -32,6 +32,16 @@ export const FILM_GIVE: Record<FilmFinish, { readonly stretch: number; readonly 
   glow: { stretch: 0.01, squeeze: 0.003 },
 };
 
+/** mm. Finest stroke that holds, by finish. Starting values. */
+export const FINEST_STROKE_MM: Record<FilmFinish, number> = {
+  'gloss permanent': 1,
+  'matte removable': 1,
+  metallised: 1.5,
+  glitter: 2,
+  'cast conformable': 0.8,
+  glow: 1.5,
+};
+
 const film = (id: string, name: string, colour: string, finish: FilmFinish): Film => ({
   id,
   name,

@@ -65,6 +65,30 @@ export function applyCommand(project: Project, command: Command): Project {
           ? { ...item, repeat: { ...item.repeat, scatter: { ...scatter, seed: scatter.seed + 1 } } }
           : item;
       });
+    case 'thicken-item':
+      return change(command.itemId, (item) => ({
+        ...item,
+        acts: { ...item.acts, thickenMm: Math.round((item.acts.thickenMm + command.mm) * 100) / 100 },
+      }));
+    case 'change-film':
+      return {
+        ...project,
+        items: project.items.map((item) =>
+          command.itemIds.includes(item.id) ? { ...item, film: command.film } : item,
+        ),
+      };
+    case 'read-forwards':
+      return change(command.itemId, (item) => ({
+        ...item,
+        mirrored: false,
+        repeat: { ...item.repeat, alternate: false },
+      }));
+    case 'set-hand': {
+      const { names } = project;
+      if (!names) return project;
+      const rows = names.rows.map((row) => (row.id === command.rowId ? { ...row, hand: command.hand } : row));
+      return { ...project, names: { ...names, rows } };
+    }
     case 'bridge-islands':
       return change(command.itemId, (item) => ({ ...item, acts: { ...item.acts, bridgeMm: command.mm } }));
     case 'refit-mask': {

@@ -11,7 +11,8 @@ import { ringArea } from './polygon.ts';
  * index of the edges by strips keeps this near linear, where asking each hole of each outer ring would be quadratic.
  *
  * @param rings rings of one union, which do not cross each other: outer ones counter-clockwise, holes clockwise
- * @returns polygons in the order of their outer rings; rings under the dust area, and holes of none, are left out
+ * @returns polygons in the order of their outer rings; rings under the dust area, and holes with no film round them, are
+ *   left out
  */
 export function nestRings(rings: readonly Ring[]): Polygon[] {
   const kept = rings.filter((ring) => Math.abs(ringArea(ring)) > DUST_AREA_MM2);
@@ -35,11 +36,35 @@ export function nestRings(rings: readonly Ring[]): Polygon[] {
       return owner;
     };
     kept.forEach((ring, index) => {
-      if (isHole[index]) polygons.get(ownerOf(index))?.holes.push(ring);
+      if (isHole[index]) (polygons.get(ownerOf(index)) ?? closestRound(ring, polygons.values()))?.holes.push(ring);
     });
   }
   return [...polygons.values()];
 }
+
+/**
+ * The film round a hole that fills it to within rounding: its edge may then lie a hair outside, where no ray meets it.
+ * The smallest one round the hole's box, give or take that hair, and no smaller than the hole itself.
+ */
+function closestRound<P extends { outer: Ring }>(hole: Ring, polygons: Iterable<P>): P | null {
+  const box = boxOfCoordinates(hole);
+  const size = Math.abs(ringArea(hole));
+  let best: P | null = null;
+  for (const polygon of polygons) {
+    const round = boxOfCoordinates(polygon.outer);
+    const holds =
+      round.minX - HAIR_MM <= box.minX &&
+      round.minY - HAIR_MM <= box.minY &&
+      round.maxX + HAIR_MM >= box.maxX &&
+      round.maxY + HAIR_MM >= box.maxY;
+    const area = ringArea(polygon.outer);
+    if (holds && area >= size - DUST_AREA_MM2 && (!best || area < ringArea(best.outer))) best = polygon;
+  }
+  return best;
+}
+
+/** mm. What rounding may move an edge by, and some. */
+const HAIR_MM = 1e-3;
 
 /** Edges by strips across the longer side: `edges[strip]` holds pairs of ring and offset of the edge's first point. */
 interface Strips {

@@ -31,7 +31,11 @@ export type FindingCode =
   | 'balloon-keeps'
   | 'island'
   | 'bridge-thin'
-  | 'mask-margin';
+  | 'mask-margin'
+  | 'fine-stroke'
+  | 'tiny-piece'
+  | 'stray-film'
+  | 'hands';
 
 /** A change to the project that a finding offers as its fix. */
 export type Command =
@@ -60,6 +64,10 @@ export type Command =
   | { readonly do: 'wander-seam' }
   | { readonly do: 'split-panels'; readonly panels: number }
   | { readonly do: 'arrange-anew'; readonly itemId: string }
+  | { readonly do: 'thicken-item'; readonly itemId: string; readonly mm: number }
+  | { readonly do: 'change-film'; readonly itemIds: readonly string[]; readonly film: string; readonly name: string }
+  | { readonly do: 'read-forwards'; readonly itemId: string }
+  | { readonly do: 'set-hand'; readonly rowId: string; readonly hand: 'right' | 'left'; readonly name: string }
   | { readonly do: 'bridge-islands'; readonly itemId: string; readonly mm: number }
   | ({ readonly do: 'refit-mask'; readonly itemId: string; readonly heightMm: number } & Pick<
       MotifItem,

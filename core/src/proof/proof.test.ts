@@ -219,3 +219,55 @@ describe('signatureOf', () => {
     expect(sign(4)).not.toBe(sign(4.3));
   });
 });
+
+describe('fine-stroke', () => {
+  it('fires for a bar finer than its film holds, by as much as it is finer', () => {
+    const bar = (mm: number, film = 'deep-water') => project(tumbler(), plate('bar', 40, mm, { film }));
+    // Gloss film holds 1 mm, cast film 0.8: what is too fine for the one does for the other.
+    expectRule('fine-stroke', 'look', bar(0.9), bar(1.05));
+    expectRule('fine-stroke', 'fails', bar(0.4), bar(0.85, 'hull'));
+    expect(findingsOf(bar(0.9), 'fine-stroke')[0]!.numbers).toMatchObject({ width: expect.closeTo(0.9, 2), finest: 1 });
+  });
+});
+
+describe('tiny-piece', () => {
+  it('fires for what is too small to lift, once for all that are', () => {
+    const dots = (mm: number) =>
+      project(tumbler(), plate('dot', mm, mm, { repeat: { mode: 'spaced', count: 5 }, placement: at({ facing: 'angle', angleDeg: 10 }) })); // prettier-ignore
+    expectRule('tiny-piece', 'look', dots(2.2), dots(2.55));
+    expect(findingsOf(dots(2.2), 'tiny-piece')).toMatchObject([{ numbers: { count: 5 } }]);
+  });
+});
+
+describe('stray-film', () => {
+  it('fires for a film of which only a speck is used, and puts it on the one used most', () => {
+    const speck = (mm: number) => project(tumbler(), plate('wide', 60, 30), plate('speck', mm, mm, { film: 'brass', placement: at({ mm: 40 }) })); // prettier-ignore
+    // 4.4² = 19.4 mm², 4.5² = 20.3 mm².
+    expectRule('stray-film', 'look', speck(4.4), speck(4.5));
+    // One film alone is never a stray one.
+    expect(findingsOf(project(tumbler(), plate('only', 3, 3)), 'stray-film')).toEqual([]);
+  });
+});
+
+describe('hands', () => {
+  it('fires for words that read backwards, wherever a mirror does it', () => {
+    const words = (more: Partial<ArtworkItem>) => project(mug(), { ...textItem('COX'), ...more } as ArtworkItem);
+    expectRule('hands', 'look', words({ mirrored: true }), words({}));
+    const spaced = (alternate: boolean) => words({ repeat: { mode: 'spaced', count: 2, alternate } });
+    expectRule('hands', 'look', spaced(true), spaced(false));
+    const faces = { placement: at({ facing: 'faces' }) };
+    expectRule('hands', 'look', words({ ...faces, repeat: { mode: 'once', count: 1, alternate: true } }), words(faces));
+    // A motif may look the other way.
+    expect(findingsOf(project(mug(), motifItem('heron', { mirrored: true })), 'hands')).toEqual([]);
+  });
+
+  it('fires for a pair that is twice the same, or on which nothing faces anybody', () => {
+    const pair = (facing: Placement['facing'], ...hands: ('right' | 'left')[]): Project => ({
+      ...project(mug(), motifItem('oar', { widthMm: 9, placement: at({ facing }) })),
+      names: { itemId: null, widthMm: 60, leastCapMm: 8, closeMm: 1, rows: hands.map((hand, i) => ({ id: `r${i}`, name: `Mug ${i + 1}`, count: 1, hand, capMm: null, blankId: null })) }, // prettier-ignore
+    });
+    expectRule('hands', 'look', pair('drinker', 'right', 'right'), pair('drinker', 'right', 'left'));
+    // Only a person can say what is to face whom.
+    expect(findingsOf(pair('front', 'right', 'left'), 'hands')).toMatchObject([{ case: 'nothing-faces', fixes: [] }]);
+  });
+});

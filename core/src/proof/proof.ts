@@ -3,9 +3,13 @@ import { judgeBandStrain } from './band-strain.ts';
 import { judgeBaseZone } from './base-zone.ts';
 import { judgeMakes, withoutNamed } from './each-make.ts';
 import { judgeFaceEdge } from './face-edge.ts';
+import { judgeFineStroke } from './fine-stroke.ts';
 import type { Finding, Judge, ProofContext, Severity } from './finding.ts';
 import { judgeFontMissing } from './font-missing.ts';
 import { judgeGlance } from './glance.ts';
+import { judgeHands } from './hands.ts';
+import { judgeStrayFilm } from './stray-film.ts';
+import { judgeTinyPiece } from './tiny-piece.ts';
 import { judgeHandleZone } from './handle-zone.ts';
 import { judgeLettersMissing } from './letters-missing.ts';
 import { judgeLoadFit } from './load-fit.ts';
@@ -27,6 +31,10 @@ const JUDGES: readonly Judge[] = [
   judgeFontMissing,
   judgeNamesOverflow,
   judgeWrinkle,
+  judgeFineStroke,
+  judgeTinyPiece,
+  judgeStrayFilm,
+  judgeHands,
   judgeIslands,
   judgeBridges,
   judgeMaskMargin,

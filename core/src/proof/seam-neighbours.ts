@@ -30,17 +30,18 @@ export const judgeSeamNeighbours: Judge = (context) => {
       const across = Math.max(q.left + shift - p.right, p.left - q.right - shift, 0);
       return Math.hypot(across, Math.max(q.top - p.foot, p.top - q.foot, 0));
     };
-    const nearest = pieces.map((_, a) =>
-      pieces.reduce((least, _other, b) => (a === b ? least : Math.min(least, gap(a, b, 0))), Infinity),
-    );
+    const nearest = nearestGaps(boxes, gap);
     const typical = [...nearest].sort((a, b) => a - b)[Math.floor(nearest.length / 2)]!;
+    const limit = PAIR_SHARE * typical;
+    const byLeft = boxes.map((_, i) => i).sort((i, k) => boxes[i]!.left - boxes[k]!.left);
     let closest: { a: Piece; b: Piece; mm: number } | null = null;
-    pieces.forEach((a, i) => {
-      pieces.forEach((b, k) => {
+    for (let i = 0; i < pieces.length; i++)
+      for (const k of byLeft) {
+        // Past this one they only lie further round.
+        if (boxes[k]!.left + turn - boxes[i]!.right >= limit) break;
         const mm = gap(i, k, turn);
-        if (mm < PAIR_SHARE * typical && mm < (closest?.mm ?? Infinity)) closest = { a, b, mm };
-      });
-    });
+        if (mm < limit && mm < (closest?.mm ?? Infinity)) closest = { a: pieces[i]!, b: pieces[k]!, mm };
+      }
     if (closest === null) continue;
     const { a, b, mm } = closest as { a: Piece; b: Piece; mm: number };
     const item = context.job.items.find(({ id }) => id === b.itemIds[0]);
@@ -76,3 +77,25 @@ export const judgeSeamNeighbours: Judge = (context) => {
   }
   return findings;
 };
+
+/** From each box to the nearest other one: looked for outwards from its own place in the order of their left sides. */
+function nearestGaps(
+  boxes: readonly { readonly left: number; readonly right: number }[],
+  gap: (a: number, b: number, shift: number) => number,
+): number[] {
+  const order = boxes.map((_, i) => i).sort((i, k) => boxes[i]!.left - boxes[k]!.left);
+  const widest = Math.max(...boxes.map(({ left, right }) => right - left));
+  const nearest = new Array<number>(boxes.length).fill(Infinity);
+  order.forEach((at, place) => {
+    let least = Infinity;
+    for (const way of [1, -1])
+      for (let k = place + way; k >= 0 && k < order.length; k += way) {
+        const other = order[k]!;
+        const across = way > 0 ? boxes[other]!.left - boxes[at]!.right : boxes[at]!.left - boxes[other]!.left - widest;
+        if (across >= least) break;
+        least = Math.min(least, gap(at, other, 0));
+      }
+    nearest[at] = least;
+  });
+  return nearest;
+}

@@ -220,6 +220,41 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         `${count(finding.numbers['count'], 'piece is', 'pieces are')} cut where the ${names['parts']} meet`,
         `The side is laid in ${whole('parts')} ${names['parts']}; each joint shows in the film. Fewer, or one band, cut less.`,
       );
+    case 'fine-stroke/thin':
+      return say(
+        `${sentence(names['item'])} has strokes of ${mm('width')}`,
+        `${names['film']} holds from ${mm('finest')} on; finer, it tears when it is weeded and lifts in the wash.`,
+      );
+    case 'tiny-piece/small':
+      return say(
+        `${count(finding.numbers['count'], 'piece', 'pieces')} of ${names['item']} under ${mm('least')} across`,
+        `The smallest is ${mm('across')}: such pieces stay on the backing or are lost. Make them larger, or cut spares.`,
+      );
+    case 'stray-film/little':
+      return say(
+        `Hardly any ${names['film']} is used`,
+        `${whole('area')} mm² of it, less than a fingernail: a load and a laying more for a speck.`,
+      );
+    case 'hands/mirrored':
+      return say(
+        `${sentence(names['item'])} reads backwards`,
+        'It is mirrored. That is right only where one looks at it through glass, from the other side.',
+      );
+    case 'hands/every-other':
+      return say(
+        `Every other ${names['item']} reads backwards`,
+        'Its copies alternate mirrored. Motifs may; words do not.',
+      );
+    case 'hands/same-hand':
+      return say(
+        `Both of the pair are for the ${names['hand']} hand`,
+        'A pair has one for either hand, so that its faces look the same way when both are lifted.',
+      );
+    case 'hands/nothing-faces':
+      return say(
+        'Both of the pair come out alike',
+        'Nothing on it faces the drinker or the room, so the hand makes no difference. Turn something to face one, or make it simply two.',
+      );
     case 'island/loose':
       return say(
         `${count(finding.numbers['count'], 'island lies', 'islands lie')} loose in the mask`,
@@ -288,6 +323,14 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return `Split into ${command.panels} panels`;
     case 'arrange-anew':
       return 'Arrange anew';
+    case 'thicken-item':
+      return `Thicken it by ${formatLength(command.mm, unit)} all round`;
+    case 'change-film':
+      return `Cut it from ${command.name}`;
+    case 'read-forwards':
+      return 'Let it read forwards';
+    case 'set-hand':
+      return `Make “${command.name}” for the ${command.hand} hand`;
     case 'bridge-islands':
       return `Bridge them, ${formatLength(command.mm, unit)} wide`;
     case 'refit-mask':

@@ -1,0 +1,70 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { unionRings } from './boolean.ts';
+import { offsetRings } from './offset.ts';
+import type { Polygon, Ring } from './polygon.ts';
+import { polygonArea, ringsOf } from './polygon.ts';
+import { thinPlaces } from './thin.ts';
+
+const bar = (x: number, y: number, w: number, h: number): Ring =>
+  Float64Array.of(x, y, x + w, y, x + w, y + h, x, y + h);
+const one = (...rings: Ring[]): Polygon => unionRings(rings)[0]!;
+
+describe('thinPlaces', () => {
+  it('measures a stroke between two blocks, and the blocks are none', () => {
+    const dumbbell = one(bar(0, 0, 10, 10), bar(10, 4.6, 12, 0.8), bar(22, 0, 10, 10));
+    const [place, ...more] = thinPlaces(dumbbell, 1, 1.5);
+    expect(place!.width).toBeCloseTo(0.8, 6);
+    expect(place!.at[0]).toBeCloseTo(16, 0);
+    expect(place!.at[1]).toBeCloseTo(5, 6);
+    // Seen from either side it is the same stroke, of half its film each.
+    expect(place!.area).toBeCloseTo((0.8 * 12) / 2, 0);
+    expect(more.length).toBe(1);
+    expect(thinPlaces(dumbbell, 0.79, 0)).toEqual([]);
+  });
+
+  it('sees the thin wall of a ring, and nothing in a thick one', () => {
+    const circle = (r: number, way: 1 | -1): Ring =>
+      Float64Array.from(Array.from({ length: 120 }, (_, i) => [r * Math.cos((way * i * Math.PI) / 60), r * Math.sin((way * i * Math.PI) / 60)]).flat()); // prettier-ignore
+    const ring = (wall: number): Polygon => ({ outer: circle(8, 1), holes: [circle(8 - wall, -1)] });
+    expect(thinPlaces(ring(0.7), 1, 1)[0]!.width).toBeCloseTo(0.7, 1);
+    expect(thinPlaces(ring(1.1), 1, 1)).toEqual([]);
+  });
+
+  it('takes the tips of a star for corners, not for strokes', () => {
+    const star = Float64Array.from(
+      Array.from({ length: 10 }, (_, i) => {
+        const r = i % 2 ? 4.6 : 12;
+        return [r * Math.sin((i * Math.PI) / 5), r * Math.cos((i * Math.PI) / 5)];
+      })
+        .reverse()
+        .flat(),
+    );
+    expect(thinPlaces(one(star), 1, 1.5)).toEqual([]);
+  });
+
+  it('agrees with moving the outlines in by half the limit, on random outlines', () => {
+    const at = fc.double({ min: 0, max: 24, noNaN: true });
+    const length = fc.double({ min: 4, max: 14, noNaN: true });
+    const size = fc.oneof(
+      fc.double({ min: 0.3, max: 0.85, noNaN: true }),
+      fc.double({ min: 1.15, max: 3, noNaN: true }),
+    );
+    const stroke = fc.tuple(at, at, length, size, fc.boolean()).map(([x, y, l, w, upright]) => (upright ? bar(x, y, w, l) : bar(x, y, l, w))); // prettier-ignore
+    fc.assert(
+      fc.property(fc.array(stroke, { minLength: 1, maxLength: 6 }), (strokes) => {
+        for (const part of unionRings(strokes)) {
+          const found = thinPlaces(part, 1, 1.5);
+          // What is gone after moving in by half a millimetre and out again, but for rounded corners, was narrower than one.
+          const opened = offsetRings(offsetRings(ringsOf(part), -0.5).flatMap(ringsOf), 0.5);
+          const lost = polygonArea(part) - opened.reduce((sum, p) => sum + polygonArea(p), 0);
+          const corners = part.outer.length + part.holes.reduce((sum, hole) => sum + hole.length, 0);
+          if (lost > 3.2 + 0.06 * corners) expect(found.length).toBeGreaterThan(0);
+          if (lost < 0.5) expect(found).toEqual([]);
+          for (const { width } of found) expect(width).toBeLessThan(1);
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+});

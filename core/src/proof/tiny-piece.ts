@@ -1,0 +1,32 @@
+import { TINY_PIECE_MM } from '../numeric/tolerances.ts';
+import type { Piece } from '../wrap/pieces.ts';
+import type { Finding, Judge } from './finding.ts';
+import { itemName } from './finding.ts';
+
+/** Pieces that are too small to be lifted and laid: they stay on the backing, or are lost on the way. */
+export const judgeTinyPiece: Judge = (context) => {
+  const found = new Map<string, { piece: Piece; across: number; count: number }>();
+  for (const piece of context.wrap.pieces) {
+    // As it lies on the side: on a flat that is bent, a box round it would be larger the further round it lies.
+    const radius = context.wrap.surface.radiusAt((piece.slants[0] + piece.slants[1]) / 2);
+    const across = Math.max((piece.azimuths[1] - piece.azimuths[0]) * radius, piece.slants[1] - piece.slants[0]);
+    // What a seam cuts off is judged with the seam.
+    if (across >= TINY_PIECE_MM || piece.cutAt !== null || piece.spare) continue;
+    const itemId = piece.itemIds[0]!;
+    const before = found.get(itemId);
+    const smaller = !before || across < before.across;
+    found.set(itemId, { ...(smaller ? { piece, across } : before), count: (before?.count ?? 0) + 1 });
+  }
+  return [...found].map(([itemId, { piece, across, count }]): Finding => ({
+    id: `tiny-piece:${itemId}`,
+    code: 'tiny-piece',
+    case: 'small',
+    severity: 'look',
+    place: { azimuths: piece.azimuths, slants: piece.slants },
+    itemIds: [itemId],
+    numbers: { across, least: TINY_PIECE_MM, count },
+    names: { item: itemName(context, itemId) },
+    // Thickened, a piece grows by twice as much across.
+    fixes: [{ do: 'thicken-item', itemId, mm: (TINY_PIECE_MM - across) / 2 + 0.02 }],
+  }));
+};
