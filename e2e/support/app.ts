@@ -9,7 +9,7 @@ export async function openProjects(page: Page): Promise<void> {
 }
 
 /** Opens a stop of a demo project. */
-export async function openDemo(page: Page, id: 'demo-tumbler' | 'demo-mug', stop: string): Promise<void> {
+export async function openDemo(page: Page, id: `demo-${string}`, stop: string): Promise<void> {
   await openProjects(page);
   await page.goto(`/project/${id}/${stop}`);
   await expect(page.getByRole('navigation', { name: 'Stops of the project' })).toBeVisible();

@@ -72,7 +72,10 @@ export function useItemDrag(): {
       .flatMap((other) => {
         const named = doc.items.find((i) => i.id === other.itemId);
         const name = named ? itemTitle(named) : '';
-        return other.copies.slice(0, MOST_COPIES).map((azimuth) => ({ ...other, azimuth, name }));
+        const allRound = named?.repeat.mode === 'joined';
+        return other.copies
+          .slice(0, allRound ? 1 : MOST_COPIES)
+          .map((azimuth) => ({ ...other, azimuth, name, allRound }));
       });
     // The copy that was taken hold of is the one that is watched.
     const held = placed.copies.reduce((a, b) => (gap(b, at.azimuth) < gap(a, at.azimuth) ? b : a), placed.azimuth);

@@ -39,7 +39,7 @@ describe('snapTo', () => {
   it('puts edges to the glance and to other items, beside and in line', () => {
     // The right edge, 10 mm right of the middle, comes to 0.9 rad.
     expect(rest(box({ azimuth: 0.9 - 10 / 40 - 0.02 })).held[0]).toMatchObject({ part: 'right', line: { at: 0.9 } });
-    const oar = { ...box({ azimuth: 2, slant: 40, widthMm: 8, heightMm: 30 }), name: 'the oar' };
+    const oar = { ...box({ azimuth: 2, slant: 40, widthMm: 8, heightMm: 30 }), name: 'the oar', allRound: false };
     const beside = rest(box({ azimuth: 2 + 14.7 / 40, slant: 48.2 }), 2, [oar]);
     expect(beside.held.map(({ line, part }) => `${part}: ${line.name}`)).toEqual([
       'left: right of the oar',
@@ -48,17 +48,29 @@ describe('snapTo', () => {
     expect([beside.azimuth, beside.slant]).toEqual([expect.closeTo(2 + 14 / 40, 12), 49]);
   });
 
+  it('prefers a line of the blank to one of another item, and finds no sides on a band all round', () => {
+    const band = { ...box({ azimuth: 0.01, slant: 60 }), name: 'the wave', allRound: true };
+    const star = { ...box({ azimuth: 0.02, slant: 60 }), name: 'the star', allRound: false };
+    // 1 mm from the front, 0.2 mm from the star's middle.
+    const near = box({ azimuth: 1 / 40, slant: 61 });
+    expect(rest(near, 2, [star]).held.map(({ line }) => line.name)).toEqual([
+      'opposite the handle',
+      'middle of the star',
+    ]);
+    expect(rest(box({ azimuth: 0.51 + 0.005, slant: 61 }), 2, [band]).held.map(({ line }) => line.name)).toEqual(['middle of the wave']); // prettier-ignore
+  });
+
   it('never moves by more than its reach, and not at all when nothing is near', () => {
     const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
       fc.property(number(-3, 3), number(0, 90), number(1, 60), number(0, 5), (azimuth, slant, widthMm, reach) => {
         const at = box({ azimuth, slant, widthMm });
-        const to = rest(at, reach, [{ ...box({ azimuth: 1, slant: 30 }), name: 'x' }]);
+        const to = rest(at, reach, [{ ...box({ azimuth: 1, slant: 30 }), name: 'x', allRound: false }]);
         expect(Math.abs(to.azimuth - azimuth) * 40).toBeLessThanOrEqual(reach + 1e-9);
         expect(Math.abs(to.slant - slant)).toBeLessThanOrEqual(reach + 1e-9);
         // What rests stays: a second time changes nothing.
         const again = rest({ ...at, azimuth: to.azimuth, slant: to.slant }, reach, [
-          { ...box({ azimuth: 1, slant: 30 }), name: 'x' },
+          { ...box({ azimuth: 1, slant: 30 }), name: 'x', allRound: false },
         ]);
         expect(again.azimuth).toBeCloseTo(to.azimuth, 9);
         if (to.held.length === 0) expect([to.azimuth, to.slant]).toEqual([azimuth, slant]);

@@ -14,6 +14,8 @@ export interface SnapLine {
   readonly name: string;
   /** The facing that its meridian is. */
   readonly facing?: 'front' | 'drinker' | 'room';
+  /** Whether it belongs to another item, which counts for less than the blank itself. */
+  readonly others?: boolean;
 }
 
 /** An item on the side, as far as lines hang on it: its middle, and its size in mm. */
@@ -22,6 +24,13 @@ export interface SnapBox {
   readonly slant: number;
   readonly widthMm: number;
   readonly heightMm: number;
+}
+
+/** Another item that things come to rest beside. */
+export interface SnapOther extends SnapBox {
+  readonly name: string;
+  /** A band all round has no sides to rest against. */
+  readonly allRound: boolean;
 }
 
 /** The side that things are dragged over. */
@@ -38,6 +47,9 @@ export interface SnapSide {
   /** Half-angle of one glance, rad; null on a face. */
   readonly glance: number | null;
 }
+
+/** Share of the reach by which a line of the blank is preferred to one of another item. */
+const BLANK_FIRST = 0.6;
 
 /** Where a dragged item comes to rest. */
 export interface Snapped {
@@ -57,7 +69,7 @@ const DOWN: readonly SnapPart[] = ['middle', 'top', 'bottom'];
  * @param side the side
  * @param others every copy of the other items, with its name
  */
-export function snapLines(side: SnapSide, others: readonly (SnapBox & { readonly name: string })[]): SnapLine[] {
+export function snapLines(side: SnapSide, others: readonly SnapOther[]): SnapLine[] {
   const down = (at: number, parts: readonly SnapPart[], name: string): SnapLine => ({ axis: 'down', at, parts, name });
   const round = (at: number, parts: readonly SnapPart[], name: string): SnapLine => ({
     axis: 'round',
@@ -87,16 +99,20 @@ export function snapLines(side: SnapSide, others: readonly (SnapBox & { readonly
       round(-side.glance, ['left'], 'edge of one glance'),
       round(side.glance, ['right'], 'edge of one glance'),
     );
-  for (const { name, azimuth, slant, widthMm, heightMm } of others) {
+  for (const { name, azimuth, slant, widthMm, heightMm, allRound } of others) {
     const half = widthMm / 2 / side.radius;
-    lines.push(
+    const own = [
       down(slant, ['middle'], `middle of ${name}`),
       down(slant - heightMm / 2, ['top', 'bottom'], `top of ${name}`),
       down(slant + heightMm / 2, ['bottom', 'top'], `bottom of ${name}`),
-      round(azimuth, ['middle'], `middle of ${name}`),
-      round(azimuth - half, ['left', 'right'], `left of ${name}`),
-      round(azimuth + half, ['right', 'left'], `right of ${name}`),
-    );
+    ];
+    if (!allRound)
+      own.push(
+        round(azimuth, ['middle'], `middle of ${name}`),
+        round(azimuth - half, ['left', 'right'], `left of ${name}`),
+        round(azimuth + half, ['right', 'left'], `right of ${name}`),
+      );
+    lines.push(...own.map((line) => ({ ...line, others: true })));
   }
   return lines;
 }
@@ -115,7 +131,7 @@ export function snapTo(
   { radius, closed }: Pick<SnapSide, 'radius' | 'closed'>,
   reach: number,
 ): Snapped {
-  const best: Record<SnapLine['axis'], { line: SnapLine; part: SnapPart; by: number } | null> = {
+  const best: Record<SnapLine['axis'], { line: SnapLine; part: SnapPart; by: number; cost: number } | null> = {
     round: null,
     down: null,
   };
@@ -126,9 +142,9 @@ export function snapTo(
         line.axis === 'down'
           ? line.at - levelOf(box, part)
           : radius * turnTo(line.at, meridianOf(box, part, radius), closed);
-      const now = best[line.axis];
-      if (Math.abs(by) <= reach && (!now || Math.abs(by) < Math.abs(now.by) - 1e-6))
-        best[line.axis] = { line, part, by };
+      const cost = Math.abs(by) + (line.others ? BLANK_FIRST * reach : 0);
+      if (Math.abs(by) <= reach && cost < (best[line.axis]?.cost ?? Infinity) - 1e-6)
+        best[line.axis] = { line, part, by, cost };
     }
   return {
     azimuth: box.azimuth + (best.round?.by ?? 0) / radius,

@@ -49,6 +49,7 @@ const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean 
   },
   { code: ['glance'], words: 'Each part reads in one glance' },
   { code: ['unfused'], words: 'No outlines overlap' },
+  { code: ['fine-stroke', 'tiny-piece'], words: 'No stroke and no piece is too fine' },
   { code: ['load-fit'], words: 'Every film fits the board' },
 ];
 /** What was looked at and gave nothing to say. */

@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import { Buffer } from 'node:buffer';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { download, goTo, openDemo, setField, text, unzip } from './support/app.ts';
+import { pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
+
+/** A font of the person's own: any file serves, and this one is at hand. */
+const quill = readFileSync(
+  createRequire(import.meta.url).resolve('@fontsource/zilla-slab/files/zilla-slab-latin-600-normal.woff'),
+);
+
+test('a font of one’s own is kept with its source, cuts the words, and travels in the project’s file', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-pair', 'artwork');
+  await page.getByRole('button', { name: 'COX' }).click();
+  await page.locator('input[type=file]').first().setInputFiles({ name: 'quill.woff', mimeType: 'font/woff', buffer: quill }); // prettier-ignore
+  await expect(page.getByText('Each letter is a piece of its own.')).toBeVisible();
+  await page.getByLabel('Called').fill('Quill');
+  await page.getByLabel('Where it is from', { exact: true }).fill('Cut by a friend');
+  await page.getByLabel('May you use it?').selectOption('Yes, I may');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByLabel('Letters', { exact: true })).toHaveValue(/^own-/);
+  await setField(page, 'Capitals are high', '20 mm');
+  await goTo(page, 'Cut');
+  const files = await unzip(await download(page, 'Whole job as ZIP'));
+  // X is flat above and below: 20 mm as asked, on both mugs; O stands over a little on both sides.
+  const heights = Object.keys(files)
+    .filter((name) => /^cut-.*\.svg$/.test(name))
+    .flatMap((name) => pathsIn(text(files[name])).map((d) => ({ svg: text(files[name]), d })))
+    .flatMap(({ svg, d }) => d.split(/(?=M)/).map((one) => pathPoints(one).map((p) => toTemplate(svg, p)[1])))
+    .map((ys) => Math.max(...ys) - Math.min(...ys));
+  expect(heights.filter((h) => Math.abs(h - 20) < 0.05)).toHaveLength(2);
+
+  // After a reload it is still there, and the file that is saved brings it along.
+  await page.reload();
+  await goTo(page, 'Log');
+  const saved = JSON.parse(readFileSync(await (await download(page, 'Save to a file')).path(), 'utf8')) as {
+    carried: { fonts: { name: string; source: string; rights: string; data: string }[] };
+  };
+  expect(saved.carried.fonts).toMatchObject([{ name: 'Quill', source: 'Cut by a friend', rights: 'allowed' }]);
+  expect(Buffer.from(saved.carried.fonts[0]!.data, 'base64').equals(quill)).toBe(true);
+});
+
+test('a drawing is kept among the motifs, and comes to rest on the rim line and in front when it is dragged', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-tumbler', 'artwork');
+  const otter =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="20mm" height="10mm" viewBox="0 0 20 10"><rect width="20" height="10" fill="#0f4c5c"/><rect x="30" width="1" height="1" fill="#0f4c5c"/></svg>';
+  await page.locator('input[type=file]').first().setInputFiles({ name: 'otter.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(otter) }); // prettier-ignore
+  await expect(page.getByText('Leave off one speck')).toBeVisible();
+  await page.getByLabel('Keep it among my motifs').check();
+  await page.getByRole('button', { name: 'Place it' }).click();
+  await page.getByRole('button', { name: 'Take away' }).click();
+  // Found again by its name, after a reload, and placed with one click.
+  await page.reload();
+  await page.getByLabel('Find a motif').fill('otter');
+  await page.getByRole('button', { name: 'otter', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'otter' })).toBeVisible();
+
+  const piece = page.locator('svg.flat [data-item]').last();
+  const box = (await piece.boundingBox())!;
+  const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  // Up until the guides say that its top is on the rim line.
+  const held = page.locator('.guides text.held', { hasText: 'top on rim line' });
+  for (let y = from.y; y > from.y - 400 && (await held.count()) === 0; y -= 2) {
+    await page.mouse.move(from.x + 1, y);
+    await page.waitForTimeout(20);
+  }
+  await expect(held).toBeVisible();
+  await expect(page.locator('.guides')).toContainText('9.0 mm below the rim edge, at the front');
+  await page.mouse.up();
+  await expect(page.locator('.guides')).toHaveCount(0);
+  await expect(page.getByLabel('Centred')).toHaveValue('front');
+  // 15 mm from the drinking edge, of which the band leaves off six.
+  await page.getByRole('button', { name: 'rim', exact: true }).click();
+  await expect(page.getByLabel('Top below the rim line')).toHaveValue('9.0 mm');
+});
