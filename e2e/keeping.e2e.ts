@@ -108,7 +108,18 @@ test('a backup brings everything back as it was', async ({ page }) => {
   const before = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
   expect(before.projects).toHaveLength(10);
   await page.getByRole('link', { name: 'Projects', exact: true }).click();
-  for (const name of [/Crew mug/, /Stroke seat/, /goblet/, /Lane 3/, /pot/, /Bow-seat/, /balloon/]) {
+  for (const name of [
+    /Crew mug/,
+    /Stroke seat/,
+    /goblet/,
+    /Lane 3/,
+    /pot/,
+    /Bow-seat/,
+    /balloon/,
+    /Pair/,
+    /Crest/,
+    /Boats/,
+  ]) {
     const card = page.getByRole('article').filter({ has: page.getByRole('heading', { name }) });
     await card.getByRole('button', { name: 'Delete' }).click();
     await card.getByRole('button', { name: 'Delete' }).click();
@@ -118,7 +129,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'backup.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(before)) });
-  await expect(page.getByText(/7 projects and 12 blanks are back/)).toBeVisible();
+  await expect(page.getByText(/10 projects and 12 blanks are back/)).toBeVisible();
   const after = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(after.projects)).toEqual(byId(before.projects));
@@ -126,7 +137,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
     .locator('input[type=file]')
     .setInputFiles({ name: 'holiday.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
   await expect(
-    page.getByText('holiday.json: The file is not a Mivet project, blank or backup. Nothing was changed.'),
+    page.getByText('holiday.json: The file is not a Mivet project, blank, font, motif or backup. Nothing was changed.'),
   ).toBeVisible();
 });
 

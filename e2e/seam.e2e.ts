@@ -131,7 +131,7 @@ test('a list of names is pasted, fitted, set by hand where it must be, and cut n
   await page.getByRole('button', { name: 'Add names' }).click();
   await expect(page.getByText('2 names added.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'All names on the blank' }).getByRole('listitem')).toHaveCount(10);
-  await expect(page.getByText('One name does not fit')).toBeVisible();
+  await expect(page.getByText('One does not fit')).toBeVisible();
   await page.getByRole('textbox', { name: 'Capitals of Wilhelmina Ottoline' }).fill('5 mm');
   await page.getByRole('textbox', { name: 'Capitals of Wilhelmina Ottoline' }).press('Tab');
   await expect(page.getByText('All fit.')).toBeVisible();

@@ -145,7 +145,8 @@ async function keepFont(font: OwnFont): Promise<void> {
   <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
     <h2>What goes on it</h2>
-    <p v-if="!picture.good" class="quiet">
+    <p v-if="!picture.good && picture.picture === null && picture.busy" class="quiet">Working out what is there…</p>
+    <p v-else-if="!picture.good" class="quiet">
       Artwork is placed on the measured side.
       <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'measure' } }"
         >Take the readings</RouterLink
