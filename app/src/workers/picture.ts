@@ -130,6 +130,7 @@ function seamPicture(seam: FoundSeam, view: SeamView): SeamPicture {
     cutMm: seam.cutMm,
     wanderMm: seam.wanderMm,
     line: lineData(view.line),
+    spread: `${lineData(view.spread)}Z`,
     pieces: view.pieces.map((p) => ({ film: p.film, data: ringsData(p.rings) })),
   };
 }

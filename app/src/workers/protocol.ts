@@ -89,6 +89,8 @@ export interface SeamPicture {
   readonly cutMm: number;
   readonly wanderMm: number;
   readonly line: string;
+  /** What the readings may miss by there, to scale. */
+  readonly spread: string;
   readonly pieces: readonly { readonly film: string; readonly data: string }[];
 }
 

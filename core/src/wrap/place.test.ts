@@ -5,6 +5,7 @@ import { coneDevelopment } from '../surface/cone.ts';
 import { cylinderDevelopment } from '../surface/cylinder.ts';
 import { deriveWrap } from './derive.ts';
 import { azimuthOfFacing, placeItem, slantOfPlacement } from './place.ts';
+import { PLAIN_SEAM } from './job.ts';
 import { seamView } from './seam-view.ts';
 
 const cone = coneDevelopment({ girthRim: 276, girthBase: 214, side: 168 });
@@ -124,6 +125,19 @@ describe('copies that alternate', () => {
 });
 
 describe('seamView', () => {
+  it('shades what the readings may miss by as wide as it is, shared among panels', () => {
+    for (const panels of [1, 3]) {
+      const derived = deriveWrap(makeJob(tumbler(), [textItem('COX')], { seam: { ...PLAIN_SEAM, panels } }), testFonts);
+      if (!derived.ok) throw new Error(derived.problem.code);
+      const { errors } = derived.wrap;
+      const { spread } = seamView(derived.wrap, panels - 1, 40);
+      const apart = (a: number, b: number): number => Math.hypot(spread.at(a)!.x - spread.at(b)!.x, spread.at(a)!.y - spread.at(b)!.y); // prettier-ignore
+      expect(errors.gapRim).toBeGreaterThan(0.1);
+      expect(apart(0, -1)).toBeCloseTo(errors.gapRim / panels, 4);
+      expect(apart(spread.length / 2 - 1, spread.length / 2)).toBeCloseTo(errors.gapBase / panels, 4);
+    }
+  });
+
   it('brings both ends of a band together into one picture without a step', () => {
     const derived = deriveWrap(makeJob(tumbler(), [wave(9)]), testFonts);
     if (!derived.ok) throw new Error(derived.problem.code);

@@ -20,6 +20,8 @@ export interface SeamView {
   readonly azimuth: number;
   /** The seam itself, mm. */
   readonly line: readonly Point[];
+  /** What the readings may miss by at this seam, one sigma, to scale: as wide as the gap, or the overlap, that they let one expect. */
+  readonly spread: readonly Point[];
   readonly pieces: readonly SeamViewPiece[];
 }
 
@@ -56,5 +58,24 @@ export function seamView(wrap: Wrap, index: number, halfWidth: number): SeamView
         pieces.push({ pieceId: piece.id, film: piece.film, rings });
       }
     }
-  return { azimuth, line: seamOnFlat(surface, turnSeam(path, -azimuth), 0), pieces };
+  const home = turnSeam(path, -azimuth);
+  // Panels share what the whole way round may miss by.
+  const { gapRim, gapBase } = wrap.errors;
+  const half = (slant: number): number => {
+    const gap = (gapRim + ((gapBase - gapRim) * slant) / surface.slantLength) / seams.length;
+    return gap / 2 / Math.max(1, surface.radiusAt(slant));
+  };
+  const side = (sign: 1 | -1): Point[] => [
+    ...seamOnFlat(
+      surface,
+      turnSeam(home, (slant) => sign * half(slant)),
+      0,
+    ),
+  ];
+  return {
+    azimuth,
+    line: seamOnFlat(surface, home, 0),
+    spread: [...side(-1), ...side(1).reverse()],
+    pieces,
+  };
 }

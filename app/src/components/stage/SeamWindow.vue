@@ -105,11 +105,11 @@ const words = computed(() => {
   if (props.lap > 0)
     return {
       title: `The ends lap by ${mm(props.lap)}.`,
-      why: `Your readings may miss by ±${mm(Math.max(gapRim, gapBase))}; the lap covers it.`,
+      why: `Your readings may miss by ±${mm(Math.max(gapRim, gapBase))}, shaded to scale; ${props.lap >= Math.max(gapRim, gapBase) ? 'the lap covers it' : 'the lap may not cover it'}.`,
     };
   return {
     title: 'The ends butt here.',
-    why: `Expect them within ±${mm(gapRim)} at the rim and ±${mm(gapBase)} at the base, from your readings.`,
+    why: `Expect them within ±${mm(gapRim)} at the rim and ±${mm(gapBase)} at the base, shaded to scale.`,
   };
 });
 </script>
@@ -157,6 +157,7 @@ const words = computed(() => {
         fill-rule="evenodd"
       />
       <path :d="outline" class="edge" />
+      <path :d="seam.spread" class="spread" />
       <path :d="seam.line" class="meet" />
     </svg>
   </section>
@@ -223,6 +224,10 @@ svg path {
   fill: none;
   stroke: var(--on-sheet-2);
   stroke-width: 0.8;
+}
+.spread {
+  fill: var(--ochre);
+  fill-opacity: 0.55;
 }
 .meet {
   fill: none;
