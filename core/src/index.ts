@@ -115,6 +115,7 @@ export type { Box } from './plane/box.ts';
 export type { Path, Segment } from './plane/path.ts';
 export type { Point } from './plane/point.ts';
 export type { Polygon, Ring } from './polygon/polygon.ts';
+export { NO_TRIAL, tryOut, type Trial, type TrialOutcome } from './proof/what-if.ts';
 export { glanceHalfAngle } from './proof/glance.ts';
 export type { Command, Finding, FindingCode, Place, Severity } from './proof/finding.ts';
 export { signatureOf } from './proof/finding.ts';

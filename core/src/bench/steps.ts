@@ -1,9 +1,8 @@
 import type { Blank, SurfaceKind } from '../blank/blank.ts';
 import { formatLength } from '../blank/length.ts';
 import { rimLineOf } from '../blank/zones.ts';
-import { sinc } from '../numeric/sinc.ts';
 import type { JobSheet } from '../cut/job-sheet.ts';
-import { taperOf } from '../surface/cone.ts';
+import { trueOver100 } from '../surface/cone.ts';
 import type { Wrap } from '../wrap/derive.ts';
 import type { Job } from '../wrap/job.ts';
 
@@ -45,8 +44,7 @@ export function layingStyle(job: Job, wrap: Wrap): 'centre out' | 'one end round
  * @source tilt δ makes a step C·sin δ on a cylinder and chord·δ on a cone, chord = C·sinc(πk)
  */
 export function holdTrueOver100(wrap: Wrap): number {
-  const { cone } = wrap.template;
-  return (100 * SEAM_STEP_MM) / (cone.girthRim * sinc(Math.PI * taperOf(cone)));
+  return trueOver100(wrap.template.cone, SEAM_STEP_MM);
 }
 
 const coverage = (wrap: Wrap): number =>

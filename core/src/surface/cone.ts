@@ -177,3 +177,22 @@ export function shortcutErrors(spec: ConeSpec): ShortcutErrors {
     rectangleBase: Math.abs(spec.girthRim - spec.girthBase),
   };
 }
+
+/**
+ * How far the ends of a wrap step past each other when it is started off true.
+ *
+ * @param spec the band
+ * @param over100 mm by which its top edge is off the true line over 100 mm
+ * @returns mm of step at the seam
+ * @source a tilt δ turns the flat about its middle: the ends move apart by chord · sin δ, with chord = C·sinc(πk), which is
+ *   the girth itself on a cylinder
+ */
+export function seamStep(spec: ConeSpec, over100: number): number {
+  return spec.girthRim * sinc(Math.PI * taperOf(spec)) * Math.sin(Math.atan(over100 / 100));
+}
+
+/** How true the top edge has to be held for the ends to step by no more than `stepMm`: mm off the line over 100 mm. */
+export function trueOver100(spec: ConeSpec, stepMm: number): number {
+  const sine = Math.min(1, stepMm / (spec.girthRim * sinc(Math.PI * taperOf(spec))));
+  return (100 * sine) / Math.sqrt(Math.max(1e-12, 1 - sine * sine));
+}

@@ -6,6 +6,7 @@ import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import FindingCard from './FindingCard.vue';
+import WhatIf from './WhatIf.vue';
 
 const picture = usePicture();
 const project = useProject();
@@ -112,6 +113,13 @@ function withdraw(finding: Finding): void {
       :to="{ name: 'project', params: { id: project.doc!.id, stop: 'cut' } }"
       >Go on to Cut</RouterLink
     >
+    <WhatIf
+      v-if="picture.good && picture.good.template.closed && picture.good.template.flattening.parts === 1"
+      :picture="picture.good"
+      :handle-width="project.doc!.blank.handleWidthMm"
+      :lap-mm="project.doc!.seam.lapMm"
+      :unit="settings.unit"
+    />
   </div>
 </template>
 

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { formatLength, NO_TRIAL, tryOut, type Trial } from '@mivet/core';
+import { computed, ref, useId } from 'vue';
+import type { GoodPicture } from '../../workers/protocol.ts';
+
+/** Trying out what goes wrong: sliders for how the cup and the hand may be off, and the seam as it would then look. */
+const props = defineProps<{ picture: GoodPicture; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
+const id = useId();
+const trial = ref<Trial>(NO_TRIAL);
+const cone = computed(() => props.picture.template.cone);
+const outcome = computed(() => tryOut(cone.value, trial.value, props.handleWidth));
+const straight = computed(() => Math.abs(cone.value.girthRim - cone.value.girthBase) < 0.01);
+const mm = (v: number): string => formatLength(v, props.unit);
+const signed = (v: number): string => (Math.abs(v) < 0.05 ? mm(0) : `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`);
+
+const SLIDERS = computed(
+  (): { key: keyof Trial; label: string; most: number; step: number; says: (v: number) => string }[] => [
+    { key: 'tiltMm', label: 'Started off true by, over 100 mm', most: 3, step: 0.1, says: signed },
+    {
+      key: 'rimMm',
+      label: straight.value ? 'The girth is more by' : 'The rim is more by',
+      most: 6,
+      step: 0.1,
+      says: signed,
+    },
+    ...(straight.value
+      ? []
+      : [{ key: 'baseMm' as const, label: 'The base is more by', most: 6, step: 0.1, says: signed }]),
+    { key: 'sideMm', label: 'The side is longer by', most: 6, step: 0.1, says: signed },
+    {
+      key: 'largerPercent',
+      label: 'The whole cup is larger by',
+      most: 4,
+      step: 0.1,
+      says: (v) => `${v > 0 ? '+' : ''}${v.toFixed(1)} %`,
+    },
+  ],
+);
+function set(key: keyof Trial, event: Event): void {
+  const value = Number((event.target as HTMLInputElement).value);
+  // A straight blank has one girth.
+  const both = key === 'rimMm' && straight.value ? { baseMm: value } : {};
+  trial.value = { ...trial.value, [key]: value, ...both };
+}
+
+const gap = (v: number): string =>
+  Math.abs(v) < 0.05 ? 'they meet' : v > 0 ? `they gape ${mm(v)}` : `they overlap ${mm(-v)}`;
+const says = computed(() => {
+  const o = outcome.value;
+  if (!o) return ['There is no such cup.'];
+  return [
+    Math.abs(o.gapRimMm - o.gapBaseMm) < 0.05
+      ? `At the seam ${gap(o.gapRimMm)}.`
+      : `At the rim ${gap(o.gapRimMm)}, at the base ${gap(o.gapBaseMm)}.`,
+    ...(Math.abs(o.standMm) < 0.05
+      ? []
+      : [`In front the rim edge stands ${mm(Math.abs(o.standMm))} ${o.standMm > 0 ? 'over' : 'below'} its line.`]),
+    ...(Math.abs(o.stepMm) < 0.05 ? [] : [`The ends step by ${mm(Math.abs(o.stepMm))}.`]),
+    ...(props.lapMm > 0 && Math.max(o.gapRimMm, o.gapBaseMm) > 0.05
+      ? [
+          Math.max(o.gapRimMm, o.gapBaseMm) <= props.lapMm
+            ? 'The lap covers it.'
+            : `The lap of ${mm(props.lapMm)} does not cover it.`,
+        ]
+      : []),
+  ];
+});
+/** Both ends at the seam; gaps and step are drawn as many times life size. */
+const WIDER = 5;
+const drawing = computed(() => {
+  const o = outcome.value;
+  const tall = 60;
+  if (!o) return null;
+  const [rim, base] = [(o.gapRimMm / 2) * WIDER, (o.gapBaseMm / 2) * WIDER];
+  const step = (o.stepMm / 2) * WIDER;
+  const end = (sign: 1 | -1): string =>
+    `M${sign * 150} ${sign * step}L${sign * rim} ${sign * step}L${sign * base} ${tall + sign * step}L${sign * 150} ${tall + sign * step}Z`;
+  return { left: end(-1), right: end(1), view: `-139 ${-20} 278 ${tall + 40}` };
+});
+</script>
+
+<template>
+  <section class="mt-4" aria-labelledby="what-if">
+    <div class="d-flex align-items-baseline justify-content-between">
+      <h3 id="what-if" class="mb-1">What if</h3>
+      <button v-if="trial !== NO_TRIAL" type="button" class="btn btn-sm btn-link p-0" @click="trial = NO_TRIAL">
+        As it was read
+      </button>
+    </div>
+    <p v-if="outcome" class="quiet small mb-2">
+      Hold the start line true to {{ mm(outcome.trueOver100) }} over 100 mm, and the ends step by no more than
+      {{ mm(1) }}.
+    </p>
+    <svg v-if="drawing" :viewBox="drawing.view" class="seam" role="img" :aria-label="says.join(' ')">
+      <path :d="drawing.left" />
+      <path :d="drawing.right" />
+    </svg>
+    <p v-if="drawing" class="quiet small mb-1">
+      Both ends at the seam; gaps and step drawn {{ WIDER }} times life size.
+    </p>
+    <p v-for="line in says" :key="line" class="mb-0" role="status">{{ line }}</p>
+    <div v-for="s in SLIDERS" :key="s.key" class="slider">
+      <label :for="`${id}-${s.key}`">{{ s.label }}</label>
+      <output class="dims" :for="`${id}-${s.key}`">{{ s.says(trial[s.key]) }}</output>
+      <input
+        :id="`${id}-${s.key}`"
+        type="range"
+        class="form-range"
+        :min="-s.most"
+        :max="s.most"
+        :step="s.step"
+        :value="trial[s.key]"
+        @input="set(s.key, $event)"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.seam {
+  width: 100%;
+  height: 100px;
+  background: var(--paper-deep);
+  border: 1px solid var(--hairline);
+  margin-bottom: 0.5rem;
+}
+.seam path {
+  fill: var(--sheet);
+  fill-opacity: 0.85;
+  stroke: var(--on-sheet);
+  stroke-width: 0.8;
+}
+.slider {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: baseline;
+  border-bottom: 1px solid var(--hairline);
+  padding: 0.35rem 0;
+}
+.slider input {
+  grid-column: 1 / -1;
+}
+</style>

@@ -1,0 +1,51 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { seamStep, trueOver100 } from '../surface/cone.ts';
+import { NO_TRIAL, tryOut } from './what-if.ts';
+
+const mug = { girthRim: 250, girthBase: 250, side: 90 };
+const tumbler = { girthRim: 276, girthBase: 214, side: 168 };
+
+describe('tryOut', () => {
+  it('sees nothing when nothing is off', () => {
+    for (const cone of [mug, tumbler]) {
+      const { gapRimMm, gapBaseMm, standMm, stepMm } = tryOut(cone, NO_TRIAL)!;
+      for (const mm of [gapRimMm, gapBaseMm, standMm, stepMm]) expect(mm).toBeCloseTo(0, 9);
+    }
+  });
+
+  it('opens the seam of a cylinder by just what its girth is more, and by two per cent of a larger cup', () => {
+    const { gapRimMm, gapBaseMm } = tryOut(mug, { ...NO_TRIAL, rimMm: 1.5, baseMm: 1.5 })!;
+    expect([gapRimMm, gapBaseMm]).toEqual([expect.closeTo(1.5, 9), expect.closeTo(1.5, 9)]);
+    expect(tryOut(mug, { ...NO_TRIAL, largerPercent: 2 })!.gapRimMm).toBeCloseTo(5, 9);
+    // A smaller cup makes the ends overlap.
+    expect(tryOut(mug, { ...NO_TRIAL, largerPercent: -2 })!.gapBaseMm).toBeCloseTo(-5, 9);
+    expect(tryOut(mug, { ...NO_TRIAL, sideMm: -2 })!.standMm).toBeCloseTo(2, 9);
+  });
+
+  it('steps by the girth times the sine of the tilt on a cylinder', () => {
+    // 1 mm over 100 mm: sin(atan 0.01) = 0.0099995.
+    expect(tryOut(mug, { ...NO_TRIAL, tiltMm: 1 })!.stepMm).toBeCloseTo(250 * 0.0099995, 5);
+    // On a taper the chord of the sector counts: 276 · sinc(π·0.0587) = 274.4 for k = 62/(2π·168).
+    const k = 62 / (2 * Math.PI * 168);
+    expect(seamStep(tumbler, 1) / 0.0099995).toBeCloseTo((276 * Math.sin(Math.PI * k)) / (Math.PI * k), 3);
+  });
+
+  it('says how true to start so that the step is a millimetre, whatever the cup', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 60, max: 900, noNaN: true }),
+        fc.double({ min: 0.6, max: 1.6, noNaN: true }),
+        (girthRim, share) => {
+          const cone = { girthRim, girthBase: girthRim * share, side: girthRim };
+          expect(seamStep(cone, trueOver100(cone, 1))).toBeCloseTo(1, 9);
+        },
+      ),
+    );
+  });
+
+  it('has no answer for a cup that cannot be', () => {
+    expect(tryOut(mug, { ...NO_TRIAL, sideMm: -90 })).toBeNull();
+    expect(tryOut(mug, { ...NO_TRIAL, rimMm: 600 })).toBeNull();
+  });
+});
