@@ -30,6 +30,7 @@ import RingFields from './RingFields.vue';
 import { itemTitle } from './item-title.ts';
 import ShapeFields from './ShapeFields.vue';
 import RoundFields from './RoundFields.vue';
+import { vHeld } from '../fields/held.ts';
 
 const props = defineProps<{ item: ArtworkItem }>();
 const emit = defineEmits<{ done: [] }>();
@@ -383,7 +384,7 @@ function setHeight(mm: number): void {
         min="0"
         max="50"
         class="form-control form-control-sm dims number-field"
-        :value="item.spares"
+        v-held="item.spares"
         @change="setSpares"
       />
     </div>

@@ -2,6 +2,7 @@
 import { formatLength, parseLength, type Blank, type Hand, type NameRow } from '@mivet/core';
 import { computed } from 'vue';
 import type { NamePicture } from '../../workers/protocol.ts';
+import { vHeld } from '../fields/held.ts';
 
 /** One name of the list: how often, for which hand, and how it was fitted. */
 const props = defineProps<{
@@ -53,13 +54,13 @@ function setCap(event: Event): void {
 
 <template>
   <li :class="grade">
-    <input class="name" :value="row.name" maxlength="80" :aria-label="`Name ${row.name}`" @change="setName" />
+    <input class="name" v-held="row.name" maxlength="80" :aria-label="`Name ${row.name}`" @change="setName" />
     <input
       class="dims count"
       type="number"
       min="1"
       max="999"
-      :value="row.count"
+      v-held="row.count"
       :aria-label="`How many for ${row.name}`"
       @change="setCount"
     />
@@ -75,7 +76,7 @@ function setCap(event: Event): void {
     <input
       v-if="fitted?.worded ?? true"
       class="dims cap"
-      :value="cap"
+      v-held="cap"
       :aria-label="`Capitals of ${row.name}`"
       @change="setCap"
     />

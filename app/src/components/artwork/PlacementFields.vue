@@ -6,6 +6,7 @@ import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
+import { vHeld } from '../fields/held.ts';
 
 /** Where the item sits, in words. */
 const props = defineProps<{ item: ArtworkItem; hasHandle: boolean; hand: Hand; unit: 'mm' | 'in' }>();
@@ -115,7 +116,7 @@ function countFrom(from: Placement['from']): void {
     <input
       :id="`${id}-a`"
       class="form-control form-control-sm dims number-field"
-      :value="`${angle.toFixed(0)}°`"
+      v-held="`${angle.toFixed(0)}°`"
       @change="setNumber('angleDeg', $event)"
     />
   </div>
@@ -145,7 +146,7 @@ function countFrom(from: Placement['from']): void {
     <input
       :id="`${id}-t`"
       class="form-control form-control-sm dims number-field"
-      :value="`${item.placement.turnDeg.toFixed(0)}°`"
+      v-held="`${item.placement.turnDeg.toFixed(0)}°`"
       @change="setNumber('turnDeg', $event)"
     />
   </div>

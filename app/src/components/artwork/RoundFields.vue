@@ -15,6 +15,7 @@ import { itemTitle } from './item-title.ts';
 import type { GoodPicture, ItemPicture } from '../../workers/protocol.ts';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import { vHeld } from '../fields/held.ts';
 
 /** How often the item comes round the blank. */
 const props = defineProps<{
@@ -127,7 +128,7 @@ function setCount(event: Event): void {
         min="1"
         max="200"
         class="form-control form-control-sm dims number-field"
-        :value="item.repeat.count"
+        v-held="item.repeat.count"
         @change="setCount"
       />
     </div>

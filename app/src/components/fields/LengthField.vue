@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { describeLengthProblem, formatLength, parseLength } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
+import { vHeld } from './held.ts';
 
 /** A length on the slip: shown in the person's unit, taken in any. */
 const props = withDefaults(
@@ -45,7 +46,7 @@ function take(event: Event): void {
       :id="id"
       class="form-control form-control-sm dims number-field"
       :class="{ 'is-invalid': problem }"
-      :value="shown"
+      v-held="shown"
       :title="hint"
       autocomplete="off"
       :aria-invalid="problem !== null"

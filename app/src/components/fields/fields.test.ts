@@ -1,5 +1,7 @@
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
+import { defineComponent } from 'vue';
+import { vHeld } from './held.ts';
 import ChoiceButtons from './ChoiceButtons.vue';
 import LengthField from './LengthField.vue';
 
@@ -65,5 +67,32 @@ describe('ChoiceButtons', () => {
     expect(choice.findAll('button').map((b) => b.attributes('aria-pressed'))).toEqual(['true', 'false']);
     await choice.findAll('button')[1]!.trigger('click');
     expect(choice.emitted('choose')).toEqual([['b']]);
+  });
+});
+
+describe('a field that is being typed in', () => {
+  const Field = defineComponent({
+    directives: { held: vHeld },
+    props: { value: { type: Number, required: true } },
+    template: '<input v-held="value" />',
+  });
+
+  it('keeps what is typed while its value changes, and shows the value once it is left', async () => {
+    const field = mount(Field, { props: { value: 20 }, attachTo: document.body });
+    const input = field.get('input');
+    expect(input.element.value).toBe('20');
+    input.element.value = '2';
+    await input.trigger('input');
+    await field.setProps({ value: 21 });
+    expect(input.element.value).toBe('2');
+    await input.trigger('blur');
+    expect(input.element.value).toBe('21');
+    // Taken with Enter or by leaving, it shows what came of it.
+    input.element.value = '24';
+    await input.trigger('input');
+    await input.trigger('change');
+    await field.setProps({ value: 24 });
+    await field.setProps({ value: 30 });
+    expect(input.element.value).toBe('30');
   });
 });

@@ -10,6 +10,7 @@ import {
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 import StrainLegend from './StrainLegend.vue';
+import { vHeld } from '../fields/held.ts';
 
 /** Ways to lay a side flat that curves both ways, each with the strain that remains, and where to end a band. */
 const props = defineProps<{ flattening: Flattening; choice: FlatteningChoice; unit: 'mm' | 'in'; patch: boolean }>();
@@ -121,7 +122,7 @@ function setUp(event: Event): void {
       <input
         :id="`${id}-up`"
         class="form-control form-control-sm dims number-field"
-        :value="choice.patchUpDeg"
+        v-held="choice.patchUpDeg"
         inputmode="decimal"
         @change="setUp"
       />

@@ -2,6 +2,7 @@
 import { balloonAtHandOver, formatLength, type BalloonPlan } from '@mivet/core';
 import { computed, useId } from 'vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import { vHeld } from '../fields/held.ts';
 
 /** What becomes of a balloon until it is handed over. */
 const props = defineProps<{ plan: BalloonPlan; girth: number | null; unit: 'mm' | 'in' }>();
@@ -34,7 +35,7 @@ function set(key: 'hours' | 'shrinkPerDay', event: Event, most: number): void {
       :id="`${id}-h`"
       class="form-control form-control-sm dims number-field"
       inputmode="decimal"
-      :value="plan.hours"
+      v-held="plan.hours"
       @change="set('hours', $event, 10000)"
     />
   </div>
@@ -44,7 +45,7 @@ function set(key: 'hours' | 'shrinkPerDay', event: Event, most: number): void {
       :id="`${id}-s`"
       class="form-control form-control-sm dims number-field"
       inputmode="decimal"
-      :value="plan.shrinkPerDay"
+      v-held="plan.shrinkPerDay"
       @change="set('shrinkPerDay', $event, 100)"
     />
   </div>

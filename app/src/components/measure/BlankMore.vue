@@ -2,6 +2,7 @@
 import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading, type SurfaceKind } from '@mivet/core';
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
+import { vHeld } from '../fields/held.ts';
 
 /** The rest of what is asked about a blank: most people change none of it. */
 const props = defineProps<{ blank: Blank; unit: 'mm' | 'in' }>();
@@ -52,7 +53,7 @@ function setName(event: Event): void {
       <input
         :id="`${id}-n`"
         class="form-control form-control-sm w-50"
-        :value="blank.name"
+        v-held="blank.name"
         maxlength="200"
         @change="setName"
       />

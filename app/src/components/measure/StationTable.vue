@@ -10,6 +10,7 @@ import {
 } from '@mivet/core';
 import { nextTick, ref } from 'vue';
 import type { Asked } from '../../stores/view.ts';
+import { vHeld } from '../fields/held.ts';
 
 /** Heights and girths of a profile, a line each; the curve follows as one types. */
 const props = defineProps<{
@@ -103,7 +104,7 @@ const LABEL: Record<What, string> = { down: 'Height', girth: 'Girth' };
             <input
               class="form-control form-control-sm dims"
               :class="{ 'is-invalid': isWrong(s, what) }"
-              :value="shown(s, what)"
+              v-held="shown(s, what)"
               :placeholder="
                 what === 'down' ? (i === 0 ? '0' : unit === 'mm' ? '40' : '1 1/2') : unit === 'mm' ? '264' : '10 3/8'
               "
