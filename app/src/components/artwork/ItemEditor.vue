@@ -179,8 +179,9 @@ function setWidth(mm: number): void {
 function setHeight(mm: number): void {
   if (props.item.type === 'text') text({ size: { by: 'cap', mm } }, 'Change the height');
   else if (joined.value) motif({ heightMm: mm }, 'Change the height');
-  else
-    motif({ widthMm: (props.item.widthMm * mm) / (placed.value?.heightMm ?? mm), heightMm: null }, 'Change the height');
+  // Not worked out yet: it is set as it is typed, without keeping its shape.
+  else if (!placed.value) motif({ heightMm: mm }, 'Change the height');
+  else motif({ widthMm: (props.item.widthMm * mm) / placed.value.heightMm, heightMm: null }, 'Change the height');
 }
 </script>
 
@@ -314,7 +315,7 @@ function setHeight(mm: number): void {
         :mm="placed?.widthMm ?? item.widthMm"
         :unit="settings.unit"
         :least="1"
-        @change="motif({ widthMm: (item.widthMm * $event) / (placed?.widthMm ?? $event) }, 'Change the width')"
+        @change="motif({ widthMm: (item.widthMm * $event) / (placed?.widthMm ?? item.widthMm) }, 'Change the width')"
       />
       <LengthField
         label="High"
@@ -380,11 +381,11 @@ function setHeight(mm: number): void {
       <label :for="`${id}-s`">Spares cut beside the wrap</label>
       <input
         :id="`${id}-s`"
+        v-held="item.spares"
         type="number"
         min="0"
         max="50"
         class="form-control form-control-sm dims number-field"
-        v-held="item.spares"
         @change="setSpares"
       />
     </div>

@@ -54,13 +54,13 @@ function setCap(event: Event): void {
 
 <template>
   <li :class="grade">
-    <input class="name" v-held="row.name" maxlength="80" :aria-label="`Name ${row.name}`" @change="setName" />
+    <input v-held="row.name" class="name" maxlength="80" :aria-label="`Name ${row.name}`" @change="setName" />
     <input
+      v-held="row.count"
       class="dims count"
       type="number"
       min="1"
       max="999"
-      v-held="row.count"
       :aria-label="`How many for ${row.name}`"
       @change="setCount"
     />
@@ -75,8 +75,8 @@ function setCap(event: Event): void {
     </select>
     <input
       v-if="fitted?.worded ?? true"
-      class="dims cap"
       v-held="cap"
+      class="dims cap"
       :aria-label="`Capitals of ${row.name}`"
       @change="setCap"
     />

@@ -115,8 +115,8 @@ function countFrom(from: Placement['from']): void {
     <label :for="`${id}-a`">Right of the front by</label>
     <input
       :id="`${id}-a`"
-      class="form-control form-control-sm dims number-field"
       v-held="`${angle.toFixed(0)}°`"
+      class="form-control form-control-sm dims number-field"
       @change="setNumber('angleDeg', $event)"
     />
   </div>
@@ -145,8 +145,8 @@ function countFrom(from: Placement['from']): void {
     <label :for="`${id}-t`">Turned</label>
     <input
       :id="`${id}-t`"
-      class="form-control form-control-sm dims number-field"
       v-held="`${item.placement.turnDeg.toFixed(0)}°`"
+      class="form-control form-control-sm dims number-field"
       @change="setNumber('turnDeg', $event)"
     />
   </div>

@@ -124,11 +124,11 @@ function setCount(event: Event): void {
       <label :for="`${id}-c`">How many</label>
       <input
         :id="`${id}-c`"
+        v-held="item.repeat.count"
         type="number"
         min="1"
         max="200"
         class="form-control form-control-sm dims number-field"
-        v-held="item.repeat.count"
         @change="setCount"
       />
     </div>

@@ -44,9 +44,9 @@ function take(event: Event): void {
     <label :for="id">{{ label }}</label>
     <input
       :id="id"
+      v-held="shown"
       class="form-control form-control-sm dims number-field"
       :class="{ 'is-invalid': problem }"
-      v-held="shown"
       :title="hint"
       autocomplete="off"
       :aria-invalid="problem !== null"

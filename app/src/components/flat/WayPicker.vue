@@ -121,8 +121,8 @@ function setUp(event: Event): void {
       <label :for="`${id}-up`">Its middle above the widest place, °</label>
       <input
         :id="`${id}-up`"
-        class="form-control form-control-sm dims number-field"
         v-held="choice.patchUpDeg"
+        class="form-control form-control-sm dims number-field"
         inputmode="decimal"
         @change="setUp"
       />

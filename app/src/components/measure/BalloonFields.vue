@@ -33,9 +33,9 @@ function set(key: 'hours' | 'shrinkPerDay', event: Event, most: number): void {
     <label :for="`${id}-h`">Handed over after, hours</label>
     <input
       :id="`${id}-h`"
+      v-held="plan.hours"
       class="form-control form-control-sm dims number-field"
       inputmode="decimal"
-      v-held="plan.hours"
       @change="set('hours', $event, 10000)"
     />
   </div>
@@ -43,9 +43,9 @@ function set(key: 'hours' | 'shrinkPerDay', event: Event, most: number): void {
     <label :for="`${id}-s`">Girth lost in a day, %</label>
     <input
       :id="`${id}-s`"
+      v-held="plan.shrinkPerDay"
       class="form-control form-control-sm dims number-field"
       inputmode="decimal"
-      v-held="plan.shrinkPerDay"
       @change="set('shrinkPerDay', $event, 100)"
     />
   </div>

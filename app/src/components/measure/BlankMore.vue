@@ -52,8 +52,8 @@ function setName(event: Event): void {
       <label :for="`${id}-n`">Name</label>
       <input
         :id="`${id}-n`"
-        class="form-control form-control-sm w-50"
         v-held="blank.name"
+        class="form-control form-control-sm w-50"
         maxlength="200"
         @change="setName"
       />

@@ -102,9 +102,9 @@ const LABEL: Record<What, string> = { down: 'Height', girth: 'Girth' };
         <tr v-for="(s, i) in stations" :key="s.id" :class="{ wrong: wrong === i + 1 }">
           <td v-for="what in ['down', 'girth'] as const" :key="what">
             <input
+              v-held="shown(s, what)"
               class="form-control form-control-sm dims"
               :class="{ 'is-invalid': isWrong(s, what) }"
-              v-held="shown(s, what)"
               :placeholder="
                 what === 'down' ? (i === 0 ? '0' : unit === 'mm' ? '40' : '1 1/2') : unit === 'mm' ? '264' : '10 3/8'
               "
