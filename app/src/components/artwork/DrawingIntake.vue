@@ -15,6 +15,7 @@ import {
 import { computed, ref, useId } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
 import { ringsData } from '../../workers/rings-data.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
 import SourceFields from './SourceFields.vue';
 
@@ -41,6 +42,26 @@ const leavesSpecks = ref(true);
 const shown = computed(() =>
   leavesSpecks.value && clean.value.drawing.colours.length > 0 ? clean.value.drawing : drawing,
 );
+/** Each colour on a film of its own as far as there are enough, or each on the nearest, so that like colours merge. */
+const way = ref<'own' | 'nearest'>('own');
+const WAYS = [
+  {
+    value: 'own' as const,
+    label: 'A film each',
+    title: 'Each colour on a film of its own, as far as there are enough',
+  },
+  {
+    value: 'nearest' as const,
+    label: 'Nearest film',
+    title: 'Each colour on the film nearest to it; like colours merge',
+  },
+];
+async function matchAll(next: 'own' | 'nearest'): Promise<void> {
+  const { matchFilms } = await import('@mivet/core/drawings');
+  const colours = drawing.colours.map(({ colour }) => colour);
+  way.value = next;
+  chosen.value = matchFilms(colours, props.films, next === 'own').map((match) => match?.film.id ?? null);
+}
 const SHOWN = 24;
 const tooMuch = ref(false);
 
@@ -101,6 +122,10 @@ function place(): void {
       ><span class="dims">{{ formatLength((widthMm * drawing.heightMm) / drawing.widthMm, unit) }}</span>
     </div>
     <h3 class="mt-3 mb-1">Its colours on your films</h3>
+    <div v-if="drawing.colours.length > 1" class="row-line">
+      <span>Match to my films</span>
+      <ChoiceButtons :value="way" :options="WAYS" label="How colours are matched" @choose="matchAll" />
+    </div>
     <div v-for="(p, i) in pictures.slice(0, SHOWN)" :key="p.colour" class="row-line">
       <label :for="`${id}-f${i}`" class="colour"
         ><span class="chip" :style="{ background: p.colour }" />{{ p.colour

@@ -20,6 +20,20 @@ const PENNANT =
 const [tumbler] = demoProjects('2026-05-04T10:00:00.000Z');
 
 describe('a drawing that comes in', () => {
+  it('is matched one to one, or like colours merged on the nearest film, all at once', async () => {
+    const bench = await openWorkbench({ ...tumbler!, items: [] });
+    const slip = bench.mount(ArtworkSlip);
+    // Two oranges, of which only one film is like.
+    await useIncoming().bringIn('two.svg', PENNANT.replace('#0f4c5c', '#e2643e'));
+    await bench.settled();
+    const films = (): string[] => slip.findAll('select[id*="-f"]').map((s) => (s.element as HTMLSelectElement).value);
+    expect(films().filter((f) => f === 'ensign')).toHaveLength(1);
+    await press(slip, 'Nearest film');
+    await vi.waitUntil(() => films().every((f) => f === 'ensign'));
+    await press(slip, 'A film each');
+    await vi.waitUntil(() => new Set(films()).size === 2);
+  });
+
   it('waits on the slip, loses a colour, is placed in one step and taken away with all its colours', async () => {
     const bench = await openWorkbench({ ...tumbler!, items: [] });
     const slip = bench.mount(ArtworkSlip);
