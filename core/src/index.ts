@@ -150,7 +150,7 @@ export { seamAt } from './wrap/seam-path.ts';
 export type { Piece } from './wrap/pieces.ts';
 export type { Hand, PlacedItem } from './wrap/place.ts';
 export { azimuthOfFacing } from './wrap/place.ts';
-export type { SnapBox, SnapLine, Snapped, SnapSide } from './wrap/snap.ts';
+export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './wrap/snap.ts';
 export { snapLines, snapTo } from './wrap/snap.ts';
 export type { SeamView, SeamViewPiece } from './wrap/seam-view.ts';
 export { seamView } from './wrap/seam-view.ts';

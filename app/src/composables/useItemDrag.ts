@@ -12,6 +12,7 @@ import {
   type ArtworkItem,
   type SnapBox,
   type SnapLine,
+  type SnapPart,
   type Snapped,
   type SnapSide,
 } from '@mivet/core';
@@ -132,24 +133,21 @@ const radiusAt = ({ template: { cone } }: GoodPicture, slant: number): number =>
 
 function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: 'mm' | 'in'): DragGuides {
   const top = box.slant - box.heightMm / 2;
-  const turn = box.azimuth - 2 * Math.PI * Math.round(box.azimuth / (2 * Math.PI));
-  const across = (side.closed ? turn : box.azimuth) * side.radius;
-  const edge = side.closed ? 'rim edge' : 'upper edge';
-  const middle = side.hasHandle ? 'opposite the handle' : side.closed ? 'the front' : 'the middle';
+  const turn = side.closed ? box.azimuth - 2 * Math.PI * Math.round(box.azimuth / (2 * Math.PI)) : box.azimuth;
+  const across = turn * side.radius;
+  const front = side.closed ? 'the front' : 'the middle';
   const far = formatLength(Math.abs(across), unit);
+  const down = `${formatLength(Math.abs(top), unit)} ${top < 0 ? 'over' : 'below'} the ${side.closed ? 'rim edge' : 'upper edge'}`;
   return {
     box,
-    lines: held.map(({ line, part }) => ({
-      axis: line.axis,
-      at: line.at,
-      text: line.facing
-        ? line.name
-        : `${part === 'left' || part === 'right' ? `${part} edge` : part} on ${line.name.startsWith('edge') ? 'the ' : ''}${line.name}`,
-    })),
-    down: top < 0 ? `${formatLength(-top, unit)} over the ${edge}` : `${formatLength(top, unit)} below the ${edge}`,
-    round:
-      Math.abs(across) < 0.05
-        ? `at ${middle}`.replace('at opposite', 'opposite')
-        : `${far} ${across > 0 ? 'right' : 'left'} of ${middle.replace('opposite the handle', 'the front')}`,
+    lines: held.map(({ line, part }) => ({ axis: line.axis, at: line.at, text: restsOn(line, part) })),
+    down,
+    round: Math.abs(across) < 0.05 ? `at ${front}` : `${far} ${across > 0 ? 'right' : 'left'} of ${front}`,
   };
+}
+
+/** What rests on what, in words. */
+function restsOn(line: SnapLine, part: SnapPart): string {
+  if (line.facing) return line.name;
+  return `${part === 'left' || part === 'right' ? `${part} edge` : part} on ${line.name}`;
 }

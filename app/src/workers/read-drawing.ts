@@ -1,5 +1,5 @@
 import type { DrawingResult, Film } from '@mivet/core';
-import { matchFilms, readDxfDrawing, readSvgDrawing, tracePicture } from '@mivet/core/drawings';
+import { filmIdsFor, readDxfDrawing, readSvgDrawing, tracePicture } from '@mivet/core/drawings';
 import type { CoreJobs } from './protocol.ts';
 
 /** Reads a drawing and finds a film for each of its colours. */
@@ -16,5 +16,5 @@ export function readTrace({ picture, wish, films }: CoreJobs['trace']['input']):
 
 function filmsFor(result: DrawingResult, films: readonly Film[]): (string | null)[] {
   const colours = result.ok ? result.drawing.colours.map(({ colour }) => colour) : [];
-  return matchFilms(colours, films, true).map((match) => match?.film.id ?? null);
+  return filmIdsFor(colours, films, true);
 }

@@ -50,3 +50,7 @@ export function matchFilms(
     }
   return out.map((match, i) => match ?? nearestFilm(colours[i]!, films));
 }
+
+/** Ids of the films of all colours, in their order; null without films. */
+export const filmIdsFor = (colours: readonly string[], films: readonly Film[], oneToOne: boolean): (string | null)[] =>
+  matchFilms(colours, films, oneToOne).map((match) => match?.film.id ?? null);

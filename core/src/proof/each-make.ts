@@ -1,8 +1,6 @@
 import type { Make } from '../wrap/batch.ts';
 import type { Command, Finding, Judge, ProofContext } from './finding.ts';
-import { signatureOf } from './finding.ts';
-
-const RANK = { fails: 0, look: 1, fine: 2 } as const;
+import { RANK, signatureOf } from './finding.ts';
 
 /**
  * Judges where film lies for everything on a list: the words of each, which take the place of the job's own, and what is

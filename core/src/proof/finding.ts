@@ -9,6 +9,9 @@ import type { ReadingDoubt } from '../blank/plausibility.ts';
 /** How bad it is: it will fail, it wants a look, or it is fine. */
 export type Severity = 'fails' | 'look' | 'fine';
 
+/** Severities in order, the gravest first. */
+export const RANK: Readonly<Record<Severity, number>> = { fails: 0, look: 1, fine: 2 };
+
 /** What can be found. */
 export type FindingCode =
   | 'reading-implausible'

@@ -1,7 +1,9 @@
 import { MASK_MARGIN_MM, maskPlate, refitMask } from '../artwork/mask.ts';
-import { islandsOf } from '../wrap/bridges.ts';
+import { boxOfCoordinates } from '../plane/box.ts';
+import type { Ring } from '../polygon/polygon.ts';
 import type { PlacedItem } from '../wrap/place.ts';
-import type { Finding, Judge, ProofContext } from './finding.ts';
+import { islandsOfMask } from '../wrap/shape-others.ts';
+import type { Finding, Judge, Place, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
 /** mm. Narrower bridges tear when the mask is lifted from its backing. Starting value. */
@@ -13,13 +15,8 @@ const USUAL_BRIDGE_MM = 1.5;
 export const judgeIslands: Judge = (context) => {
   const mask = placedMask(context);
   if (!mask || mask.item.acts.bridgeMm > 0) return [];
-  const radius = context.wrap.meanRadius;
-  const inPlane = (ring: Float64Array): Float64Array => ring.map((v, i) => (i % 2 ? -v : v * radius));
-  const mates = context.wrap.placed.filter(
-    (p) => p !== mask && mask.item.keepTogether !== null && p.item.keepTogether === mask.item.keepTogether,
-  );
-  const inside = mates.flatMap((p) => p.groups.map((group) => inPlane(group[0]!)));
-  const islands = mask.groups.flatMap((group) => islandsOf(group.map(inPlane), inside));
+  const { placed, meanRadius } = context.wrap;
+  const islands = islandsOfMask(mask, placed, meanRadius).flat();
   if (islands.length === 0) return [];
   return [
     {
@@ -28,6 +25,7 @@ export const judgeIslands: Judge = (context) => {
       code: 'island',
       case: 'loose',
       severity: 'look',
+      place: placeOf(islands[0]!.outer, meanRadius),
       numbers: { count: islands.length },
       fixes: [{ do: 'bridge-islands', itemId: mask.item.id, mm: USUAL_BRIDGE_MM }],
     },
@@ -100,6 +98,12 @@ export const judgeMaskMargin: Judge = (context) => {
 function placedMask({ job, wrap }: ProofContext): PlacedItem | null {
   const plate = maskPlate(job.items);
   return wrap.placed.find((p) => p.item.id === plate?.id) ?? null;
+}
+
+/** Where a ring of the working plane lies on the side. */
+function placeOf(ring: Ring, radius: number): Place {
+  const { minX, maxX, minY, maxY } = boxOfCoordinates(ring);
+  return { azimuths: [minX / radius, maxX / radius], slants: [-maxY, -minY] };
 }
 
 const about = (context: ProofContext, mask: PlacedItem): Pick<Finding, 'place' | 'itemIds' | 'names'> => ({

@@ -4,7 +4,8 @@ import { judgeBaseZone } from './base-zone.ts';
 import { judgeMakes, withoutNamed } from './each-make.ts';
 import { judgeFaceEdge } from './face-edge.ts';
 import { judgeFineStroke } from './fine-stroke.ts';
-import type { Finding, Judge, ProofContext, Severity } from './finding.ts';
+import type { Finding, Judge, ProofContext } from './finding.ts';
+import { RANK } from './finding.ts';
 import { judgeFontMissing } from './font-missing.ts';
 import { judgeGlance } from './glance.ts';
 import { judgeHands } from './hands.ts';
@@ -49,8 +50,6 @@ const JUDGES: readonly Judge[] = [
 
 /** Those that hang on where film lies, and so on the words of each name of a list. */
 const PLACED: readonly Judge[] = [judgeRimZone, judgeBaseZone, judgeHandleZone, judgeFaceEdge, judgeGlance];
-
-const RANK: Record<Severity, number> = { fails: 0, look: 1, fine: 2 };
 
 /** All findings of a job, the gravest first. */
 export function proof(context: ProofContext): Finding[] {

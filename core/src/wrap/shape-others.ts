@@ -2,6 +2,7 @@ import { boxesTouch, boxOfCoordinates, EMPTY_BOX, type Box } from '../plane/box.
 import { intersectRings, subtractRings, unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringArea, ringsOf } from '../polygon/polygon.ts';
+import type { Island } from './bridges.ts';
 import { bridgesFor, islandsOf } from './bridges.ts';
 import type { PlacedItem } from './place.ts';
 import { slantRange } from './place.ts';
@@ -48,20 +49,39 @@ export function shapeOthers(placed: readonly PlacedItem[], meanRadius: number, c
     .map((one) => (one.item.acts.shapesOnly ? { ...one, groups: [], slants: null, filmOf: null } : one));
 }
 
-/** A mask with its islands, and those of what is kept together with it, tied by bridges. */
-function bridged(one: PlacedItem, all: readonly PlacedItem[], meanRadius: number): PlacedItem {
-  const { acts, keepTogether } = one.item;
-  if (acts.bridgeMm === 0 || acts.shapesOnly) return one;
-  const mates = all.filter((p) => p !== one && keepTogether !== null && p.item.keepTogether === keepTogether);
-  const inside = mates
+/**
+ * The islands of a mask: its own, and film of what is kept together with it that lies in its openings.
+ *
+ * @param mask on the side
+ * @param all placed items
+ * @param meanRadius mm; radius of the working plane
+ * @returns islands in the working plane, mm, group by group of the mask
+ */
+export function islandsOfMask(mask: PlacedItem, all: readonly PlacedItem[], meanRadius: number): Island[][] {
+  const { keepTogether } = mask.item;
+  const inside = all
+    .filter((p) => p.item.id !== mask.item.id && keepTogether !== null && p.item.keepTogether === keepTogether)
     .filter((p) => !p.item.acts.shapesOnly)
-    .flatMap((p) => p.groups.map((group) => nearTo(group, one.azimuth)).flat())
+    .flatMap((p) => p.groups.flatMap((group) => nearTo(group, mask.azimuth)))
     .map((ring) => toPlane(ring, meanRadius))
     .filter((ring) => ringArea(ring) > 0);
-  const groups = one.groups.map((group) => {
-    const flat = group.map((ring) => toPlane(ring, meanRadius));
-    const bridges = bridgesFor(islandsOf(flat, inside), acts.bridgeMm);
+  return mask.groups.map((group) =>
+    islandsOf(
+      group.map((ring) => toPlane(ring, meanRadius)),
+      inside,
+    ),
+  );
+}
+
+/** A mask whose islands are tied by bridges. */
+function bridged(one: PlacedItem, all: readonly PlacedItem[], meanRadius: number): PlacedItem {
+  const { acts } = one.item;
+  if (acts.bridgeMm === 0 || acts.shapesOnly) return one;
+  const islands = islandsOfMask(one, all, meanRadius);
+  const groups = one.groups.map((group, i) => {
+    const bridges = bridgesFor(islands[i]!, acts.bridgeMm);
     if (bridges.length === 0) return group;
+    const flat = group.map((ring) => toPlane(ring, meanRadius));
     return unionRings([...flat, ...bridges])
       .flatMap(ringsOf)
       .map((ring) => fromPlane(ring, meanRadius));

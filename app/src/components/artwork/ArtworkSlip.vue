@@ -84,23 +84,13 @@ function place(): void {
   words.value = '';
 }
 async function placeOwn(motif: OwnMotif): Promise<void> {
-  const { matchFilms } = await import('@mivet/core/drawings');
-  const { films } = project.doc!;
-  const matches = matchFilms(
-    motif.colours.map(({ colour }) => colour),
-    films,
-    true,
-  );
-  const { name, source, rights } = motif;
+  const { filmIdsFor } = await import('@mivet/core/drawings');
+  const colours = motif.colours.map(({ colour }) => colour);
+  const films = filmIdsFor(colours, project.doc!.films, true);
   const width = Math.max(1, Math.min(motif.widthMm, room.value));
+  const { name, source, rights } = motif;
   placeDrawing(
-    itemsOfDrawing(
-      motif,
-      matches.map((match) => match?.film.id ?? null),
-      { name, source, rights },
-      width,
-      () => crypto.randomUUID(),
-    ),
+    itemsOfDrawing(motif, films, { name, source, rights }, width, () => crypto.randomUUID()),
     null,
   );
 }

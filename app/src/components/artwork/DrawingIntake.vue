@@ -57,10 +57,10 @@ const WAYS = [
   },
 ];
 async function matchAll(next: 'own' | 'nearest'): Promise<void> {
-  const { matchFilms } = await import('@mivet/core/drawings');
+  const { filmIdsFor } = await import('@mivet/core/drawings');
   const colours = drawing.colours.map(({ colour }) => colour);
   way.value = next;
-  chosen.value = matchFilms(colours, props.films, next === 'own').map((match) => match?.film.id ?? null);
+  chosen.value = filmIdsFor(colours, props.films, next === 'own');
 }
 const SHOWN = 24;
 const tooMuch = ref(false);
