@@ -19,7 +19,7 @@ export { itemParts } from './wrap/item-parts.ts';
 export type { ItemPart, OutlineActs } from './artwork/acts.ts';
 export { NO_ACTS } from './artwork/acts.ts';
 export type { FittedName, NameList, NameRow, PastedName } from './artwork/name-list.ts';
-export { fitName, MOST_NAMES } from './artwork/name-list.ts';
+export { fitName, MOST_NAMES, pairForBothHands } from './artwork/name-list.ts';
 export { ringText } from './artwork/ring-text.ts';
 export { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './artwork/sets.ts';
 export type {
@@ -29,6 +29,7 @@ export type {
   Facing,
   MotifItem,
   Placement,
+  Provenance,
   RepeatRound,
   Running,
   TextItem,
@@ -81,7 +82,7 @@ export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
 export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
-export type { Acceptance, Backup, OwnFont, OwnMotif, Project, Provenance, ShelfBlank } from './document/project.ts';
+export type { Acceptance, Backup, OwnFont, OwnMotif, Project, ShelfBlank } from './document/project.ts';
 export { FORMAT_VERSION } from './document/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';

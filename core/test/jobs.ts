@@ -1,9 +1,8 @@
 import type { ArtItem, MotifItem, TextItem } from '../src/artwork/item.ts';
-import { NO_ACTS } from '../src/artwork/acts.ts';
 import { STARTING_FILMS } from '../src/artwork/film.ts';
 import type { Blank, ReadingName } from '../src/blank/blank.ts';
 import { AS_IT_FALLS, USUAL_BALLOON } from '../src/document/new-project.ts';
-import { PLAIN_LINES } from '../src/artwork/new-item.ts';
+import { ANYWHERE, PLAIN_LINES } from '../src/artwork/new-item.ts';
 import type { Reading } from '../src/blank/reading.ts';
 import type { Job } from '../src/wrap/job.ts';
 import { PLAIN_SEAM } from '../src/wrap/job.ts';
@@ -56,16 +55,7 @@ export const tumbler = (more: Partial<Blank> = {}): Blank =>
 export const mug = (more: Partial<Blank> = {}): Blank =>
   makeBlank({ girthRim: 258, side: 92 }, { handleWidthMm: 24, surface: 'glazed ceramic', ...more });
 
-const base = {
-  film: 'deep-water',
-  placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },
-  repeat: { mode: 'once', count: 1 },
-  fuse: true,
-  keepTogether: null,
-  mirrored: false,
-  spares: 0,
-  acts: NO_ACTS,
-} as const;
+const base = { film: 'deep-water', ...ANYWHERE } as const;
 
 export const textItem = (text: string, more: Partial<TextItem> = {}): TextItem => ({
   ...base,

@@ -6,6 +6,7 @@ import {
   newProject,
   newShelfBlank,
   newText,
+  pairForBothHands,
   type Blank,
   type Project,
   type Reading,
@@ -288,7 +289,7 @@ export function demoProjects(now: string): Project[] {
       },
     ],
   };
-  const hands = ['right', 'left'] as const;
+  let seats = 0;
   const pair: Project = {
     ...newProject('demo-pair', 'Pair for the two coxes', crewMug, crewMug.id, now),
     items: [
@@ -304,25 +305,12 @@ export function demoProjects(now: string): Project[] {
         placement: { facing: 'drinker', angleDeg: 0, from: 'middle', mm: 2, turnDeg: 0 },
       },
     ],
-    names: {
-      itemId: null,
-      widthMm: 60,
-      leastCapMm: 8,
-      closeMm: 0,
-      rows: hands.map((hand) => ({
-        id: `demo-pair-${hand}`,
-        name: hand === 'right' ? 'Right-handed' : 'Left-handed',
-        count: 1,
-        hand,
-        capMm: null,
-        blankId: null,
-      })),
-    },
+    names: pairForBothHands('right', () => `demo-pair-${(seats += 1)}`),
   };
   const crest: Project = {
     ...newProject('demo-crest-flask', 'Crest on the flask', flask, flask.id, now),
     accepted: [
-      { findingId: 'island:demo-crest-mask', reason: 'Laid with transfer tape.', signature: 'loose look count=1.0' },
+      { findingId: 'island:demo-crest-mask', reason: 'Laid with transfer tape', signature: 'loose look count=1.0' },
     ],
     // The plate stays on while the crest is stripped: up to the rim edge, and 12 mm past the crest.
     items: [
@@ -348,7 +336,7 @@ export function demoProjects(now: string): Project[] {
   const bottle: Project = {
     ...newProject('demo-fleet-bottle', 'Boats on the frosted bottle', frostedBottle, frostedBottle.id, now),
     accepted: [
-      { findingId: 'island:demo-fleet-mask', reason: 'Laid with transfer tape.', signature: 'loose look count=3.0' },
+      { findingId: 'island:demo-fleet-mask', reason: 'Laid with transfer tape', signature: 'loose look count=3.0' },
     ],
     // Below the shoulder the side is straight. The ground is blasted; the boats stay as film in a clear field.
     blank: { ...frostedBottle, flattening: { ...frostedBottle.flattening, keep: [66, 120] } },

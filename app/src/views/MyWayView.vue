@@ -1,14 +1,24 @@
 <script setup lang="ts">
-import { BOARDS, FORMAT_VERSION, type Backup } from '@mivet/core';
+import { BOARDS, FORMAT_VERSION, type Backup, type OwnFont } from '@mivet/core';
 import { ref } from 'vue';
 import ChoiceButtons from '../components/fields/ChoiceButtons.vue';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
 import { readLibrary, readProjects } from '../data/database.ts';
 import { bringInDemo } from '../demo/offer-demo.ts';
+import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
 
 const settings = useSettings();
+const library = useLibrary();
+const forgetting = ref<string | null>(null);
+const RIGHTS = { own: 'made by you', allowed: 'you may use it', unsure: 'ask whether you may use it' };
+const about = ({ source, rights }: OwnFont): string =>
+  [...(source ? [`from ${source}`] : []), RIGHTS[rights]].join(', ');
+async function forget(font: OwnFont): Promise<void> {
+  if (forgetting.value === font.id) await library.removeFont(font.id);
+  forgetting.value = forgetting.value === font.id ? null : font.id;
+}
 const said = ref<string | null>(null);
 const UNITS = [
   { value: 'mm' as const, label: 'Millimetres' },
@@ -74,11 +84,26 @@ async function demo(): Promise<void> {
         </select>
       </div>
     </section>
+    <section v-if="library.fonts.length > 0">
+      <h2>Your own fonts</h2>
+      <div v-for="font in library.fonts" :key="font.id" class="row-line">
+        <span
+          >{{ font.name }}<span class="quiet small">, {{ about(font) }}</span></span
+        >
+        <button type="button" class="btn btn-sm btn-link p-0" @click="forget(font)" @blur="forgetting = null">
+          {{ forgetting === font.id ? 'Yes, forget it' : 'Forget' }}
+        </button>
+      </div>
+      <p class="quiet small mt-2">
+        Words that are set in a forgotten font are shown in another, and Proof says so. Backups written before still
+        have it.
+      </p>
+    </section>
     <section>
       <h2>Backup</h2>
       <p class="quiet">
-        Projects and blanks live in this browser only. A backup is one file with everything in it; bringing it back
-        replaces what has the same origin and leaves the rest.
+        Projects, blanks, fonts and motifs live in this browser only. A backup is one file with everything in it;
+        bringing it back replaces what has the same origin and leaves the rest.
       </p>
       <div class="d-flex flex-wrap gap-2">
         <button type="button" class="btn btn-primary" @click="backup">Write a backup</button>

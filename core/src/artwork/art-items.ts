@@ -1,17 +1,15 @@
-import { NO_ACTS } from './acts.ts';
 import { fitRing } from '../plane/fit.ts';
 import { pathData } from '../plane/path-text.ts';
 import type { Drawing } from './drawing.ts';
-import type { ArtItem } from './item.ts';
+import type { ArtItem, Provenance } from './item.ts';
+import { ANYWHERE } from './new-item.ts';
 
 /** Share of a drawing's larger side by which its outlines may stray when they are kept as curves. */
 const KEPT_SHARE = 1e-4;
 
 /** What is said of a drawing when it is brought in. */
-export interface DrawingSaid {
+export interface DrawingSaid extends Provenance {
   readonly name: string;
-  readonly source: string;
-  readonly rights: ArtItem['rights'];
 }
 
 /** A drawing as it is kept: outlines as curves. */
@@ -73,14 +71,8 @@ export function itemsOfDrawing(
         drawn: { widthMm: drawnWidth, heightMm: drawnHeight },
         widthMm,
         heightMm: null,
-        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },
+        ...ANYWHERE,
         running: 'rigid',
-        repeat: { mode: 'once', count: 1 },
-        fuse: true,
-        keepTogether: null,
-        mirrored: false,
-        spares: 0,
-        acts: NO_ACTS,
       },
     ];
   });

@@ -94,8 +94,16 @@ export interface MotifItem extends ItemBase {
   readonly heightMm: number | null;
 }
 
+/** Where something comes from that someone else may have made. */
+export interface Provenance {
+  /** As the person said. */
+  readonly source: string;
+  /** Whether the person may use it. */
+  readonly rights: 'own' | 'allowed' | 'unsure';
+}
+
 /** One colour of a drawing that was brought in. The colours of one drawing are items of their own, kept in step. */
-export interface ArtItem extends ItemBase {
+export interface ArtItem extends ItemBase, Provenance {
   readonly type: 'art';
   /** What the drawing is called. */
   readonly name: string;
@@ -111,10 +119,6 @@ export interface ArtItem extends ItemBase {
   readonly widthMm: number;
   /** null keeps the drawing's own shape. */
   readonly heightMm: number | null;
-  /** Where it comes from, as the person said. */
-  readonly source: string;
-  /** Whether the person may use it. */
-  readonly rights: 'own' | 'allowed' | 'unsure';
 }
 
 /** Anything that is cut from film and sits on the blank. */

@@ -132,3 +132,28 @@ export function namesFromRows(rows: readonly (readonly string[])[]): {
   });
   return { names, leftOut };
 }
+
+/**
+ * The same thing twice, for either hand.
+ *
+ * @param first hand of the first one
+ * @param newId makes ids
+ */
+export function pairForBothHands(first: 'right' | 'left', newId: () => string): NameList {
+  const hands = [first, first === 'right' ? 'left' : 'right'] as const;
+  return {
+    itemId: null,
+    // Of no account until the list is given to a text.
+    widthMm: 60,
+    leastCapMm: 8,
+    closeMm: 1,
+    rows: hands.map((hand) => ({
+      id: newId(),
+      name: hand === 'right' ? 'Right-handed' : 'Left-handed',
+      count: 1,
+      hand,
+      capMm: null,
+      blankId: null,
+    })),
+  };
+}

@@ -4,7 +4,7 @@ import type { MotifId } from './motifs/index.ts';
 import { MOTIFS } from './motifs/index.ts';
 
 /** As things are first placed: in front, half-way down, once. */
-const anywhere = {
+export const ANYWHERE = {
   placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 },
   repeat: { mode: 'once', count: 1 },
   fuse: true,
@@ -20,7 +20,7 @@ export const PLAIN_LINES = { align: 'middle', linePitch: 1.75, pairGaps: [] } as
 /** Text in the middle of the band, in front, level. */
 export function newText(id: string, text: string, film: string): TextItem {
   return {
-    ...anywhere,
+    ...ANYWHERE,
     id,
     type: 'text',
     film,
@@ -38,7 +38,7 @@ export function newText(id: string, text: string, film: string): TextItem {
 export function newMotif(id: string, motif: MotifId, film: string): MotifItem {
   const joins = MOTIFS[motif].joins;
   return {
-    ...anywhere,
+    ...ANYWHERE,
     id,
     type: 'motif',
     film,
@@ -46,7 +46,7 @@ export function newMotif(id: string, motif: MotifId, film: string): MotifItem {
     motif,
     widthMm: motif === 'oar' ? 9 : 30,
     heightMm: joins ? 24 : null,
-    repeat: joins ? { mode: 'joined', count: 7 } : anywhere.repeat,
-    placement: joins ? { ...anywhere.placement, from: 'base', mm: 12 } : anywhere.placement,
+    repeat: joins ? { mode: 'joined', count: 7 } : ANYWHERE.repeat,
+    placement: joins ? { ...ANYWHERE.placement, from: 'base', mm: 12 } : ANYWHERE.placement,
   };
 }

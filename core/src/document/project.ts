@@ -1,3 +1,5 @@
+import type { KeptDrawing } from '../artwork/art-items.ts';
+import type { Provenance } from '../artwork/item.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { LogEntry } from '../log/entry.ts';
 import type { Job } from '../wrap/job.ts';
@@ -39,14 +41,6 @@ export interface Project extends Job {
   readonly carried?: { readonly fonts: readonly OwnFont[] } | undefined;
 }
 
-/** Where something comes from that someone else may have made. */
-export interface Provenance {
-  /** As the person said. */
-  readonly source: string;
-  /** Whether the person may use it. */
-  readonly rights: 'own' | 'allowed' | 'unsure';
-}
-
 /** A font that the person brought. */
 export interface OwnFont extends Provenance {
   readonly format: 'mivet-font';
@@ -59,16 +53,11 @@ export interface OwnFont extends Provenance {
 }
 
 /** A drawing that the person keeps, to be placed again. */
-export interface OwnMotif extends Provenance {
+export interface OwnMotif extends Provenance, KeptDrawing {
   readonly format: 'mivet-motif';
   readonly version: typeof FORMAT_VERSION;
   readonly id: string;
   readonly name: string;
-  /** As drawn, mm. */
-  readonly widthMm: number;
-  readonly heightMm: number;
-  /** Each colour's film as SVG path data, mm from the middle of the drawing, y up. */
-  readonly colours: readonly { readonly colour: string; readonly pathData: string }[];
   readonly keptAt: string;
 }
 

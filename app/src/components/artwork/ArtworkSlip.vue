@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { itemsOfDrawing, type ArtItem, type OwnFont, type OwnMotif } from '@mivet/core';
+import { itemsOfDrawing, pairForBothHands, type ArtItem, type OwnFont, type OwnMotif } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { takeIn } from '../../composables/useDroppedFile.ts';
 import { useItems } from '../../composables/useItems.ts';
@@ -32,16 +32,7 @@ const listSays = computed(() => {
 });
 /** The same twice, for either hand. */
 function makePair(): void {
-  const hands = [project.doc!.hand, project.doc!.hand === 'right' ? 'left' : 'right'] as const;
-  const rows = hands.map((hand) => ({
-    id: crypto.randomUUID(),
-    name: hand === 'right' ? 'Right-handed' : 'Left-handed',
-    count: 1,
-    hand,
-    capMm: null,
-    blankId: null,
-  }));
-  project.edit('Make a pair', (p) => ({ ...p, names: { itemId: null, widthMm: 60, leastCapMm: 8, closeMm: 1, rows } }));
+  project.edit('Make a pair', (p) => ({ ...p, names: pairForBothHands(p.hand, () => crypto.randomUUID()) }));
   view.showNames = true;
 }
 

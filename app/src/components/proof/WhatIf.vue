@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { formatLength, NO_TRIAL, tryOut, type Trial } from '@mivet/core';
-import { computed, ref, useId } from 'vue';
+import { computed, shallowRef, useId } from 'vue';
 import type { GoodPicture } from '../../workers/protocol.ts';
 
 /** Trying out what goes wrong: sliders for how the cup and the hand may be off, and the seam as it would then look. */
 const props = defineProps<{ picture: GoodPicture; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
 const id = useId();
-const trial = ref<Trial>(NO_TRIAL);
+const trial = shallowRef<Trial>(NO_TRIAL);
 const cone = computed(() => props.picture.template.cone);
 const outcome = computed(() => tryOut(cone.value, trial.value, props.handleWidth));
 const straight = computed(() => Math.abs(cone.value.girthRim - cone.value.girthBase) < 0.01);

@@ -19,6 +19,8 @@ describe('What if', () => {
     const bench = await openWorkbench(tumbler);
     const view = bench.mount(WhatIf, { picture: bench.picture.good, handleWidth: 0, lapMm: 1, unit: 'mm' });
     expect(view.text()).toContain('At the seam they meet.');
+    // Nothing to go back from yet.
+    expect(view.text()).not.toContain('As it was read');
     const slide = (label: string, value: string): Promise<void> =>
       view
         .get(
