@@ -4,6 +4,8 @@ import type { Path } from '../plane/path.ts';
 export interface PlacedGlyph {
   /** Outlines relative to the glyph's own origin, y up, font units. */
   readonly outlines: readonly Path[];
+  /** Whether the outlines are film as they stand: outer ones counter-clockwise, holes clockwise, nothing overlapping. */
+  readonly clean: boolean;
   /** Where the origin sits along the line, kerning included, font units. */
   readonly at: number;
   readonly advance: number;

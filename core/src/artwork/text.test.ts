@@ -3,7 +3,7 @@ import { testFonts, fontFile } from '../../test/fonts.ts';
 import { FontProblem, readFont } from '../io/font/read.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
 import { unionRings } from '../polygon/boolean.ts';
-import { polygonArea } from '../polygon/polygon.ts';
+import { polygonArea, ringArea, ringsOf } from '../polygon/polygon.ts';
 import { FONT_CHOICES } from './font.ts';
 import { MOTIF_IDS, MOTIFS, motifOutlines, motifViewBox } from './motifs/index.ts';
 import { textOutlines } from './text.ts';
@@ -44,6 +44,23 @@ describe('textOutlines', () => {
     const pieces = unionRings(textOutlines('B', testFonts.condensed, 20).glyphs[0]!);
     expect(pieces).toHaveLength(1);
     expect(pieces[0]!.holes).toHaveLength(2);
+  });
+
+  it('says of a letter that it is film as it stands only where its signed areas make its union', () => {
+    let clean = 0;
+    for (const { id } of FONT_CHOICES)
+      for (const letter of 'ABDQRaegkßÅÉfiw8&@') {
+        const set = textOutlines(letter, testFonts[id], 20);
+        if (!set.clean) continue;
+        clean++;
+        const rings = set.glyphs.flat();
+        const film = unionRings(rings);
+        const signed = rings.reduce((sum, ring) => sum + ringArea(ring), 0);
+        const covered = film.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
+        expect(signed / covered, `${id} ${letter}`).toBeCloseTo(1, 4);
+        expect(film.flatMap(ringsOf), `${id} ${letter}`).toHaveLength(rings.length);
+      }
+    expect(clean).toBeGreaterThan(40);
   });
 
   it('lists letters that the font lacks and sets the rest', () => {

@@ -18,6 +18,8 @@ export interface TextSetting {
 export interface TextOutlines {
   /** Rings of each glyph, baseline of the first line at y = 0; a glyph's rings belong together (non-zero fill). */
   readonly glyphs: readonly (readonly Ring[])[];
+  /** Whether each glyph is film as it stands, with nothing in it overlapping. */
+  readonly clean: boolean;
   /** Letters that the font does not have. */
   readonly missing: readonly string[];
 }
@@ -41,6 +43,7 @@ export function textOutlines(
   const glyphs: Ring[][] = [];
   const missing = new Set<string>();
   let before = 0;
+  let clean = true;
   text.split(/\r?\n/).forEach((line, row) => {
     const run = face.layout(line);
     run.missing.forEach((letter) => missing.add(letter));
@@ -61,9 +64,10 @@ export function textOutlines(
       const rings = glyph.outlines
         .map((outline) => flattenPath(mapPath(outline, (p) => ({ x: p.x * scale + dx, y: p.y * scale + dy }), scale)))
         .filter((ring) => ring.length >= 6);
+      clean &&= glyph.clean;
       if (rings.length > 0) glyphs.push(rings);
     });
     before += [...line].length + 1;
   });
-  return { glyphs, missing: [...missing] };
+  return { glyphs, clean, missing: [...missing] };
 }

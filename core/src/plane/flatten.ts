@@ -46,7 +46,7 @@ function flattenCubic(p0: Point, p1: Point, p2: Point, p3: Point, maxError: numb
   const ay = p0.y - 2 * p1.y + p2.y;
   const bx = p1.x - 2 * p2.x + p3.x;
   const by = p1.y - 2 * p2.y + p3.y;
-  const second = 6 * Math.max(Math.hypot(ax, ay), Math.hypot(bx, by));
+  const second = 6 * Math.sqrt(Math.max(ax * ax + ay * ay, bx * bx + by * by));
   const byError = Math.sqrt(second / (8 * maxError));
   const turn = hullTurn(p0, p1, p2, p3);
   // The curve turns unevenly in its parameter; twice the even share keeps the sharpest part under the limit.
@@ -63,16 +63,17 @@ function flattenCubic(p0: Point, p1: Point, p2: Point, p3: Point, maxError: numb
   out.push(p3.x, p3.y);
 }
 
-function hullTurn(...points: Point[]): number {
+/** How far the legs of the hull turn in all, rad; legs of no length are passed over. */
+function hullTurn(p0: Point, p1: Point, p2: Point, p3: Point): number {
   let turn = 0;
-  let last: number | null = null;
-  for (let i = 1; i < points.length; i++) {
-    const dx = points[i]!.x - points[i - 1]!.x;
-    const dy = points[i]!.y - points[i - 1]!.y;
-    if (Math.hypot(dx, dy) < 1e-12) continue;
-    const heading = Math.atan2(dy, dx);
-    if (last !== null) turn += Math.abs(Math.atan2(Math.sin(heading - last), Math.cos(heading - last)));
-    last = heading;
+  let [lastX, lastY] = [0, 0];
+  let from = p0;
+  for (const to of [p1, p2, p3]) {
+    const [dx, dy] = [to.x - from.x, to.y - from.y];
+    from = to;
+    if (dx * dx + dy * dy < 1e-24) continue;
+    if (lastX !== 0 || lastY !== 0) turn += Math.abs(Math.atan2(lastX * dy - lastY * dx, lastX * dx + lastY * dy));
+    [lastX, lastY] = [dx, dy];
   }
   return turn;
 }

@@ -32,6 +32,19 @@ export function mapPath(path: Path, move: (p: Point) => Point, radiusScale = 1, 
   };
 }
 
+/** The same path drawn the other way, from its end to its start. */
+export function reversePath({ start, segments, closed }: Path): Path {
+  const backwards = segments
+    .map((s, i): Segment => {
+      const to = i === 0 ? start : segments[i - 1]!.to;
+      if (s.kind === 'line') return { kind: 'line', to };
+      if (s.kind === 'cubic') return { kind: 'cubic', c1: s.c2, c2: s.c1, to };
+      return { ...s, ccw: !s.ccw, to };
+    })
+    .reverse();
+  return { start: segments.at(-1)?.to ?? start, segments: backwards, closed };
+}
+
 /** A closed path through interleaved points, straight from one to the next. */
 export function pathFromRing(ring: ArrayLike<number>): Path {
   const segments: Segment[] = [];

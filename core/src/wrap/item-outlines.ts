@@ -19,6 +19,8 @@ import { mirrorRing, reverseRing, ringsOf } from '../polygon/polygon.ts';
 export interface ItemOutlines {
   /** Rings that belong together (one glyph, one motif), each group with non-zero fill. */
   readonly groups: readonly (readonly Ring[])[];
+  /** Whether each group is film as it stands: outer rings counter-clockwise, holes clockwise, nothing overlapping. */
+  readonly clean?: boolean;
   /** Ink box round the origin, mm. */
   readonly box: Box;
   /** What is placed and turned, when it is not the ink of this item alone: the whole drawing that it is a colour of. */
@@ -61,6 +63,7 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
     const capHeight = cap;
     return {
       ...centred(text.glyphs, item.mirrored),
+      clean: text.clean,
       frame: null,
       missingLetters: text.missing,
       capHeight,
@@ -111,9 +114,11 @@ function centred(groups: readonly (readonly Ring[])[], mirrored: boolean): Pick<
   const box = boxOfGroups(groups);
   const cx = (box.minX + box.maxX) / 2;
   const cy = (box.minY + box.maxY) / 2;
-  const flip = mirrored ? -1 : 1;
   const moved = groups.map((rings) =>
-    rings.map((ring) => ring.map((value, i) => (i % 2 ? value - cy : flip * (value - cx)))),
+    rings.map((ring) => {
+      const about = ring.map((value, i) => (i % 2 ? value - cy : value - cx));
+      return mirrored ? mirrorRing(about) : about;
+    }),
   );
   return { groups: moved, box: { minX: box.minX - cx, maxX: box.maxX - cx, minY: box.minY - cy, maxY: box.maxY - cy } };
 }
@@ -137,9 +142,9 @@ export function inkOf(
   const cy = (box.minY + box.maxY) / 2;
   // Cleaned once, before the copies: what a font or a drawing overlaps within one glyph is then film already.
   const ink = turned.map((group) =>
-    unionRings(group)
-      .flatMap(ringsOf)
-      .map((ring) => ring.map((value, i) => (i % 2 ? value - cy : value - cx))),
+    (outlines.clean ? group : unionRings(group).flatMap(ringsOf)).map((ring) =>
+      ring.map((value, i) => (i % 2 ? value - cy : value - cx)),
+    ),
   );
   return { outlines, box, ink };
 }
@@ -147,7 +152,9 @@ export function inkOf(
 /** Outlines with what is done to them; their frame stays, so that nothing moves when a part is dropped. */
 function shaped(outlines: ItemOutlines, acts: OutlineActs): ItemOutlines {
   const groups = shapeInk(outlines.groups, acts);
-  return groups === outlines.groups ? outlines : { ...outlines, groups, frame: outlines.frame ?? outlines.box };
+  return groups === outlines.groups
+    ? outlines
+    : { ...outlines, groups, clean: false, frame: outlines.frame ?? outlines.box };
 }
 
 function turnGroups(groups: readonly (readonly Ring[])[], turn: number): Ring[][] {

@@ -3,9 +3,11 @@ import type { FontFace, PlacedGlyph } from '../../artwork/font.ts';
 import { boxOfCoordinates } from '../../plane/box.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import type { Path, Segment } from '../../plane/path.ts';
+import { reversePath } from '../../plane/path.ts';
 import type { Point } from '../../plane/point.ts';
 import { fontFileProblem } from './container.ts';
 import { unionRings } from '../../polygon/boolean.ts';
+import { ringArea, ringsOf } from '../../polygon/polygon.ts';
 
 /** A font file that is no font, or one that Mivet cannot use. */
 export class FontProblem extends Error {}
@@ -41,7 +43,7 @@ function faceOfFonts(fonts: readonly fontkit.Font[]): FontFace {
   // A collection of fonts has no letters itself; a damaged head has no scale.
   if (typeof main.layout !== 'function' || !(main.unitsPerEm > 0))
     throw new FontProblem('This file is not a single font that can be read.');
-  const outlinesOf = new Map<string, readonly Path[]>();
+  const outlinesOf = new Map<string, Drawn>();
 
   function layout(line: string): ReturnType<FontFace['layout']> {
     const glyphs: PlacedGlyph[] = [];
@@ -75,14 +77,14 @@ function faceOfFonts(fonts: readonly fontkit.Font[]): FontFace {
       const key = `${run.font}:${glyph.id}:${position.yOffset}`;
       let outlines = outlinesOf.get(key);
       if (!outlines) {
-        outlines = readOutlines(glyph.path.commands, scale, position.yOffset * scale);
+        outlines = asFilm(readOutlines(glyph.path.commands, scale, position.yOffset * scale));
         outlinesOf.set(key, outlines);
       }
       const advance = position.xAdvance * scale;
       const origin = at + position.xOffset * scale;
       if (!Number.isFinite(advance) || !Number.isFinite(origin)) throw new FontProblem('A letter has no width.');
       at += advance;
-      return { outlines, at: origin, advance, text: String.fromCodePoint(...glyph.codePoints) };
+      return { ...outlines, at: origin, advance, text: String.fromCodePoint(...glyph.codePoints) };
     });
     return { glyphs: placed, end: at };
   }
@@ -124,6 +126,18 @@ function lettersTouch(layout: FontFace['layout']): boolean {
     outlines.map((path) => flattenPath(path, 2).map((value, i) => (i % 2 ? value : value + at))),
   );
   return rings.length > 1 && unionRings(rings).length === 1;
+}
+
+type Drawn = Pick<PlacedGlyph, 'outlines' | 'clean'>;
+
+/** Turns outlines so that film is to their left, where nothing in them overlaps; the others are left as they were drawn. */
+function asFilm(outlines: readonly Path[]): Drawn {
+  const rings = outlines.map((path) => flattenPath(path, 2));
+  const drawn = rings.reduce((sum, ring) => sum + ringArea(ring), 0);
+  const film = unionRings(rings).flatMap(ringsOf);
+  const covered = film.reduce((sum, ring) => sum + ringArea(ring), 0);
+  const clean = film.length === rings.length && Math.abs(Math.abs(drawn) - covered) <= 1e-4 * covered;
+  return { clean, outlines: clean && drawn < 0 ? outlines.map(reversePath) : outlines };
 }
 
 function readOutlines(
