@@ -1,4 +1,4 @@
-import { cutFiles, examineProject } from '@mivet/core';
+import { cutFiles, examineProject, limitsWith } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
 import { partsPicture, pictureOf } from '../src/workers/picture.ts';
 import { readDrawing } from '../src/workers/read-drawing.ts';
@@ -10,8 +10,8 @@ export async function askCore<K extends keyof CoreJobs>(
   input: CoreJobs[K]['input'],
 ): Promise<CoreJobs[K]['output']> {
   if (job === 'examine') {
-    const { project, unit } = input as CoreJobs['examine']['input'];
-    return pictureOf(project, testFonts, unit) as CoreJobs[K]['output'];
+    const { project, unit, limits } = input as CoreJobs['examine']['input'];
+    return pictureOf(project, testFonts, unit, limitsWith(limits)) as CoreJobs[K]['output'];
   }
   if (job === 'parts')
     return partsPicture((input as CoreJobs['parts']['input']).item, testFonts) as CoreJobs[K]['output'];
@@ -23,3 +23,5 @@ export async function askCore<K extends keyof CoreJobs>(
 }
 
 export const warmCore = (): void => undefined;
+
+export class CallGivenUp extends Error {}

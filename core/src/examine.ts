@@ -5,13 +5,15 @@ import type { JobSheet } from './cut/job-sheet.ts';
 import { planJob } from './cut/job-sheet.ts';
 import type { Acceptance, Project } from './document/project.ts';
 import type { Finding } from './proof/finding.ts';
+import type { Limits } from './proof/limits.ts';
+import { USUAL_LIMITS } from './proof/limits.ts';
 import { signatureOf } from './proof/finding.ts';
 import { proof } from './proof/proof.ts';
 import { boardById } from './sheet/board.ts';
 import type { Make } from './wrap/batch.ts';
 import { batchPieces, makeBatch } from './wrap/batch.ts';
 import type { Piece } from './wrap/pieces.ts';
-import type { Wrap } from './wrap/derive.ts';
+import type { Derived, Wrap } from './wrap/derive.ts';
 import { deriveWrap } from './wrap/derive.ts';
 
 /** A finding and the reason for which it was accepted, if it still holds. */
@@ -35,25 +37,75 @@ export type Examined =
     }
   | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
 
+/** What was worked out before, by what it was worked out from; kept by whoever examines the same project again and again. */
+export interface ExamineMemory {
+  derived?: Kept<Derived>;
+  batch?: Kept<readonly Make[]>;
+  sheet?: Kept<{ readonly cut: readonly Piece[]; readonly sheet: JobSheet }>;
+  found?: Kept<readonly Finding[]>;
+}
+
+interface Kept<T> {
+  readonly from: string;
+  readonly value: T;
+}
+
 /**
  * Runs the parts of the core in their order: derive, plan, judge.
  *
  * @param project the document
  * @param fonts the shipped fonts, loaded
+ * @param limits that it is judged by
  */
-export function examineProject(project: Project, fonts: FontBook): Examined {
-  const derived = deriveWrap(project, fonts);
+export function examineProject(project: Project, fonts: FontBook, limits: Limits = USUAL_LIMITS): Examined {
+  const steps = examineSteps(project, fonts, limits, {});
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/**
+ * The same a part at a time, so that one may stop in between; what has not changed since the last time is not worked out
+ * again.
+ *
+ * @param memory of the last time, brought up to date on the way
+ * @returns the wrap first, as soon as it is there; then nothing new until the end
+ */
+export function* examineSteps(
+  project: Project,
+  fonts: FontBook,
+  limits: Limits,
+  memory: ExamineMemory,
+): Generator<Extract<Derived, { ok: true }> | null, Examined> {
+  const { blank, items, films, hand, warm, seam, names, otherBlanks, boardId, process } = project;
+  const from = JSON.stringify([blank, items, films, hand, warm, seam, Object.keys(fonts)]);
+  const derived = (memory.derived = kept(memory.derived, from, () => deriveWrap(project, fonts))).value;
   if (!derived.ok) return derived;
+  yield derived;
   const { wrap, doubts } = derived;
-  const batch = project.names ? makeBatch(project, project.names, wrap, fonts) : [];
-  const cut = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
-  const sheet = planJob(cut, project.films, boardById(project.boardId));
-  const findings = proof({ job: project, wrap, doubts, plan: sheet.plan, makes: batch }).map((finding) => ({
-    finding,
-    acceptedFor: acceptedFor(finding, project.accepted),
-  }));
+  const batchFrom = `${from}${JSON.stringify([names, otherBlanks])}`;
+  const batch = (memory.batch = kept(memory.batch, batchFrom, () =>
+    names ? makeBatch(project, names, wrap, fonts) : [],
+  )).value;
+  yield null;
+  const sheetFrom = `${batchFrom}${boardId}`;
+  const { cut, sheet } = (memory.sheet = kept(memory.sheet, sheetFrom, () => {
+    const pieces = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
+    return { cut: pieces, sheet: planJob(pieces, films, boardById(boardId)) };
+  })).value;
+  yield null;
+  const foundFrom = `${sheetFrom}${JSON.stringify([process, limits])}`;
+  const found = (memory.found = kept(memory.found, foundFrom, () =>
+    proof({ job: project, wrap, doubts, plan: sheet.plan, makes: batch, limits }),
+  )).value;
+  const findings = found.map((finding) => ({ finding, acceptedFor: acceptedFor(finding, project.accepted) }));
   return { ok: true, wrap, batch, cut, sheet, findings, doubts };
 }
+
+/** What is kept, as long as it was made from the same; else made anew. */
+const kept = <T>(before: Kept<T> | undefined, from: string, make: () => T): Kept<T> =>
+  before?.from === from ? before : { from, value: make() };
 
 function acceptedFor(finding: Finding, accepted: readonly Acceptance[]): string | null {
   const match = accepted.find((a) => a.findingId === finding.id);

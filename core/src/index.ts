@@ -1,5 +1,5 @@
 export type { Film, FilmFinish } from './artwork/film.ts';
-export { FILM_GIVE, STARTING_FILMS } from './artwork/film.ts';
+export { filmGive, STARTING_FILMS } from './artwork/film.ts';
 export type { FontBook, FontFace, FontId } from './artwork/font.ts';
 export { faceOf, FONT_CHOICES } from './artwork/font.ts';
 export {
@@ -82,7 +82,7 @@ export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
 export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
-export type { Acceptance, Backup, OwnFont, OwnMotif, Project, ShelfBlank } from './document/project.ts';
+export type { Acceptance, Backup, OwnFont, OwnLimits, OwnMotif, Project, ShelfBlank } from './document/project.ts';
 export { FORMAT_VERSION } from './document/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
@@ -97,7 +97,7 @@ export {
   SURFACES,
 } from './document/schema.ts';
 export type { Examined, JudgedFinding } from './examine.ts';
-export { examineProject, openFindings } from './examine.ts';
+export { examineProject, examineSteps, openFindings, type ExamineMemory } from './examine.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
 export { FontProblem, readFont } from './io/font/read.ts';
 export { fontSample } from './io/font/sample.ts';
@@ -118,6 +118,8 @@ export type { Point } from './plane/point.ts';
 export type { Polygon, Ring } from './polygon/polygon.ts';
 export { NO_TRIAL, tryOut, type Trial, type TrialOutcome } from './proof/what-if.ts';
 export { glanceHalfAngle } from './proof/glance.ts';
+export type { LimitId, LimitInfo, Limits } from './proof/limits.ts';
+export { LIMITS, limitsWith, USUAL_LIMITS } from './proof/limits.ts';
 export type { Command, Finding, FindingCode, Place, Severity } from './proof/finding.ts';
 export { signatureOf } from './proof/finding.ts';
 export type { FindingWords } from './proof/words.ts';
@@ -130,7 +132,7 @@ export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surfa
 export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
 export type { Make } from './wrap/batch.ts';
 export type { Wrap } from './wrap/derive.ts';
-export { deriveWrap } from './wrap/derive.ts';
+export { deriveWrap, type Derived } from './wrap/derive.ts';
 export { deriveFitPaper, solveFitPaper } from './wrap/fit-paper.ts';
 export type { FilmGive } from './surface/film-strain.ts';
 export { ballPatch } from './surface/ball-patch.ts';
@@ -142,7 +144,7 @@ export { keptSide, patchLatitude } from './wrap/flattening.ts';
 export type { FlatPanel } from './wrap/panels.ts';
 export { backSeam, seamOnFlat } from './wrap/panel-frame.ts';
 export { boxOfPanels, carriesPieces, makePanels } from './wrap/panels.ts';
-export type { AtSeam, Job, Seam } from './wrap/job.ts';
+export type { AtSeam, Job, Process, Seam } from './wrap/job.ts';
 export { PLAIN_SEAM, wrapFilm } from './wrap/job.ts';
 export type { FoundSeam } from './wrap/seam-finder.ts';
 export type { SeamCut } from './wrap/seam-cuts.ts';
@@ -155,5 +157,6 @@ export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './wrap/snap
 export { snapLines, snapTo } from './wrap/snap.ts';
 export type { SeamView, SeamViewPiece } from './wrap/seam-view.ts';
 export { seamView } from './wrap/seam-view.ts';
+export { TAPE_GIVE, tapeSheets, type TapeSheet } from './wrap/tape.ts';
 export type { Template } from './wrap/template.ts';
 export { makeTemplate } from './wrap/template.ts';

@@ -96,6 +96,8 @@ export const makeJob = (blank: Blank, items: Job['items'], more: Partial<Job> = 
   items,
   films: STARTING_FILMS.map((film) => ({ ...film, thicknessMm: 0 })),
   hand: 'right',
+  process: 'decal',
+  warm: false,
   seam: PLAIN_SEAM,
   names: null,
   otherBlanks: [],

@@ -78,6 +78,7 @@ describe('files that are dropped on the page', () => {
       format: 'mivet-backup',
       fonts: [],
       motifs: [],
+      limits: {},
       version: FORMAT_VERSION,
       writtenAt: at,
       projects: [tumbler, mug],
@@ -121,7 +122,7 @@ describe('fonts and motifs of one’s own', () => {
 
   it('come back from a backup and from files of their own, and can be forgotten', async () => {
     const library = useLibrary();
-    const backup: Backup = { format: 'mivet-backup', version: FORMAT_VERSION, writtenAt: at, projects: [], shelf: [], fonts: [font], motifs: [motif] }; // prettier-ignore
+    const backup: Backup = { format: 'mivet-backup', version: FORMAT_VERSION, writtenAt: at, projects: [], shelf: [], fonts: [font], motifs: [motif], limits: {} }; // prettier-ignore
     expect(await takeIn(file(backup))).toMatch(/0 blanks, 1 font and 1 motif are back/);
     expect([library.fonts, library.motifs]).toEqual([[font], [motif]]);
     const broken = { ...font, id: 'own-2', data: '////' };

@@ -28,6 +28,9 @@ export async function takeIn(file: File): Promise<string> {
   if (document.format === 'mivet-backup') {
     const { projects, shelf, motifs } = document;
     const fonts = await soundFonts(document.fonts);
+    // Limits that were changed since stay as they are; those that were not are as they were in the backup.
+    const settings = useSettings();
+    settings.limits = { ...document.limits, ...settings.limits };
     await library.bringIn(await Promise.all(projects.map(withSoundFonts)), { shelf, fonts, motifs });
     const back = [
       count(projects.length, 'project'),
@@ -66,7 +69,7 @@ const listed = new Intl.ListFormat('en-GB');
 async function soundFonts(fonts: readonly OwnFont[]): Promise<OwnFont[]> {
   const sound: OwnFont[] = [];
   for (const font of fonts)
-    await askCore('font', { bytes: bytesOfBase64(font.data) }, LONGEST_MS).then(
+    await askCore('font', { bytes: bytesOfBase64(font.data) }, { limitMs: LONGEST_MS }).then(
       () => sound.push(font),
       () => undefined,
     );
@@ -74,7 +77,9 @@ async function soundFonts(fonts: readonly OwnFont[]): Promise<OwnFont[]> {
 }
 
 async function withSoundFonts(project: Project): Promise<Project> {
-  return project.carried ? { ...project, carried: { fonts: await soundFonts(project.carried.fonts) } } : project;
+  return project.carried
+    ? { ...project, carried: { ...project.carried, fonts: await soundFonts(project.carried.fonts) } }
+    : project;
 }
 
 /** Most lines of a table that are spoken of one by one. */

@@ -18,8 +18,8 @@ export function useFiles(): {
   const said = ref<string | null>(null);
 
   async function make(kind: FileKind, withPieces = true): ReturnType<typeof askCore<'files'>> {
-    const { unit, paper } = settings;
-    return askCore('files', { project: project.doc!, unit, paper, kind, withPieces });
+    const { unit, paper, limits } = settings;
+    return askCore('files', { project: project.doc!, unit, paper, kind, withPieces, limits });
   }
   async function run(work: () => Promise<string>): Promise<void> {
     busy.value = true;

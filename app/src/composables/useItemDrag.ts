@@ -66,7 +66,7 @@ export function useItemDrag(): {
       hand: doc.hand,
       rim,
       base,
-      glance: closed ? glanceHalfAngle(good.meanRadius) : null,
+      glance: closed ? glanceHalfAngle(good.meanRadius, useSettings().judgedBy) : null,
     };
     const others = good.items
       .filter((other) => !own.has(other.itemId) && other.slants !== null)

@@ -1,5 +1,6 @@
 import { newProject, type Blank, type Project } from '@mivet/core';
 import type { ProjectPicture } from '../workers/protocol.ts';
+import { useSettings } from '../stores/settings.ts';
 import { askCore } from '../workers/core-client.ts';
 
 const kept = new Map<string, { stamp: string; picture: Promise<ProjectPicture> }>();
@@ -14,11 +15,13 @@ function keep(key: string, stamp: string, make: () => Promise<ProjectPicture>): 
 
 /** Picture of a project for a list; worked out once for each state of it. */
 export function pictureForList(project: Project): Promise<ProjectPicture> {
-  return keep(project.id, project.changedAt, () => askCore('examine', { project, unit: 'mm' }));
+  const { limits } = useSettings();
+  const stamp = `${project.changedAt}${JSON.stringify(limits)}`;
+  return keep(project.id, stamp, () => askCore('examine', { project, unit: 'mm', limits }));
 }
 
 /** Picture of a bare blank for a list. */
 export function pictureOfBlank(blank: Blank, changedAt: string): Promise<ProjectPicture> {
   const project = newProject(`shelf:${blank.id}`, blank.name, blank, null, changedAt);
-  return keep(project.id, changedAt, () => askCore('examine', { project, unit: 'mm' }));
+  return keep(project.id, changedAt, () => askCore('examine', { project, unit: 'mm', limits: {} }));
 }

@@ -2,6 +2,7 @@ import { glanceHalfAngle, zonesOfBlank } from '@mivet/core';
 import { computed, type ComputedRef } from 'vue';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
+import { useSettings } from '../stores/settings.ts';
 import { useView } from '../stores/view.ts';
 
 /** What is drawn over both pictures: zones in mm, lines as azimuths. */
@@ -22,12 +23,13 @@ export function useZones(): ComputedRef<DrawnZones> {
   const project = useProject();
   const picture = usePicture();
   const view = useView();
+  const settings = useSettings();
   return computed(() => {
     const blank = project.doc!.blank;
     const zones = view.showZones ? zonesOfBlank(blank, picture.good?.size ?? null) : { rim: 0, base: 0, handle: 0 };
     const selected = picture.good?.items.find((i) => i.itemId === view.selectedId);
     const centre = selected?.azimuth ?? 0;
-    const half = glanceHalfAngle(picture.good?.meanRadius ?? 40);
+    const half = glanceHalfAngle(picture.good?.meanRadius ?? 40, settings.judgedBy);
     return {
       ...zones,
       handleWidth: blank.handleWidthMm,

@@ -7,6 +7,8 @@ import {
   newShelfBlank,
   newText,
   pairForBothHands,
+  sizeBlank,
+  solveFitPaper,
   type Blank,
   type Project,
   type Reading,
@@ -144,6 +146,16 @@ const SHELF: readonly (readonly [Blank, number | null])[] = [
 export const demoShelf = (now: string): ShelfBlank[] =>
   SHELF.map(([blank, price]) => ({ ...newShelfBlank(blank, now), price }));
 
+/** A blank whose paper closed without a gap when it was tried. */
+function triedOnPaper(blank: Blank, on: string): Blank {
+  const seen = { gapRimMm: 0, gapBaseMm: 0, standMm: 0 };
+  const [sized, fit] = [sizeBlank(blank), solveFitPaper(blank, seen)];
+  if (!sized.ok || !fit.ok) return blank;
+  const { rim, base, side } = sized.size;
+  const before = { girthRim: rim.surface, girthBase: base.surface, side };
+  return { ...blank, fitCheck: { on, seen, before, after: fit.after, sigma: fit.sigma } };
+}
+
 /** Complete projects of the made-up Willowmere Rowing Club. */
 export function demoProjects(now: string): Project[] {
   const name = { ...newText('demo-name', 'Marlow', 'deep-water'), font: 'script' as const };
@@ -196,7 +208,7 @@ export function demoProjects(now: string): Project[] {
   };
   const swell = newMotif('demo-swell', 'wave', 'deep-water');
   const tumbler: Project = {
-    ...newProject('demo-tumbler', 'Stroke seat’s tumbler', steelTumbler, steelTumbler.id, now),
+    ...newProject('demo-tumbler', 'Stroke seat’s tumbler', triedOnPaper(steelTumbler, now), steelTumbler.id, now),
     items: [
       {
         ...swell,
@@ -221,6 +233,7 @@ export function demoProjects(now: string): Project[] {
   const goblet: Project = {
     ...newProject('demo-cup', 'Cox’s goblet', coxGoblet, coxGoblet.id, now),
     blank: { ...coxGoblet, flattening: { ...coxGoblet.flattening, keep: [6, 74] } },
+    warm: true,
     items: [
       {
         ...newText('demo-cox', 'COX', 'hull'),
@@ -242,7 +255,8 @@ export function demoProjects(now: string): Project[] {
     ],
   };
   const pot: Project = {
-    ...newProject('demo-landing', 'Landing-stage pot', landingPot, landingPot.id, now),
+    ...newProject('demo-landing', 'Landing-stage pot', triedOnPaper(landingPot, now), landingPot.id, now),
+    warm: true,
     items: [
       {
         ...newMotif('demo-rope', 'rope', 'hull'),
@@ -309,19 +323,20 @@ export function demoProjects(now: string): Project[] {
   };
   const crest: Project = {
     ...newProject('demo-crest-flask', 'Crest on the flask', flask, flask.id, now),
+    process: 'strip',
     accepted: [
       { findingId: 'island:demo-crest-mask', reason: 'Laid with transfer tape', signature: 'loose look count=1.0' },
     ],
     // The plate stays on while the crest is stripped: up to the rim edge, and 12 mm past the crest.
     items: [
       {
-        ...newMotif('demo-crest', 'crest', 'night'),
+        ...newMotif('demo-crest', 'crest', 'chalk'),
         widthMm: 46,
         placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 48, turnDeg: 0 },
         acts: { ...NO_ACTS, shapesOnly: true },
       },
       {
-        ...newMotif('demo-crest-mask', 'plate', 'night'),
+        ...newMotif('demo-crest-mask', 'plate', 'chalk'),
         widthMm: 70,
         heightMm: 119.2,
         running: 'level',
@@ -339,7 +354,8 @@ export function demoProjects(now: string): Project[] {
       { findingId: 'island:demo-fleet-mask', reason: 'Laid with transfer tape', signature: 'loose look count=3.0' },
     ],
     // Below the shoulder the side is straight. The ground is blasted; the boats stay as film in a clear field.
-    blank: { ...frostedBottle, flattening: { ...frostedBottle.flattening, keep: [66, 120] } },
+    process: 'blast',
+    blank: triedOnPaper({ ...frostedBottle, flattening: { ...frostedBottle.flattening, keep: [66, 120] } }, now),
     items: [
       {
         ...newMotif('demo-fleet', 'boat', 'night'),

@@ -51,7 +51,7 @@ export const useIncoming = defineStore('incoming', () => {
     busy.value = true;
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
-      const sample = await askCore('font', { bytes }, LONGEST_MS);
+      const sample = await askCore('font', { bytes }, { limitMs: LONGEST_MS });
       font.value = { name: sample.name || file.name.replace(/\.\w+$/, ''), data: base64Of(bytes), sample };
       return `${file.name} is a font. It waits on the Artwork stop.`;
     } catch (problem) {
@@ -67,7 +67,7 @@ export const useIncoming = defineStore('incoming', () => {
     if (!project.doc) return `${fileName} is a drawing. Open a project first, then drop it there.`;
     busy.value = true;
     try {
-      const { result, matches } = await askCore('drawing', { text, films: project.doc.films }, LONGEST_MS);
+      const { result, matches } = await askCore('drawing', { text, films: project.doc.films }, { limitMs: LONGEST_MS });
       if (!result.ok) return `${fileName}: ${describeDrawingProblem(result.problem)} Nothing was changed.`;
       const name = fileName.replace(/\.(svg|dxf)$/i, '').slice(0, 120) || 'Drawing';
       drawing.value = { name, drawing: result.drawing, matches };

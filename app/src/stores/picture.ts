@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { GoodPicture, ProjectPicture } from '../workers/protocol.ts';
-import { askCore } from '../workers/core-client.ts';
+import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/protocol.ts';
+import { askCore, CallGivenUp } from '../workers/core-client.ts';
 import { useProject } from './project.ts';
 import { useSettings } from './settings.ts';
 
@@ -14,11 +14,26 @@ export const usePicture = defineStore('picture', () => {
   const good = shallowRef<GoodPicture | null>(null);
   const failure = ref<string | null>(null);
   const busy = ref(false);
+  /** Whether what was found is older than what is shown. */
+  const judging = ref(false);
   let stale = false;
+  let judged: AbortController | null = null;
+
+  /** The shape is shown as soon as it is there; what was found follows, unless something newer is wanted by then. */
+  function showShape(part: ShapePicture, id: string): void {
+    if (project.doc?.id !== id || !good.value || goodId !== id) return;
+    good.value = { ...good.value, ...part };
+    if (picture.value?.ok) picture.value = good.value;
+    judging.value = true;
+    if (stale) judged?.abort();
+  }
+  let goodId: string | null = null;
 
   async function refresh(): Promise<void> {
     if (busy.value) {
       stale = true;
+      // Only what is judged is given up: a shape that is waited for comes first, or nothing would move while one drags.
+      if (judging.value) judged?.abort();
       return;
     }
     busy.value = true;
@@ -29,12 +44,23 @@ export const usePicture = defineStore('picture', () => {
       try {
         // While a thing is dragged, only the words of the job are worked out, not every name of its list.
         const now = project.dragging ? { ...doc, names: null } : doc;
-        const made = await askCore('examine', { project: now, unit: settings.unit });
+        judged = new AbortController();
+        const made = await askCore(
+          'examine',
+          { project: now, unit: settings.unit, limits: settings.limits },
+          { signal: judged.signal, onPart: (part) => showShape(part, doc.id) },
+        );
+        judging.value = false;
         if (project.doc?.id !== doc.id) continue;
         picture.value = made;
-        if (made.ok) good.value = made;
+        if (made.ok) {
+          good.value = made;
+          goodId = doc.id;
+        }
         failure.value = null;
       } catch (problem) {
+        judging.value = false;
+        if (problem instanceof CallGivenUp) continue;
         failure.value = problem instanceof Error ? problem.message : String(problem);
       }
     } while (stale);
@@ -42,7 +68,7 @@ export const usePicture = defineStore('picture', () => {
   }
 
   watch(
-    () => [project.doc, settings.unit, project.dragging] as const,
+    () => [project.doc, settings.unit, project.dragging, settings.limits] as const,
     ([doc], [before]) => {
       if (doc?.id !== before?.id) {
         picture.value = null;
@@ -58,5 +84,5 @@ export const usePicture = defineStore('picture', () => {
       ? picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null)
       : [],
   );
-  return { picture, good, failure, busy, open };
+  return { picture, good, failure, busy, judging, open };
 });

@@ -1,4 +1,5 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
+import { limitsWith, type OwnLimits } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 
@@ -9,7 +10,10 @@ export const useSettings = defineStore('settings', () => {
   const theme = useLocalStorage<'light' | 'dim' | 'system'>('mivet-theme', 'light');
   const boardId = useLocalStorage<string>('mivet-board', 'square');
   const split = useLocalStorage<number>('mivet-split', 0.42);
+  /** Limits of the findings that the person changed; replaced whole. */
+  const limits = useLocalStorage<OwnLimits>('mivet-limits', {}, { shallow: true });
+  const judgedBy = computed(() => limitsWith(limits.value));
   const dark = usePreferredDark();
   const dim = computed(() => theme.value === 'dim' || (theme.value === 'system' && dark.value));
-  return { unit, paper, theme, boardId, split, dim };
+  return { unit, paper, theme, boardId, split, limits, judgedBy, dim };
 });

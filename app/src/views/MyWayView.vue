@@ -2,6 +2,7 @@
 import { BOARDS, FORMAT_VERSION, type Backup, type OwnFont } from '@mivet/core';
 import { ref } from 'vue';
 import ChoiceButtons from '../components/fields/ChoiceButtons.vue';
+import LimitTable from '../components/fields/LimitTable.vue';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
 import { readLibrary, readProjects } from '../data/database.ts';
@@ -44,6 +45,7 @@ async function backup(): Promise<void> {
     shelf: await readLibrary('shelf'),
     fonts: await readLibrary('fonts'),
     motifs: await readLibrary('motifs'),
+    limits: settings.limits,
   };
   saveFile(`mivet-backup-${file.writtenAt.slice(0, 10)}.json`, JSON.stringify(file));
   said.value = `Written: ${projects.length} projects, ${file.shelf.length} blanks, ${file.fonts.length} fonts and ${file.motifs.length} motifs of your own.`;
@@ -83,6 +85,14 @@ async function demo(): Promise<void> {
           <option v-for="b in BOARDS" :key="b.id" :value="b.id">{{ b.label }}</option>
         </select>
       </div>
+    </section>
+    <section>
+      <h2>What you are judged by</h2>
+      <p class="quiet">
+        Proof reckons with these numbers. They are starting values: change them as your own hands and films teach you.
+        What a film holds is set with the film, and how far film keeps from rim, base and handle with the blank.
+      </p>
+      <LimitTable :limits="settings.limits" @change="settings.limits = $event" />
     </section>
     <section v-if="library.fonts.length > 0">
       <h2>Your own fonts</h2>

@@ -62,6 +62,7 @@ function saveAll(): void {
     shelf: library.shelf,
     fonts: [],
     motifs: [],
+    limits: {},
   };
   saveFile('mivet-shelf.json', JSON.stringify(file, null, 2));
   said.value = 'Written: mivet-shelf.json, with everything that is known of these blanks.';

@@ -1,17 +1,41 @@
 import { toRaw } from 'vue';
-import type { CoreJobs, CoreReply } from './protocol.ts';
+import type { CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
 
 let worker: Worker | null = null;
 let nextId = 1;
-const waiting = new Map<number, { resolve: (output: never) => void; reject: (problem: Error) => void }>();
+interface Waiting {
+  readonly resolve: (output: never) => void;
+  readonly reject: (problem: Error) => void;
+  readonly onPart: ((part: ShapePicture) => void) | undefined;
+  part: ShapePicture | null;
+}
+const waiting = new Map<number, Waiting>();
+
+/** A call that was given up because something newer is wanted. */
+export class CallGivenUp extends Error {}
+
+/** How a call is made. */
+export interface CallOptions {
+  /** Time after which the worker is stopped and started anew: for what a stranger's file may ask of it. */
+  readonly limitMs?: number;
+  /** Gives the call up where it may be left off; it is refused with `CallGivenUp`. */
+  readonly signal?: AbortSignal;
+  /** Told what is there before the rest. */
+  readonly onPart?: (part: ShapePicture) => void;
+}
 
 function start(): Worker {
   const started = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
   started.onmessage = ({ data }: MessageEvent<CoreReply>) => {
     const call = waiting.get(data.id);
+    if ('part' in data) {
+      if (call) call.part = data.part;
+      call?.onPart?.(data.part);
+      return;
+    }
     waiting.delete(data.id);
-    if (data.ok) call?.resolve(data.output as never);
-    else call?.reject(new Error(data.message));
+    if (data.ok) call?.resolve((call.part ? { ...call.part, ...data.output } : data.output) as never);
+    else call?.reject(data.givenUp ? new CallGivenUp() : new Error(data.message));
   };
   started.onerror = () => stop('The worker stopped. Your work is saved; try once more.');
   return started;
@@ -29,18 +53,21 @@ function stop(why: string): void {
  *
  * @param job name of the job
  * @param input its input; must be plain data
- * @param limitMs time after which the worker is stopped and started anew: for what a stranger's file may ask of it
+ * @param options how long it may take, and how it is given up
  */
 export function askCore<K extends keyof CoreJobs>(
   job: K,
   input: CoreJobs[K]['input'],
-  limitMs?: number,
+  { limitMs, signal, onPart }: CallOptions = {},
 ): Promise<CoreJobs[K]['output']> {
   worker ??= start();
   const id = nextId++;
   const answer = new Promise<CoreJobs[K]['output']>((resolve, reject) => {
-    waiting.set(id, { resolve, reject });
+    waiting.set(id, { resolve, reject, onPart, part: null });
     worker!.postMessage({ id, job, input: plain(input) });
+  });
+  signal?.addEventListener('abort', () => {
+    if (waiting.has(id)) worker?.postMessage({ giveUp: id } satisfies CoreRequest);
   });
   if (limitMs === undefined) return answer;
   const timer = setTimeout(() => {

@@ -4,13 +4,16 @@ import {
   deriveFitPaper,
   describeBlankProblem,
   examineProject,
+  examineSteps,
+  limitsWith,
   findSilhouette,
   writeTemplateSvg,
+  type ExamineMemory,
   type JobFile,
 } from '@mivet/core';
 import { fontsOf, fontSample, loadFonts, paperFonts } from './fonts.ts';
-import { partsPicture, pictureOf } from './picture.ts';
-import type { CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
+import { judgedShape, partsPicture, shapePicture } from './picture.ts';
+import type { CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
 
 async function fitPaper(
   project: CoreJobs['files']['input']['project'],
@@ -37,9 +40,10 @@ async function files({
   paper,
   kind,
   withPieces,
+  limits,
 }: CoreJobs['files']['input']): Promise<readonly JobFile[]> {
   if (kind === 'fit-pdf') return [await fitPaper(project, unit, paper)];
-  const examined = examineProject(project, await fontsOf(project.items));
+  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits));
   if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, unit));
   const { wrap, cut, sheet } = examined;
   const { films, name: title } = project;
@@ -67,8 +71,63 @@ async function files({
 // Asked for at once, so that the fonts are there when the first project is.
 loadFonts().catch(() => undefined);
 
-const HANDLERS: { [K in keyof CoreJobs]: (input: CoreJobs[K]['input']) => Promise<CoreJobs[K]['output']> } = {
-  examine: async ({ project, unit }) => pictureOf(project, await fontsOf(project.items), unit),
+/** A job under way: whether it was given up, and what of its answer is there before the rest. */
+interface Call {
+  readonly givenUp: () => boolean;
+  readonly part: (part: ShapePicture) => void;
+}
+
+/** A job that nobody waits for any more. */
+class GivenUp extends Error {}
+
+/** What was worked out for the project that was examined last. */
+let last: { readonly id: string; readonly memory: ExamineMemory } = { id: '', memory: {} };
+
+/** The shape goes ahead; between the parts of the work one listens whether it is still wanted. */
+async function examine(
+  { project, unit, limits }: CoreJobs['examine']['input'],
+  call: Call,
+): Promise<CoreJobs['examine']['output']> {
+  const fonts = await fontsOf(project.items);
+  if (last.id !== project.id) last = { id: project.id, memory: {} };
+  const steps = examineSteps(project, fonts, limitsWith(limits), last.memory);
+  let shape: ShapePicture | null = null;
+  for (;;) {
+    const step = steps.next();
+    if (step.done) {
+      const examined = step.value;
+      if (!examined.ok) return examined;
+      // The shape is there already; the other side puts the two together.
+      return {
+        ok: true,
+        ...(shape === null ? shapePicture(project, examined) : ({} as ShapePicture)),
+        ...judgedShape(project, examined, unit),
+      };
+    }
+    if (step.value) {
+      shape = shapePicture(project, step.value);
+      call.part(shape);
+    }
+    await messagesIn();
+    if (call.givenUp()) throw new GivenUp();
+  }
+}
+
+/** Lets messages that wait be delivered. */
+const messagesIn = (): Promise<void> =>
+  new Promise((go) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      go();
+    };
+    port2.postMessage(null);
+  });
+
+const HANDLERS: {
+  [K in keyof CoreJobs]: (input: CoreJobs[K]['input'], call: Call) => Promise<CoreJobs[K]['output']>;
+} = {
+  examine,
   files,
   parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
   font: async ({ bytes }) => fontSample(bytes),
@@ -77,14 +136,25 @@ const HANDLERS: { [K in keyof CoreJobs]: (input: CoreJobs[K]['input']) => Promis
   silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),
 };
 
+const givenUp = new Set<number>();
+
 self.onmessage = async ({ data }: MessageEvent<CoreRequest>): Promise<void> => {
-  try {
-    const handler = HANDLERS[data.job] as ((input: unknown) => Promise<CoreJobs[keyof CoreJobs]['output']>) | undefined;
-    if (!handler) throw new Error(`The worker has no job called ${String(data.job)}.`);
-    reply({ id: data.id, ok: true, output: await handler(data.input) });
-  } catch (problem) {
-    reply({ id: data.id, ok: false, message: problem instanceof Error ? problem.message : String(problem) });
+  if ('giveUp' in data) {
+    givenUp.add(data.giveUp);
+    return;
   }
+  const { id } = data;
+  const call: Call = { givenUp: () => givenUp.has(id), part: (part) => reply({ id, part }) };
+  try {
+    const handler = HANDLERS[data.job] as
+      ((input: unknown, call: Call) => Promise<CoreJobs[keyof CoreJobs]['output']>) | undefined;
+    if (!handler) throw new Error(`The worker has no job called ${String(data.job)}.`);
+    reply({ id, ok: true, output: await handler(data.input, call) });
+  } catch (problem) {
+    const message = problem instanceof Error ? problem.message : String(problem);
+    reply({ id, ok: false, message, givenUp: problem instanceof GivenUp });
+  }
+  givenUp.delete(id);
 };
 
 function reply(message: CoreReply): void {

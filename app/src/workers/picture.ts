@@ -7,29 +7,47 @@ import {
   pathData,
   seamOnFlat,
   seamView,
+  tapeSheets,
   type ArtworkItem,
+  type Examined,
   type FlatPanel,
   type FontBook,
   type FoundSeam,
+  type Limits,
   type Piece,
   type Point,
   type Project,
+  type ReadingDoubt,
   type SeamView,
   type Wrap,
 } from '@mivet/core';
 import { ringsData } from './rings-data.ts';
-import type { SolidPicture, PanelPicture, PartsPicture, ProjectPicture, SeamPicture } from './protocol.ts';
+import type {
+  JudgedShape,
+  SolidPicture,
+  PanelPicture,
+  PartsPicture,
+  ProjectPicture,
+  SeamPicture,
+  ShapePicture,
+} from './protocol.ts';
 
 /** mm shown on each side of the seam. */
 export const SEAM_HALF_WIDTH_MM = 60;
 
 /** Works a project through and turns the result into plain data for the screens. */
-export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'): ProjectPicture {
-  const examined = examineProject(project, fonts);
+export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in', limits?: Limits): ProjectPicture {
+  const examined = examineProject(project, fonts, limits);
   if (!examined.ok) return examined;
-  const { wrap, batch, cut, sheet, findings, doubts } = examined;
+  return { ok: true, ...shapePicture(project, examined), ...judgedShape(project, examined, unit) };
+}
+
+/** The wrap as the screens show it, before it is judged. */
+export function shapePicture(
+  project: Project,
+  { wrap, doubts }: { wrap: Wrap; doubts: readonly ReadingDoubt[] },
+): ShapePicture {
   return {
-    ok: true,
     size: wrap.size,
     errors: wrap.errors,
     template: wrap.template,
@@ -67,6 +85,21 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
     onSheets: carriesPieces(wrap),
     asBand: wrap.frames[0]!.asBand,
     cuts: wrap.cuts,
+    tapeSlits: tapeSheets(project, wrap)
+      .flatMap((sheet) => sheet.slits)
+      .map(({ from, to }) => lineData([from, to]))
+      .join(''),
+    doubts,
+  };
+}
+
+/** What follows from it. */
+export function judgedShape(
+  project: Project,
+  { wrap, batch, cut, sheet, findings }: Extract<Examined, { ok: true }>,
+  unit: 'mm' | 'in',
+): JudgedShape {
+  return {
     names: batch.map(({ row, fitted, on, pieces }) => ({
       rowId: row.id,
       name: row.name,
@@ -98,7 +131,6 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in'):
       })),
     ),
     findings,
-    doubts,
     steps: benchSteps(project, wrap, sheet, unit),
   };
 }

@@ -7,6 +7,7 @@ import type {
   JobFile,
   JobSheet,
   Paper,
+  OwnLimits,
   Path,
   Project,
   ReadingDoubt,
@@ -122,35 +123,43 @@ export interface StripPicture {
   readonly data: string;
 }
 
+/** What follows from readings and artwork alone: there first, before anything is judged. */
+export interface ShapePicture {
+  readonly size: BlankSize;
+  readonly errors: ErrorReport;
+  readonly template: Template;
+  readonly outlineData: string;
+  /** Reach of the whole band as one flat, and its box, mm. */
+  readonly band: { readonly region: SurfaceRegion; readonly bounds: Box };
+  readonly panels: readonly PanelPicture[];
+  readonly meanRadius: number;
+  readonly items: readonly ItemPicture[];
+  readonly pieces: readonly PiecePicture[];
+  readonly seams: readonly SeamPicture[];
+  /** Seams as they lie on the flat of the whole band. */
+  readonly seamLines: string;
+  /** Whether the artwork lies on the sheets that are printed. */
+  readonly onSheets: boolean;
+  /** Whether the one sheet is the flat of the whole band, unturned. */
+  readonly asBand: boolean;
+  readonly cuts: readonly SeamCut[];
+  /** Slits in the transfer tape, on the flat of the whole band; empty where tape lies by itself. */
+  readonly tapeSlits: string;
+  readonly doubts: readonly ReadingDoubt[];
+}
+
+/** What follows from the shape: what is cut, on which boards, what was found, what is done. */
+export interface JudgedShape {
+  readonly names: readonly NamePicture[];
+  readonly sheet: JobSheet;
+  readonly strips: readonly StripPicture[];
+  readonly findings: readonly JudgedPicture[];
+  readonly steps: readonly BenchStep[];
+}
+
 /** Everything that the screens show of a project; plain data, made in the worker. */
 export type ProjectPicture =
-  | {
-      readonly ok: true;
-      readonly size: BlankSize;
-      readonly errors: ErrorReport;
-      readonly template: Template;
-      readonly outlineData: string;
-      /** Reach of the whole band as one flat, and its box, mm. */
-      readonly band: { readonly region: SurfaceRegion; readonly bounds: Box };
-      readonly panels: readonly PanelPicture[];
-      readonly meanRadius: number;
-      readonly items: readonly ItemPicture[];
-      readonly pieces: readonly PiecePicture[];
-      readonly seams: readonly SeamPicture[];
-      /** Seams as they lie on the flat of the whole band. */
-      readonly seamLines: string;
-      /** Whether the artwork lies on the sheets that are printed. */
-      readonly onSheets: boolean;
-      /** Whether the one sheet is the flat of the whole band, unturned. */
-      readonly asBand: boolean;
-      readonly cuts: readonly SeamCut[];
-      readonly names: readonly NamePicture[];
-      readonly sheet: JobSheet;
-      readonly strips: readonly StripPicture[];
-      readonly findings: readonly JudgedPicture[];
-      readonly doubts: readonly ReadingDoubt[];
-      readonly steps: readonly BenchStep[];
-    }
+  | ({ readonly ok: true } & ShapePicture & JudgedShape)
   | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
 
 /** A picture that could be made. */
@@ -162,7 +171,8 @@ export type FileKind = 'cut' | 'all' | 'template-pdf' | 'fit-pdf' | 'bench-pdf' 
 /** One typed map of worker jobs: name → input and output. */
 export interface CoreJobs {
   readonly examine: {
-    readonly input: { readonly project: Project; readonly unit: 'mm' | 'in' };
+    /** Limits as the person changed them. */
+    readonly input: { readonly project: Project; readonly unit: 'mm' | 'in'; readonly limits: OwnLimits };
     readonly output: ProjectPicture;
   };
   readonly drawing: {
@@ -196,20 +206,24 @@ export interface CoreJobs {
       readonly unit: 'mm' | 'in';
       readonly paper: Paper;
       readonly kind: FileKind;
+      readonly limits: OwnLimits;
       readonly withPieces: boolean;
     };
     readonly output: readonly JobFile[];
   };
 }
 
-/** A call on its way to the worker. */
-export type CoreRequest = {
-  [K in keyof CoreJobs]: { readonly id: number; readonly job: K; readonly input: CoreJobs[K]['input'] };
-}[keyof CoreJobs];
+/** A call on its way to the worker, or the wish to give one up. */
+export type CoreRequest =
+  | {
+      [K in keyof CoreJobs]: { readonly id: number; readonly job: K; readonly input: CoreJobs[K]['input'] };
+    }[keyof CoreJobs]
+  | { readonly giveUp: number };
 
-/** What comes back. Unknown jobs fail, they do not pass silently. */
+/** What comes back. Unknown jobs fail, they do not pass silently. A part comes before the rest of its answer. */
 export type CoreReply =
+  | { readonly id: number; readonly part: ShapePicture }
   | { readonly id: number; readonly ok: true; readonly output: CoreJobs[keyof CoreJobs]['output'] }
-  | { readonly id: number; readonly ok: false; readonly message: string };
+  | { readonly id: number; readonly ok: false; readonly message: string; readonly givenUp?: boolean };
 
 export type { Board, Path };

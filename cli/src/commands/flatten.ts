@@ -1,7 +1,7 @@
 import {
   backSeam,
   describeBlankProblem,
-  FILM_GIVE,
+  filmGive,
   PLAIN_SEAM,
   makePanels,
   makeTemplate,
@@ -25,7 +25,14 @@ export const flatten: CommandLine = (args, { out }) => {
   if (!sized.ok) throw new BadInput(describeBlankProblem(sized.problem, 'mm'));
   const seam = document.format === 'mivet-project' ? document.seam : PLAIN_SEAM;
   const finish = document.format === 'mivet-project' ? wrapFilm(document)?.finish : undefined;
-  const { template, surface } = makeTemplate(blank, sized.size, film, seam, FILM_GIVE[finish ?? 'gloss permanent']);
+  const warm = document.format === 'mivet-project' && document.warm;
+  const { template, surface } = makeTemplate(
+    blank,
+    sized.size,
+    film,
+    seam,
+    filmGive(finish ?? 'gloss permanent', warm),
+  );
   const size = { ...sized.size, side: surface.slantLength };
   const { sector, shortcuts, cone, region, outline, holes, bounds, flattening } = template;
   const { way, parts, load, worst, cutDown, widest, options, map } = flattening;

@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { describeBlankProblem, examineProject } from '@mivet/core';
+import { describeBlankProblem, examineProject, limitsWith } from '@mivet/core';
 import { jobFiles } from '@mivet/core/papers';
 import { loadProject, takeOption } from '../files.ts';
 import { loadFonts, paperFonts } from '../fonts.ts';
@@ -11,7 +11,7 @@ export const make: CommandLine = async (args, { out, err }) => {
   const { value: folder, rest } = takeOption(args, '--out');
   if (folder === null) throw new BadInput('say where to with --out DIR.');
   const project = loadProject(rest[0]);
-  const examined = examineProject(project, loadFonts(project));
+  const examined = examineProject(project, loadFonts(project), limitsWith(project.carried?.limits ?? {}));
   if (!examined.ok) throw new BadInput(describeBlankProblem(examined.problem, 'mm'));
   const files = await jobFiles(project, examined, { unit: 'mm', paper: 'a4', ...paperFonts() });
   const taken = files.find((file) => existsSync(join(folder, file.name)));

@@ -22,15 +22,36 @@ export const FILM_THICKNESS_MM: Record<FilmFinish, number> = {
   glow: 0.12,
 };
 
-/** How much film may be pulled and pushed together, as fractions. Starting values by finish; cast film's stretch is for warm film. */
-export const FILM_GIVE: Record<FilmFinish, { readonly stretch: number; readonly squeeze: number }> = {
+/** How much film may be pulled and pushed together, as fractions. */
+export interface FilmGiveOf {
+  readonly stretch: number;
+  readonly squeeze: number;
+}
+
+/** What film gives by finish, laid cold. Starting values. */
+const FILM_GIVE: Record<FilmFinish, FilmGiveOf> = {
   'gloss permanent': { stretch: 0.015, squeeze: 0.005 },
   'matte removable': { stretch: 0.015, squeeze: 0.005 },
   metallised: { stretch: 0.007, squeeze: 0.003 },
   glitter: { stretch: 0.007, squeeze: 0.003 },
-  'cast conformable': { stretch: 0.05, squeeze: 0.01 },
+  'cast conformable': { stretch: 0.02, squeeze: 0.01 },
   glow: { stretch: 0.01, squeeze: 0.003 },
 };
+
+/** Stretch of film that is laid warm, where a starting value is known; the others give what they give cold. */
+const WARM_STRETCH: { readonly [finish in FilmFinish]?: number } = { 'cast conformable': 0.05 };
+
+/** What a film gives. */
+export function filmGive(finish: FilmFinish, warm: boolean): FilmGiveOf {
+  const cold = FILM_GIVE[finish];
+  return warm ? { ...cold, stretch: WARM_STRETCH[finish] ?? cold.stretch } : cold;
+}
+
+/** Whether a film comes off again: nothing for the wash, nor for wet masks. */
+export const isRemovable = ({ finish }: Film): boolean => finish === 'matte removable';
+
+/** Whether a film comes with a clear sheet over it that has to be off before it is cut. */
+export const hasCoverSheet = ({ finish }: Film): boolean => finish === 'metallised';
 
 /** mm. Finest stroke that holds, by finish. Starting values. */
 export const FINEST_STROKE_MM: Record<FilmFinish, number> = {

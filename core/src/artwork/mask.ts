@@ -128,8 +128,13 @@ export const isMask = (item: ArtworkItem): item is MotifItem =>
   item.type === 'motif' && item.motif === 'plate' && item.acts.cutAway.length > 0;
 
 /** A mask plate made large enough for what it goes round as that lies now; it keeps its film and all else. */
-export function refitMask(plate: MotifItem, placed: readonly MaskedItem[], side: MaskedSide): MotifItem {
-  const field = fieldRound(placed, side, MASK_MARGIN_MM);
+export function refitMask(
+  plate: MotifItem,
+  placed: readonly MaskedItem[],
+  side: MaskedSide,
+  margin = MASK_MARGIN_MM,
+): MotifItem {
+  const field = fieldRound(placed, side, margin);
   if (!field) return plate;
   const { widthMm, heightMm, placement, repeat } = plateOver(upToRim(field), plate.id, plate.film, []);
   return { ...plate, widthMm, heightMm, placement, repeat };

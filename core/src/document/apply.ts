@@ -97,6 +97,15 @@ export function applyCommand(project: Project, command: Command): Project {
         item.type === 'motif' ? { ...item, widthMm, heightMm, placement, repeat } : item,
       );
     }
+    case 'both-faces':
+      return change(command.itemId, (item) => {
+        const scaled = scaleItem(item, command.factor);
+        return { ...scaled, placement: { ...scaled.placement, facing: 'faces' } };
+      });
+    case 'lay-warm':
+      return { ...project, warm: true };
+    case 'lay-cold':
+      return { ...project, warm: false };
     case 'set-font':
       return change(command.itemId, (item) => (item.type === 'text' ? { ...item, font: command.font } : item));
     case 'keep-band':

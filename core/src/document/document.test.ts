@@ -38,6 +38,7 @@ describe('documents', () => {
       projects: [full],
       fonts: [],
       motifs: [],
+      limits: {},
       shelf: [newShelfBlank(tumbler(), '')],
     };
     for (const document of [full, newShelfBlank(mug(), ''), backup]) {
@@ -70,6 +71,12 @@ describe('documents', () => {
     };
     const shelf = newShelfBlank(tumbler(), '');
     expect(checkDocument(old(full))).toEqual({ ok: true, document: full });
+    // What the film is for, and whether it was warmed, was not asked: a decal, and reckoned as it was then.
+    const { process: _, warm: __, ...unasked } = full;
+    expect(checkDocument({ ...unasked, version: 5 })).toEqual({
+      ok: true,
+      document: { ...full, process: 'decal', warm: true },
+    });
     expect(checkDocument(old(shelf))).toEqual({ ok: true, document: shelf });
     const backup = {
       format: 'mivet-backup',
@@ -80,7 +87,15 @@ describe('documents', () => {
     };
     expect(checkDocument(backup)).toEqual({
       ok: true,
-      document: { ...backup, version: FORMAT_VERSION, projects: [full], shelf: [shelf], fonts: [], motifs: [] },
+      document: {
+        ...backup,
+        version: FORMAT_VERSION,
+        projects: [full],
+        shelf: [shelf],
+        fonts: [],
+        motifs: [],
+        limits: {},
+      },
     });
     expect(code({ ...old(full), blank: 'none' })).toBe('invalid');
   });

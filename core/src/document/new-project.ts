@@ -84,6 +84,8 @@ export function newProject(id: string, name: string, blank: Blank, shelfBlankId:
     items: [],
     films: STARTING_FILMS,
     hand: 'right',
+    process: 'decal',
+    warm: false,
     seam: PLAIN_SEAM,
     names: null,
     otherBlanks: [],

@@ -5,7 +5,7 @@ import type { LogEntry } from '../log/entry.ts';
 import type { Job } from '../wrap/job.ts';
 
 /** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 5;
+export const FORMAT_VERSION = 6;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {
@@ -37,8 +37,13 @@ export interface Project extends Job {
   readonly accepted: readonly Acceptance[];
   readonly bench: BenchRun;
   readonly log: readonly LogEntry[];
-  /** Fonts that its words are set in and that do not ship with Mivet; only in files, so that they open elsewhere. */
-  readonly carried?: { readonly fonts: readonly OwnFont[] } | undefined;
+  /** What of the person's own it was made with, fonts that do not ship with Mivet and limits; only in files, so that they read alike elsewhere. */
+  readonly carried?: { readonly fonts: readonly OwnFont[]; readonly limits: OwnLimits } | undefined;
+}
+
+/** Limits that the person changed, by name, in the units of the table of limits. */
+export interface OwnLimits {
+  readonly [id: string]: number;
 }
 
 /** A font that the person brought. */
@@ -84,4 +89,5 @@ export interface Backup {
   readonly shelf: readonly ShelfBlank[];
   readonly fonts: readonly OwnFont[];
   readonly motifs: readonly OwnMotif[];
+  readonly limits: OwnLimits;
 }

@@ -95,6 +95,14 @@ const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
           )
         : project['items'],
     })),
+  // What the film is for was not kept, cast film was always reckoned warm, and limits were nobody's own.
+  5: (raw) =>
+    changeProjects(raw['format'] === 'mivet-backup' ? { limits: {}, ...raw } : raw, 6, (project) => ({
+      process: 'decal',
+      warm: true,
+      ...project,
+      ...(isRaw(project['carried']) ? { carried: { limits: {}, ...project['carried'] } } : {}),
+    })),
 };
 
 function changedNames(names: unknown): unknown {

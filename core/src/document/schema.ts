@@ -167,6 +167,8 @@ export const ownMotifSchema = z.object({
   keptAt: stamp,
 }) satisfies z.ZodType<OwnMotif>;
 
+const ownLimits = z.record(z.string().max(40), z.number().min(0).max(10_000));
+
 const itemBase = {
   id,
   film: id,
@@ -271,6 +273,8 @@ export const projectSchema = z.object({
   items: z.array(itemSchema).max(MOST.items),
   films: z.array(filmSchema).min(1).max(100),
   hand: z.enum(['right', 'left']),
+  process: z.enum(['decal', 'strip', 'etch', 'blast', 'paint']),
+  warm: z.boolean(),
   seam: z.object({
     lapMm: z.number().min(0).max(50),
     way: z.enum(['straight', 'wandering']),
@@ -319,7 +323,7 @@ export const projectSchema = z.object({
       }),
     )
     .max(MOST.log),
-  carried: z.object({ fonts: z.array(ownFontSchema).max(MOST.fonts) }).optional(),
+  carried: z.object({ fonts: z.array(ownFontSchema).max(MOST.fonts), limits: ownLimits }).optional(),
 }) satisfies z.ZodType<Project>;
 
 /** A shelf blank, current version. */
@@ -346,4 +350,5 @@ export const backupSchema = z.object({
   shelf: z.array(shelfBlankSchema).max(MOST.projects),
   fonts: z.array(ownFontSchema).max(MOST.fonts),
   motifs: z.array(ownMotifSchema).max(MOST.motifs),
+  limits: ownLimits,
 }) satisfies z.ZodType<Backup>;

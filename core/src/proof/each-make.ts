@@ -67,6 +67,7 @@ function judgeWords(context: ProofContext, make: Make, judge: (part: ProofContex
 
 /** A fix of the text as it serves a name: what was set by hand, or fitted already, is not changed by the text's own size. */
 function fixForName(fix: Command, { fitted }: Make, { job }: ProofContext): Command[] {
+  if (fix.do === 'both-faces') return fitted?.how === 'as is' ? [fix] : [];
   if (fix.do !== 'scale-item' || !fitted || fitted.how === 'as is') return [fix];
   if (fitted.how === 'by hand' || fix.toMiddleMm !== undefined) return [];
   const widthMm = fitted.widthMm * fix.factor;

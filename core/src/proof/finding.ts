@@ -1,5 +1,6 @@
 import type { MotifItem } from '../artwork/item.ts';
 import type { ReadingName } from '../blank/blank.ts';
+import type { Limits } from './limits.ts';
 import type { LoadPlan } from '../sheet/load.ts';
 import type { Make } from '../wrap/batch.ts';
 import type { Wrap } from '../wrap/derive.ts';
@@ -15,6 +16,9 @@ export const RANK: Readonly<Record<Severity, number>> = { fails: 0, look: 1, fin
 /** What can be found. */
 export type FindingCode =
   | 'reading-implausible'
+  | 'reading-spread'
+  | 'reading-weak'
+  | 'fit-unchecked'
   | 'seam-gap'
   | 'seam-cut'
   | 'seam-neighbours'
@@ -31,10 +35,15 @@ export type FindingCode =
   | 'face-edge'
   | 'wrinkle'
   | 'stretch'
+  | 'tape-wrinkle'
   | 'balloon-keeps'
   | 'island'
   | 'bridge-thin'
   | 'mask-margin'
+  | 'mask-web'
+  | 'film-unsuited'
+  | 'cover-sheet'
+  | 'hazard'
   | 'fine-stroke'
   | 'tiny-piece'
   | 'stray-film'
@@ -76,6 +85,9 @@ export type Command =
       MotifItem,
       'widthMm' | 'placement' | 'repeat'
     >)
+  | { readonly do: 'both-faces'; readonly itemId: string; readonly factor: number }
+  | { readonly do: 'lay-warm' }
+  | { readonly do: 'lay-cold' }
   | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };
 
 /** A part of the side: azimuth range in rad (may pass ±π), slant range in mm. */
@@ -98,6 +110,8 @@ export interface Finding {
   readonly numbers: { readonly [name: string]: number };
   readonly names: { readonly [name: string]: string };
   readonly fixes: readonly Command[];
+  /** Where it is put right by hand, when that is not where the film is drawn. */
+  readonly goTo?: 'measure' | 'flat';
 }
 
 /** What a finding is judged from. */
@@ -108,6 +122,7 @@ export interface ProofContext {
   readonly plan: LoadPlan;
   /** Everything on the list that the job is made for; empty without a list. */
   readonly makes: readonly Make[];
+  readonly limits: Limits;
 }
 
 /** A pure judgement of one kind. */

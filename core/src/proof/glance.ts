@@ -1,22 +1,28 @@
 import { isMask } from '../artwork/mask.ts';
+import type { Limits } from './limits.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
 
-/** mm from the eye to the blank's axis. */
-export const VIEWING_DISTANCE_MM = 500;
-/** Letters at the edge of the glance may look this much narrower than in the middle. */
-export const EDGE_SHARE = 0.6;
+/** mm. Eyes are not held nearer to the side than this, however the distance to its axis is set. */
+const NEAREST_EYE_MM = 50;
 
 /**
  * Half-angle round the blank that is seen in one glance.
  *
  * @param radius of the blank, mm
- * @param distance from the eye to the axis, mm, > radius
- * @param edgeShare how narrow the edge may look against the middle, 0…1
+ * @param limits from where it is seen, and how narrow the edge may look against the middle
  * @returns azimuth in rad
  * @source tan α = r sin θ/(D − r cos θ); the ratio of dα/dθ at θ to that at 0 is set to the edge share and solved for cos θ
  */
-export function glanceHalfAngle(radius: number, distance = VIEWING_DISTANCE_MM, edgeShare = EDGE_SHARE): number {
+export function glanceHalfAngle(radius: number, limits: Pick<Limits, 'glanceDistance' | 'glanceEdge'>): number {
+  return halfAngleSeen(radius, eyeDistance(radius, limits.glanceDistance), limits.glanceEdge / 100);
+}
+
+/** mm from the eye to the axis of a blank: as it is set, but never inside or right at the side. */
+export const eyeDistance = (radius: number, distance: number): number => Math.max(distance, radius + NEAREST_EYE_MM);
+
+/** Half-angle at whose edge things look as narrow, against the middle, as a share says; rad. */
+export function halfAngleSeen(radius: number, distance: number, edgeShare: number): number {
   const top = edgeShare * (distance ** 2 + radius ** 2) + radius * (distance - radius);
   const bottom = distance * (distance - radius) + 2 * edgeShare * distance * radius;
   return Math.acos(Math.min(1, Math.max(-1, top / bottom)));
@@ -29,7 +35,7 @@ export const judgeGlance: Judge = (context) =>
     // A mask is gone before anybody looks.
     if (isMask(placed.item)) return [];
     const radius = context.wrap.surface.radiusAt(placed.slant);
-    const half = glanceHalfAngle(radius);
+    const half = glanceHalfAngle(radius, context.limits);
     const seen = 2 * radius * half;
     const width = placed.box.maxX - placed.box.minX;
     if (width <= seen + 0.05) return [];
@@ -41,9 +47,13 @@ export const judgeGlance: Judge = (context) =>
         severity: 'look',
         place: { azimuths: [placed.azimuth - half, placed.azimuth + half], slants: placed.slants },
         itemIds: [placed.item.id],
-        numbers: { width, seen, distance: VIEWING_DISTANCE_MM },
+        numbers: { width, seen, distance: context.limits.glanceDistance },
         names: { item: itemName(context, placed.item.id) },
-        fixes: [{ do: 'scale-item', itemId: placed.item.id, factor: (seen / width) * 0.999 }],
+        fixes: [
+          { do: 'scale-item', itemId: placed.item.id, factor: (seen / width) * 0.999 },
+          // Opposite a handle there is one face on either side of it.
+          { do: 'both-faces', itemId: placed.item.id, factor: (seen / width) * 0.999 },
+        ],
       },
     ];
   });

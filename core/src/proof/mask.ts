@@ -1,4 +1,4 @@
-import { MASK_MARGIN_MM, maskPlate, refitMask } from '../artwork/mask.ts';
+import { maskPlate, refitMask } from '../artwork/mask.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { PlacedItem } from '../wrap/place.ts';
@@ -6,8 +6,6 @@ import { islandsOfMask } from '../wrap/shape-others.ts';
 import type { Finding, Judge, Place, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
-/** mm. Narrower bridges tear when the mask is lifted from its backing. Starting value. */
-export const THIN_BRIDGE_MM = 1;
 /** mm. What bridges are made at first. */
 const USUAL_BRIDGE_MM = 1.5;
 
@@ -36,7 +34,7 @@ export const judgeIslands: Judge = (context) => {
 export const judgeBridges: Judge = (context) => {
   const mask = placedMask(context);
   const mm = mask?.item.acts.bridgeMm ?? 0;
-  if (!mask || mm === 0 || mm >= THIN_BRIDGE_MM) return [];
+  if (!mask || mm === 0 || mm >= context.limits.thinBridge) return [];
   return [
     {
       ...about(context, mask),
@@ -44,8 +42,8 @@ export const judgeBridges: Judge = (context) => {
       code: 'bridge-thin',
       case: 'thin',
       severity: 'look',
-      numbers: { width: mm, least: THIN_BRIDGE_MM },
-      fixes: [{ do: 'bridge-islands', itemId: mask.item.id, mm: USUAL_BRIDGE_MM }],
+      numbers: { width: mm, least: context.limits.thinBridge },
+      fixes: [{ do: 'bridge-islands', itemId: mask.item.id, mm: Math.max(USUAL_BRIDGE_MM, context.limits.thinBridge) }],
     },
   ];
 };
@@ -80,8 +78,8 @@ export const judgeMaskMargin: Judge = (context) => {
     mask.slants[1] > side.length - 0.05 ? Infinity : mask.slants[1] - Math.max(...opened.map((p) => p.slants[1]));
   const above = mask.slants[0] < 0.05 ? Infinity : Math.min(...opened.map((p) => p.slants[0])) - mask.slants[0];
   const margin = Math.min(beside, below, above);
-  if (margin >= MASK_MARGIN_MM - 0.05) return [];
-  const { widthMm, heightMm, placement, repeat } = refitMask(mask.item, opened, side);
+  if (margin >= context.limits.maskMargin - 0.05) return [];
+  const { widthMm, heightMm, placement, repeat } = refitMask(mask.item, opened, side, context.limits.maskMargin);
   return [
     {
       ...about(context, mask),
@@ -89,7 +87,7 @@ export const judgeMaskMargin: Judge = (context) => {
       code: 'mask-margin',
       case: margin < 0 ? 'open' : 'narrow',
       severity: margin < 0 ? 'fails' : 'look',
-      numbers: { margin, least: MASK_MARGIN_MM },
+      numbers: { margin, least: context.limits.maskMargin },
       fixes: [{ do: 'refit-mask', itemId: mask.item.id, widthMm, heightMm: heightMm ?? 0, placement, repeat }],
     },
   ];

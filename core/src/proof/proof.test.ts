@@ -1,40 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
+import { at, expectRule, findingsOf, fixed, jobOf as project, projectOf } from '../../test/findings.ts';
 import { bare, makeBlank, makeJob, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
 import type { ArtworkItem, Placement } from '../artwork/item.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { Project } from '../document/project.ts';
-import type { FindingCode, Severity } from './finding.ts';
 import { signatureOf } from './finding.ts';
-import { glanceHalfAngle } from './glance.ts';
+import { glanceHalfAngle, halfAngleSeen } from './glance.ts';
+import { USUAL_LIMITS } from './limits.ts';
 import { describeFinding } from './words.ts';
-
-const at = (change: Partial<Placement>): Placement => ({
-  facing: 'front',
-  angleDeg: 0,
-  from: 'middle',
-  mm: 0,
-  turnDeg: 0,
-  ...change,
-});
-const project = (blank: Blank, ...items: ArtworkItem[]): Project => projectOf(makeJob(blank, items));
-
-/** Fires, its fix clears it, and nothing is said just inside the limit. */
-function expectRule(code: FindingCode, severity: Severity, beyond: Project, inside: Project): void {
-  const [finding] = findingsOf(beyond, code);
-  expect(finding, `${code} should fire`).toMatchObject({ severity });
-  const words = describeFinding(finding!, 'mm');
-  expect(words.title.length).toBeGreaterThan(8);
-  expect(`${words.title}${words.why}`).not.toMatch(/NaN|undefined|–/);
-  expect(words.fixes).toHaveLength(finding!.fixes.length);
-  expect(finding!.fixes.length, 'a fix').toBeGreaterThan(0);
-  const bad = (p: Project): string[] =>
-    findingsOf(p, code)
-      .filter((f) => f.severity !== 'fine')
-      .map((f) => f.case);
-  expect(bad(fixed(beyond, finding!)), 'the fix clears it').toEqual([]);
-  expect(bad(inside), 'just inside').toEqual([]);
-}
 
 describe('rim-zone', () => {
   // 15 mm off the drinking edge less 5 mm above the band leaves a zone of 10 mm.
@@ -141,13 +114,13 @@ describe('glance', () => {
   it('agrees with the foreshortening it is made from', () => {
     // At the angle found, the apparent width of a degree over that in the middle is the share asked for.
     for (const radius of [25, 41, 70]) {
-      const theta = glanceHalfAngle(radius, 500, 0.6);
+      const theta = halfAngleSeen(radius, 500, 0.6);
       const slope = (t: number): number =>
         (radius * (500 * Math.cos(t) - radius)) / (500 ** 2 + radius ** 2 - 1000 * radius * Math.cos(t));
       expect(slope(theta) / slope(0)).toBeCloseTo(0.6, 9);
     }
   });
-  const seen = 2 * (245 / (2 * Math.PI)) * glanceHalfAngle(245 / (2 * Math.PI));
+  const seen = 2 * (245 / (2 * Math.PI)) * glanceHalfAngle(245 / (2 * Math.PI), USUAL_LIMITS);
   const wide = (mm: number): Project => project(tumbler(), textItem('REGATTA', { size: { by: 'width', mm } }));
   it('looks at words wider than one sees', () => expectRule('glance', 'look', wide(seen + 1), wide(seen - 0.5)));
   it('leaves what runs round alone', () => expect(findingsOf(project(tumbler(), wave(9)), 'glance')).toEqual([]));

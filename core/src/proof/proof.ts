@@ -1,5 +1,12 @@
 import { judgeBalloonKeeps } from './balloon-keeps.ts';
 import { judgeBandStrain } from './band-strain.ts';
+import { judgeCoverSheet } from './cover-sheet.ts';
+import { judgeFilmUnsuited } from './film-unsuited.ts';
+import { judgeFitUnchecked } from './fit-unchecked.ts';
+import { judgeHazards } from './hazard.ts';
+import { judgeMaskWeb } from './mask-web.ts';
+import { judgeReadingWeak } from './reading-weak.ts';
+import { judgeTape } from './tape-wrinkle.ts';
 import { judgeBaseZone } from './base-zone.ts';
 import { judgeMakes, withoutNamed } from './each-make.ts';
 import { judgeFaceEdge } from './face-edge.ts';
@@ -28,10 +35,13 @@ import { judgeWrinkle } from './wrinkle.ts';
 /** Judgements of a job as a whole; adding one here, or to those below, is all it takes to run it everywhere. */
 const JUDGES: readonly Judge[] = [
   judgeReadings,
+  judgeReadingWeak,
+  judgeFitUnchecked,
   judgeUnfused,
   judgeFontMissing,
   judgeNamesOverflow,
   judgeWrinkle,
+  judgeTape,
   judgeFineStroke,
   judgeTinyPiece,
   judgeStrayFilm,
@@ -39,6 +49,8 @@ const JUDGES: readonly Judge[] = [
   judgeIslands,
   judgeBridges,
   judgeMaskMargin,
+  judgeMaskWeb,
+  judgeFilmUnsuited,
   judgeBandStrain,
   judgeBalloonKeeps,
   judgeSeamCut,
@@ -46,6 +58,8 @@ const JUDGES: readonly Judge[] = [
   judgeSeamGap,
   judgeRightWayUp,
   judgeLoadFit,
+  judgeCoverSheet,
+  judgeHazards,
 ];
 
 /** Those that hang on where film lies, and so on the words of each name of a list. */

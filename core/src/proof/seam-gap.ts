@@ -1,19 +1,16 @@
 import type { Finding, Judge } from './finding.ts';
 
-/** mm, 1 σ. More than this shows as a line of bare cup. */
-export const SEAM_TOLERANCE_MM = 0.5;
-
 /** Predicted gap or overlap at the seam, where film meets there at all. */
-export const judgeSeamGap: Judge = ({ job, wrap }) => {
+export const judgeSeamGap: Judge = ({ job, wrap, limits }) => {
   const meets = job.blank.handleWidthMm === 0 && wrap.pieces.some((piece) => piece.cutAt !== null);
   if (!meets) return [];
   const { gapRim, gapBase, weakest } = wrap.errors;
   const worst = Math.max(gapRim, gapBase);
-  const covered = worst <= SEAM_TOLERANCE_MM || job.seam.lapMm >= 2 * worst;
+  const covered = worst <= limits.seamGap || job.seam.lapMm >= 2 * worst;
   const finding: Finding = {
     id: 'seam-gap',
     code: 'seam-gap',
-    case: worst <= SEAM_TOLERANCE_MM ? 'small' : covered ? 'lapped' : 'wide',
+    case: worst <= limits.seamGap ? 'small' : covered ? 'lapped' : 'wide',
     severity: covered ? 'fine' : 'look',
     place: { azimuths: [Math.PI - 0.12, Math.PI + 0.12], slants: [0, wrap.size.side] },
     itemIds: [],

@@ -2,8 +2,6 @@ import type { Piece } from '../wrap/pieces.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
 
-/** Share of the pattern's own spacing under which two pieces across the seam look like a pair. */
-const PAIR_SHARE = 0.5;
 /** Fewest pieces of a film that make a pattern with a spacing of its own. */
 const FEWEST = 6;
 
@@ -13,6 +11,7 @@ const FEWEST = 6;
  */
 export const judgeSeamNeighbours: Judge = (context) => {
   const { wrap } = context;
+  const share = context.limits.neighbourShare / 100;
   const turn = 2 * Math.PI * wrap.meanRadius;
   const findings: Finding[] = [];
   if (!wrap.template.closed || wrap.seams.length === 0) return findings;
@@ -32,7 +31,7 @@ export const judgeSeamNeighbours: Judge = (context) => {
     };
     const nearest = nearestGaps(boxes, gap);
     const typical = [...nearest].sort((a, b) => a - b)[Math.floor(nearest.length / 2)]!;
-    const limit = PAIR_SHARE * typical;
+    const limit = share * typical;
     const byLeft = boxes.map((_, i) => i).sort((i, k) => boxes[i]!.left - boxes[k]!.left);
     let closest: { a: Piece; b: Piece; mm: number } | null = null;
     for (let i = 0; i < pieces.length; i++)
@@ -67,7 +66,7 @@ export const judgeSeamNeighbours: Judge = (context) => {
               {
                 do: 'turn-item',
                 itemId: item.id,
-                byDeg: (((1.02 * PAIR_SHARE * typical - mm) / radius) * 180) / Math.PI,
+                byDeg: (((1.02 * share * typical - mm) / radius) * 180) / Math.PI,
               },
             ]
           : item?.repeat.mode === 'scattered'

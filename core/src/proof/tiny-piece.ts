@@ -1,17 +1,17 @@
-import { TINY_PIECE_MM } from '../numeric/tolerances.ts';
 import type { Piece } from '../wrap/pieces.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
 
 /** Pieces that are too small to be lifted and laid: they stay on the backing, or are lost on the way. */
 export const judgeTinyPiece: Judge = (context) => {
+  const least = context.limits.tinyPiece;
   const found = new Map<string, { piece: Piece; across: number; count: number }>();
   for (const piece of context.wrap.pieces) {
     // As it lies on the side: on a flat that is bent, a box round it would be larger the further round it lies.
     const radius = context.wrap.surface.radiusAt((piece.slants[0] + piece.slants[1]) / 2);
     const across = Math.max((piece.azimuths[1] - piece.azimuths[0]) * radius, piece.slants[1] - piece.slants[0]);
     // What a seam cuts off is judged with the seam.
-    if (across >= TINY_PIECE_MM || piece.cutAt !== null || piece.spare) continue;
+    if (across >= least || piece.cutAt !== null || piece.spare) continue;
     const itemId = piece.itemIds[0]!;
     const before = found.get(itemId);
     const smaller = !before || across < before.across;
@@ -24,9 +24,9 @@ export const judgeTinyPiece: Judge = (context) => {
     severity: 'look',
     place: { azimuths: piece.azimuths, slants: piece.slants },
     itemIds: [itemId],
-    numbers: { across, least: TINY_PIECE_MM, count },
+    numbers: { across, least, count },
     names: { item: itemName(context, itemId) },
     // Thickened, a piece grows by twice as much across.
-    fixes: [{ do: 'thicken-item', itemId, mm: (TINY_PIECE_MM - across) / 2 + 0.02 }],
+    fixes: [{ do: 'thicken-item', itemId, mm: (least - across) / 2 + 0.02 }],
   }));
 };

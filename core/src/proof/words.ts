@@ -12,6 +12,9 @@ export interface FindingWords {
   readonly fixes: readonly string[];
 }
 
+/** Who knows better than any program. */
+const LAST_WORD = 'The label, local rules and trained people come first.';
+
 /**
  * The catalogue: every finding in plain words with its numbers.
  *
@@ -37,6 +40,21 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
   const say = (title: string, why: string): FindingWords => ({ title, why, fixes });
   const readingName = names['reading'] as ReadingName | undefined;
   switch (`${finding.code}/${finding.case}`) {
+    case 'fit-unchecked/never':
+    case 'fit-unchecked/stale':
+      return say(
+        finding.case === 'never' ? 'Its fit was not tried on paper' : 'It was measured anew since its fit was tried',
+        `Film goes ${whole('share')} % of the way round. Print the fit paper, wrap it and type in what you see: five minutes, before film is cut.`,
+      );
+    case 'reading-weak/front':
+    case 'reading-weak/back':
+    case 'reading-weak/face':
+      return say(
+        finding.case === 'face'
+          ? `The edge may be off by ±${mm('drift')}`
+          : `The rim edge may stray by ±${mm('drift')}${finding.case === 'back' ? ' at the back' : ''}`,
+        `It follows from what your readings may be off by; ±${mm('allowed')} goes unnoticed. Take ${readingName ? READING_IN_SENTENCE[readingName] : 'the weakest reading'} once more, with a better tool.`,
+      );
     case 'seam-gap/small':
       return say(`Expect the seam within ±${mm('worst')}`, 'Your readings are good enough for the ends to meet.');
     case 'seam-gap/lapped':
@@ -204,6 +222,21 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         `${sentence(names['item'])} is too broad to lie flat here`,
         `Where it lies the blank curves both ways: its film has to give ${percent('needed')}, it takes ${percent('limit')} laid with care. Sharp inner corners ask for more.`,
       );
+    case 'tape-wrinkle/slit':
+      return say(
+        `Slit the tape ${whole('count')} times`,
+        `In one, the sheet of ${mm('width')} × ${mm('height')} tents: it has to give ${percent('needed')}, tape takes about ${percent('gives')}. The slits are drawn between the pieces${(finding.numbers['short'] ?? 0) > 0 ? `; ${whole('short')} stop short of film` : ''}. Their sides lap by ${mm('lap')} at the edge.`,
+      );
+    case 'tape-wrinkle/parts':
+      return say(
+        'Lift each part with a tape of its own',
+        `One sheet of ${mm('width')} × ${mm('height')} would tent: it has to give ${percent('needed')}, tape takes about ${percent('gives')}.`,
+      );
+    case 'tape-wrinkle/too-broad':
+      return say(
+        'No tape lies on this in one sheet',
+        `${mm('width')} × ${mm('height')} of it has to give ${percent('needed')}, tape takes about ${percent('gives')}, and slits do not save it. Lay the pieces in several lots; only your hands can judge which.`,
+      );
     case 'stretch/pulled':
     case 'stretch/pushed':
       return say(
@@ -271,6 +304,73 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         finding.case === 'open' ? 'The design reaches past its mask' : `Only ${mm('margin')} of mask round the design`,
         `Gel, grit or paint gets past an edge; ${mm('least')} keeps the rest of the blank clean. Cover what lies beyond with tape as well.`,
       );
+    case 'mask-web/narrow':
+      return say(
+        `${sentence(names['item'])} has webs of ${mm('width')}`,
+        `${{ strip: 'Stripper', etch: 'Etching cream', blast: 'Grit', paint: 'Paint' }[names['process'] ?? ''] ?? 'It'} works in about ${mm('creep')} from either side: a web under ${mm('least')} leaves nothing between.`,
+      );
+    case 'film-unsuited/wet':
+      return say(
+        `${names['film']} lets wet gel in`,
+        'A removable film lifts at its edges under stripper or cream, and the design bleeds. Use a permanent film for the mask.',
+      );
+    case 'film-unsuited/washed':
+      return say(
+        `${names['film']} comes off in the wash`,
+        `It is a removable film, and this is drunk from and washed.${finding.fixes.length === 0 ? ' Choose a permanent film for these pieces.' : ''}`,
+      );
+    case 'cover-sheet/peel':
+      return say(
+        `Peel the clear sheet off ${names['film']}`,
+        'Before it is cut: the blade would only reach the sheet. If it has none, all the better.',
+      );
+    case 'hazard/stripper':
+      return say(
+        'Stripper burns skin and eyes',
+        `Gloves, goggles, fresh air, children and animals away; waste as your local rules say. ${LAST_WORD}`,
+      );
+    case 'hazard/etching':
+      return say(
+        'Etching cream burns skin and eyes',
+        `Gloves, goggles, fresh air, water at hand, children away; rinse it off as its label says. ${LAST_WORD}`,
+      );
+    case 'hazard/blasting':
+      return say(
+        'Blasting dust harms lungs and eyes',
+        `A closed cabinet, or respirator and goggles; grit without silica; with someone trained at hand. ${LAST_WORD}`,
+      );
+    case 'hazard/painting':
+      return say(
+        'Mind the paint’s vapour',
+        `Spray outdoors or with moving air, away from flames; brush paints by their label. ${LAST_WORD}`,
+      );
+    case 'hazard/glass-worked':
+      return say(
+        'Use whole, plain glass',
+        `Not cracked or chipped glass, and none that has to hold pressure: worked glass is weaker. ${LAST_WORD}`,
+      );
+    case 'hazard/heat-latex':
+      return say('Heat bursts a balloon', 'Lay the film cold. Pieces of a burst balloon choke small children.');
+    case 'hazard/alcohol-heat':
+      return say(
+        'Let the alcohol dry before you warm the film',
+        `It burns. Three minutes in moving air, then the heat tool; metal gets hot fast. ${LAST_WORD}`,
+      );
+    case 'hazard/latex':
+      return say(
+        'Latex and small children',
+        `Some people are allergic to latex, and burst pieces choke: pick them up. ${LAST_WORD}`,
+      );
+    case 'hazard/helium':
+      return say(
+        'Never breathe helium',
+        `It displaces air at once. Tie the bottle upright and open a window. ${LAST_WORD}`,
+      );
+    case 'hazard/foil-microwave':
+      return say(
+        'Not for the microwave',
+        'Metallised film sparks in it. Say so to whom you hand it: write it on the care card.',
+      );
     case 'balloon-keeps/late':
       return say(
         `${names['gas'] === 'helium' ? 'Helium' : 'An air-filled balloon'} keeps about ${whole('keeps')} hours`,
@@ -305,6 +405,12 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return `Turn ${Math.abs(command.byDeg).toFixed(0)}° ${command.byDeg > 0 ? 'to the right' : 'to the left'}`;
     case 'scale-item':
       return `Make it ${Math.round((1 - command.factor) * 100)} % smaller${command.toMiddleMm === undefined ? '' : ', in the middle'}`;
+    case 'both-faces':
+      return 'One on either face instead';
+    case 'lay-warm':
+      return 'Lay it warm';
+    case 'lay-cold':
+      return 'Lay it cold';
     case 'lap-seam':
       return `Lap it ${formatLength(command.mm, unit)}`;
     case 'fuse-items':

@@ -1,5 +1,5 @@
 import type { FontBook } from '../artwork/font.ts';
-import { FILM_GIVE } from '../artwork/film.ts';
+import { filmGive } from '../artwork/film.ts';
 import type { BlankProblem, BlankSize } from '../blank/size.ts';
 import { sizeBlank } from '../blank/size.ts';
 import type { ErrorReport } from '../blank/error-report.ts';
@@ -77,7 +77,7 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     };
   const film = wrapFilm(job);
   const thickness = film?.thicknessMm ?? 0;
-  const give = FILM_GIVE[film?.finish ?? 'gloss permanent'];
+  const give = filmGive(film?.finish ?? 'gloss permanent', job.warm);
   const { template, surface } = makeTemplate(job.blank, read, thickness, job.seam, give);
   // A patch covers only part of a ball: from here on the side is what the template covers.
   const size = { ...read, side: surface.slantLength };

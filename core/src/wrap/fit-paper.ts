@@ -1,5 +1,5 @@
 import type { FontBook } from '../artwork/font.ts';
-import { FILM_GIVE } from '../artwork/film.ts';
+import { filmGive } from '../artwork/film.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { PaperBand } from '../blank/band-fit.ts';
 import { solveBandFit } from '../blank/band-fit.ts';
@@ -58,7 +58,7 @@ export function solveFitPaper(blank: Blank, seen: FitSeen): FitResult {
 /** The paper of a profile; null on a cone, whose paper fits exactly. */
 export function paperBand(blank: Blank, size: BlankSize): PaperBand | null {
   if (size.shape.form !== 'profile') return null;
-  const { template } = makeTemplate(oneBand(blank), size, FIT_PAPER_MM, PLAIN_SEAM, FILM_GIVE[AS_PAPER]);
+  const { template } = makeTemplate(oneBand(blank), size, FIT_PAPER_MM, PLAIN_SEAM, filmGive(AS_PAPER, false));
   return {
     sizes: { girthRim: size.rim.surface, girthBase: size.base.surface, side: size.side },
     cone: template.cone,

@@ -31,12 +31,18 @@ export const PLAIN_SEAM: Seam = { lapMm: 0, way: 'straight', panels: 1, clearanc
 /** mm that the parts of a piece lap where it is split with an overlap. */
 export const SPLIT_OVERLAP_MM = 1;
 
+/** What is done with the film: it stays, or it is a mask through which the blank is worked. */
+export type Process = 'decal' | 'strip' | 'etch' | 'blast' | 'paint';
+
 /** Everything that decides which pieces of film are cut: the part of a project that geometry is derived from. */
 export interface Job {
   readonly blank: Blank;
   readonly items: readonly ArtworkItem[];
   readonly films: readonly Film[];
   readonly hand: Hand;
+  readonly process: Process;
+  /** Whether film is warmed while it is laid, so that it stretches further. */
+  readonly warm: boolean;
   readonly seam: Seam;
   /** Names that it is made for; null for one of a kind. */
   readonly names: NameList | null;

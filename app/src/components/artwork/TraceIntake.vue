@@ -36,7 +36,7 @@ async function trace(): Promise<void> {
       const made = await askCore(
         'trace',
         { picture: props.incoming.picture, wish: { ...wish.value }, films: project.doc!.films },
-        30_000,
+        { limitMs: 30_000 },
       );
       if (gone) return;
       result.value = made.result;

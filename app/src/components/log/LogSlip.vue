@@ -7,6 +7,7 @@ import { saveProjectFile } from '../../data/project-file.ts';
 import type { Project } from '@mivet/core';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 const project = useProject();
@@ -39,7 +40,7 @@ function drop(id: string): void {
   project.edit('Take a note out', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
 }
 function toFile(): void {
-  saveProjectFile(project.doc!, library.fonts);
+  saveProjectFile(project.doc!, library.fonts, useSettings().limits);
 }
 const copies = ref<{ at: string; document: Project }[] | null>(null);
 async function showCopies(): Promise<void> {

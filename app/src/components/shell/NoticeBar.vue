@@ -5,6 +5,7 @@ import { saveProjectFile } from '../../data/project-file.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
 
 defineProps<{ dropped: string | null }>();
 const emit = defineEmits<{ dismiss: [] }>();
@@ -16,7 +17,7 @@ const inside = computed(() => route.name === 'project' && project.doc !== null);
 
 function saveToFile(): void {
   const doc = project.doc;
-  if (doc) saveProjectFile(doc, library.fonts);
+  if (doc) saveProjectFile(doc, library.fonts, useSettings().limits);
 }
 </script>
 

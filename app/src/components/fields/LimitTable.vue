@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { LIMITS, limitsWith, type LimitInfo, type OwnLimits } from '@mivet/core';
+import { computed } from 'vue';
+
+/** The numbers that judgements hang on, each with its reason; those that were changed can be put back. */
+const props = defineProps<{ limits: OwnLimits }>();
+const emit = defineEmits<{ change: [limits: OwnLimits] }>();
+const rows = computed(() => {
+  const now = limitsWith(props.limits);
+  return LIMITS.map((info) => ({ ...info, value: now[info.id], own: now[info.id] !== info.usual }));
+});
+
+function set(info: LimitInfo, event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const typed = Number(input.value.replace(',', '.'));
+  const rest = Object.fromEntries(Object.entries(props.limits).filter(([id]) => id !== info.id));
+  const value = limitsWith({ [info.id]: input.value.trim() === '' ? NaN : typed })[info.id];
+  // What was typed may have been out of range or no number: the field says what is kept.
+  input.value = String(value);
+  emit('change', value === info.usual ? rest : { ...rest, [info.id]: value });
+}
+</script>
+
+<template>
+  <div>
+    <div v-for="row in rows" :key="row.id" class="limit">
+      <label :for="`limit-${row.id}`">{{ row.label }}</label>
+      <span class="field">
+        <input
+          :id="`limit-${row.id}`"
+          class="form-control form-control-sm dims"
+          inputmode="decimal"
+          autocomplete="off"
+          :value="row.value"
+          :aria-describedby="`limit-${row.id}-w`"
+          @change="set(row, $event)"
+        />
+        <span>{{ row.unit }}</span>
+      </span>
+      <p :id="`limit-${row.id}-w`" class="quiet small">
+        {{ row.why }}
+        <template v-if="row.own">
+          Usually {{ row.usual }} {{ row.unit }}.
+          <button
+            type="button"
+            class="btn btn-link btn-sm p-0"
+            :aria-label="`${row.label}: back to usual`"
+            @click="emit('change', Object.fromEntries(Object.entries(limits).filter(([id]) => id !== row.id)))"
+          >
+            Back to usual
+          </button>
+        </template>
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.limit {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: baseline;
+  column-gap: 1rem;
+  border-bottom: 1px solid var(--hairline);
+  padding: 0.5rem 0;
+}
+.limit p {
+  grid-column: 1 / -1;
+  margin: 0;
+}
+.field {
+  display: flex;
+  align-items: baseline;
+  gap: 0.4rem;
+}
+.field input {
+  width: 5.5rem;
+  text-align: right;
+}
+.field span {
+  width: 2rem;
+}
+</style>

@@ -1,0 +1,31 @@
+import { shareRound } from '../wrap/coverage.ts';
+import { APART_MM } from '../wrap/tape.ts';
+import type { Judge } from './finding.ts';
+
+/** Film nearly all the way round on a blank whose template nobody has tried on paper. */
+export const judgeFitUnchecked: Judge = ({ job, wrap, limits }) => {
+  if (!wrap.template.closed || wrap.size.fit === 'applied') return [];
+  // Masks are aligned at the rim and come off again, but they too have to close.
+  const apart = APART_MM / wrap.meanRadius;
+  const share =
+    100 *
+    shareRound(
+      wrap.pieces.filter((p) => !p.spare),
+      apart,
+    );
+  if (share < limits.fitShare || wrap.pieces.length === 0) return [];
+  return [
+    {
+      id: 'fit-unchecked',
+      code: 'fit-unchecked',
+      case: wrap.size.fit === 'stale' ? 'stale' : 'never',
+      severity: 'look',
+      place: null,
+      itemIds: [],
+      numbers: { share, from: limits.fitShare },
+      names: { blank: job.blank.name },
+      fixes: [],
+      goTo: 'flat',
+    },
+  ];
+};

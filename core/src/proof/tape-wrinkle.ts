@@ -1,0 +1,35 @@
+import { TAPE_GIVE, tapeSheets } from '../wrap/tape.ts';
+import type { Finding, Judge } from './finding.ts';
+
+/** Share of the slits that has to find room between the pieces. */
+const ENOUGH = 0.6;
+
+/** Transfer tape that tents where the side curves both ways, and the slits with which it lies. */
+export const judgeTape: Judge = ({ job, wrap }) =>
+  tapeSheets(job, wrap)
+    .filter((sheet) => sheet.needed > TAPE_GIVE)
+    .map((sheet, i): Finding => {
+      const { azimuths, slants, needed, relief, slits, short, width, height } = sheet;
+      const drawn = relief !== null && slits.length > 0;
+      return {
+        id: `tape-wrinkle:${i}`,
+        code: 'tape-wrinkle',
+        case: drawn ? 'slit' : relief ? 'parts' : 'too-broad',
+        // Slits put it right where there is room for most of them; where one ends at film, film lies there by itself.
+        severity: drawn && slits.length >= ENOUGH * sheet.wanted ? 'fine' : 'look',
+        place: { azimuths, slants },
+        itemIds: [],
+        numbers: {
+          needed: needed * 100,
+          gives: TAPE_GIVE * 100,
+          count: slits.length,
+          short,
+          core: relief?.core ?? 0,
+          lap: relief?.lap ?? 0,
+          width,
+          height,
+        },
+        names: {},
+        fixes: [],
+      };
+    });
