@@ -1,6 +1,6 @@
 import { cutFiles, examineProject, limitsWith } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
-import { partsPicture, pictureOf } from '../src/workers/picture.ts';
+import { partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
 import { readDrawing } from '../src/workers/read-drawing.ts';
 import type { CoreJobs } from '../src/workers/protocol.ts';
 
@@ -12,6 +12,13 @@ export async function askCore<K extends keyof CoreJobs>(
   if (job === 'examine') {
     const { project, unit, limits } = input as CoreJobs['examine']['input'];
     return pictureOf(project, testFonts, unit, limitsWith(limits)) as CoreJobs[K]['output'];
+  }
+  if (job === 'seen') {
+    const { project, azimuth, limits } = input as CoreJobs['seen']['input'];
+    const examined = examineProject(project, testFonts);
+    return (
+      examined.ok ? seenPicture(project, examined.wrap, azimuth, limitsWith(limits)) : null
+    ) as CoreJobs[K]['output'];
   }
   if (job === 'parts')
     return partsPicture((input as CoreJobs['parts']['input']).item, testFonts) as CoreJobs[K]['output'];

@@ -1,5 +1,6 @@
 import {
   maskRound,
+  USUAL_PROCESS,
   matesOf,
   moveItem,
   newMotif,
@@ -81,6 +82,7 @@ export function useItems(): {
     const side = { length: good.size.side, girth: 2 * Math.PI * good.meanRadius };
     project.edit('Make a mask of it', (p) => ({
       ...p,
+      process: p.process === 'decal' ? USUAL_PROCESS[p.blank.surface] : p.process,
       items: maskRound(p.items, good.items, side, p.films[0]!.id, id, opens),
     }));
     if (project.doc.items.some((i) => i.id === id)) view.selectedId = id;

@@ -14,6 +14,7 @@ export interface DrawnZones {
   readonly seam: boolean;
   /** Whether the strain is painted. */
   readonly strain: boolean;
+  readonly slits: boolean;
   /** Azimuths of the edges of one glance, or null when hidden. */
   readonly glance: readonly [number, number] | null;
 }
@@ -35,6 +36,7 @@ export function useZones(): ComputedRef<DrawnZones> {
       handleWidth: blank.handleWidthMm,
       seam: view.showSeam && (picture.good?.template.closed ?? true),
       strain: view.showStrain,
+      slits: view.showSlits,
       glance:
         view.showGlance && (picture.good?.template.closed ?? true) ? ([centre - half, centre + half] as const) : null,
     };

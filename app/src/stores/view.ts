@@ -1,4 +1,4 @@
-import type { Place, ReadingName, SnapBox } from '@mivet/core';
+import type { Place, ReadingName, SnapBox, TrialOutcome } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 
@@ -16,6 +16,16 @@ export interface DragGuides {
   readonly round: string;
 }
 
+/** What is tried out on Proof, as both pictures show it. */
+export interface ShownTrial {
+  /** Where a spot of the template comes to lie on the cup that is tried; null when only the film is. */
+  readonly layAt: TrialOutcome['layAt'] | null;
+  /** The outline that would have fitted, SVG path data on the flat; empty when only the film is tried. */
+  readonly ghost: string;
+  /** Pieces that would no longer lie flat. */
+  readonly stiff: ReadonlySet<string>;
+}
+
 /** What is being read: one of the readings, or the girth or height of one station of a profile, from 0. */
 export type Asked = ReadingName | { readonly station: number; readonly what: 'girth' | 'down' };
 
@@ -30,17 +40,22 @@ export const useView = defineStore('view', () => {
   const showZones = ref(true);
   /** Strain over the side, where it curves both ways. */
   const showStrain = ref(true);
+  /** Slits in the transfer tape, where it would tent. */
+  const showSlits = ref(true);
   /** The reading that is being asked for: the tape lies there. */
   const asked = shallowRef<Asked | null>(null);
   /** Place of the opened finding, ringed in both views. */
   const ringed = shallowRef<Place | null>(null);
   /** What holds the item that is being dragged, and where it is. */
   const guides = shallowRef<DragGuides | null>(null);
+  /** What is tried out, while it is. */
+  const trial = shallowRef<ShownTrial | null>(null);
   const showKeys = ref(false);
   /** The names of the job, all at once, in place of the two views. */
   const showNames = ref(false);
   return {
     guides,
+    trial,
     selectedId,
     spot,
     facing,
@@ -48,6 +63,7 @@ export const useView = defineStore('view', () => {
     showGlance,
     showZones,
     showStrain,
+    showSlits,
     asked,
     ringed,
     showKeys,

@@ -92,7 +92,7 @@ async function demo(): Promise<void> {
         Proof reckons with these numbers. They are starting values: change them as your own hands and films teach you.
         What a film holds is set with the film, and how far film keeps from rim, base and handle with the blank.
       </p>
-      <LimitTable :limits="settings.limits" @change="settings.limits = $event" />
+      <LimitTable :limits="settings.limits" :unit="settings.unit" @change="settings.limits = $event" />
     </section>
     <section v-if="library.fonts.length > 0">
       <h2>Your own fonts</h2>

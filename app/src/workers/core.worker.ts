@@ -12,7 +12,7 @@ import {
   type JobFile,
 } from '@mivet/core';
 import { fontsOf, fontSample, loadFonts, paperFonts } from './fonts.ts';
-import { judgedShape, partsPicture, shapePicture } from './picture.ts';
+import { judgedShape, partsPicture, seenPicture, shapePicture } from './picture.ts';
 import type { CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
 
 async function fitPaper(
@@ -113,6 +113,14 @@ async function examine(
   }
 }
 
+/** The same wrap from some side, without judging it. */
+async function seen({ project, azimuth, limits }: CoreJobs['seen']['input']): Promise<CoreJobs['seen']['output']> {
+  const memory = last.id === project.id ? last.memory : {};
+  const own = limitsWith(limits);
+  const first = examineSteps(project, await fontsOf(project.items), own, memory).next();
+  return first.done || !first.value ? null : seenPicture(project, first.value.wrap, azimuth, own);
+}
+
 /** Lets messages that wait be delivered. */
 const messagesIn = (): Promise<void> =>
   new Promise((go) => {
@@ -128,6 +136,7 @@ const HANDLERS: {
   [K in keyof CoreJobs]: (input: CoreJobs[K]['input'], call: Call) => Promise<CoreJobs[K]['output']>;
 } = {
   examine,
+  seen,
   files,
   parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
   font: async ({ bytes }) => fontSample(bytes),

@@ -3,11 +3,14 @@ import {
   carriesPieces,
   cutPieces,
   examineProject,
+  eyeDistance,
+  eyeView,
+  glanceHalfAngle,
   itemParts,
   pathData,
   seamOnFlat,
   seamView,
-  tapeSheets,
+  shareOfGive,
   type ArtworkItem,
   type Examined,
   type FlatPanel,
@@ -29,6 +32,7 @@ import type {
   PartsPicture,
   ProjectPicture,
   SeamPicture,
+  SeenPicture,
   ShapePicture,
 } from './protocol.ts';
 
@@ -44,9 +48,10 @@ export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in', 
 
 /** The wrap as the screens show it, before it is judged. */
 export function shapePicture(
-  project: Project,
+  { films, warm, blank }: Project,
   { wrap, doubts }: { wrap: Wrap; doubts: readonly ReadingDoubt[] },
 ): ShapePicture {
+  const asks = shareOfGive({ films, warm, blank }, wrap);
   return {
     size: wrap.size,
     errors: wrap.errors,
@@ -79,13 +84,14 @@ export function shapePicture(
       azimuths: p.azimuths,
       slants: p.slants,
       areaMm2: p.areaMm2,
+      asks: asks?.(p) ?? null,
     })),
     seams: wrap.seams.map((seam, i) => seamPicture(seam, seamView(wrap, i, SEAM_HALF_WIDTH_MM))),
     seamLines: seamLines(wrap),
     onSheets: carriesPieces(wrap),
     asBand: wrap.frames[0]!.asBand,
     cuts: wrap.cuts,
-    tapeSlits: tapeSheets(project, wrap)
+    tapeSlits: wrap.tape
       .flatMap((sheet) => sheet.slits)
       .map(({ from, to }) => lineData([from, to]))
       .join(''),
@@ -189,6 +195,25 @@ function panelPicture({ name, outlines, lines, words, heat, bounds }: FlatPanel)
     bounds,
   };
 }
+
+/** A blank as an eye sees it from one side; what looks narrower than a glance takes is told, and half of that again. */
+export function seenPicture(project: Project, wrap: Wrap, azimuth: number, limits: Limits): SeenPicture | null {
+  const distance = eyeDistance(wrap.meanRadius, limits.glanceDistance);
+  const edge = limits.glanceEdge / 100;
+  const view = eyeView(project, wrap, { azimuth, distance }, [edge, edge / 2]);
+  if (!view) return null;
+  return {
+    body: ringsData([view.body]),
+    lines: view.lines.map((ring) => openData(ring)).join(''),
+    handle: view.handle && ringsData([view.handle]),
+    pieces: view.pieces.map(({ film, rings }) => ({ film, data: ringsData(rings) })),
+    narrow: view.narrow.map(({ share, rings }) => ({ share, data: ringsData(rings) })),
+    box: view.box,
+    widest: wrap.template.closed ? 2 * wrap.meanRadius * glanceHalfAngle(wrap.meanRadius, limits) : null,
+  };
+}
+
+const openData = (ring: Float64Array): string => ringsData([ring]).replace(/Z$/, '');
 
 /** The parts of an item as plain data. */
 export function partsPicture(item: ArtworkItem, fonts: FontBook): PartsPicture {

@@ -30,6 +30,8 @@ export interface PiecePicture {
   readonly azimuths: readonly [number, number];
   readonly slants: readonly [number, number];
   readonly areaMm2: number;
+  /** What it asks of its film against what that gives: 1 is the limit; null where the side does not curve both ways. */
+  readonly asks: number | null;
 }
 
 /** One flat piece of the template: outlines and marks as SVG path data (mm, y down), with the strain over it. */
@@ -168,6 +170,19 @@ export type GoodPicture = Extract<ProjectPicture, { ok: true }>;
 /** Which file is asked for. */
 export type FileKind = 'cut' | 'all' | 'template-pdf' | 'fit-pdf' | 'bench-pdf' | 'template-svg' | 'template-dxf';
 
+/** What an eye sees of the blank from one side; SVG path data, mm at the axis, y down. */
+export interface SeenPicture {
+  readonly body: string;
+  readonly lines: string;
+  readonly handle: string | null;
+  readonly pieces: readonly { readonly film: string; readonly data: string }[];
+  /** Parts at the edges that look narrower than a share of what the middle does. */
+  readonly narrow: readonly { readonly share: number; readonly data: string }[];
+  readonly box: Box;
+  /** mm along the side that one sees in a glance half-way down; null on a face, which is seen whole. */
+  readonly widest: number | null;
+}
+
 /** One typed map of worker jobs: name → input and output. */
 export interface CoreJobs {
   readonly examine: {
@@ -195,6 +210,11 @@ export interface CoreJobs {
   readonly parts: {
     readonly input: { readonly item: ArtworkItem };
     readonly output: PartsPicture;
+  };
+  readonly seen: {
+    readonly input: { readonly project: Project; readonly azimuth: number; readonly limits: OwnLimits };
+    /** null when the blank cannot be flattened. */
+    readonly output: SeenPicture | null;
   };
   readonly silhouette: {
     readonly input: { readonly picture: Picture; readonly axis: PhotoAxis | null };

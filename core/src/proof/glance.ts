@@ -1,10 +1,8 @@
+import { eyeDistance, halfAngleSeen } from '../surface/foreshortening.ts';
 import { isMask } from '../artwork/mask.ts';
 import type { Limits } from './limits.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
-
-/** mm. Eyes are not held nearer to the side than this, however the distance to its axis is set. */
-const NEAREST_EYE_MM = 50;
 
 /**
  * Half-angle round the blank that is seen in one glance.
@@ -12,20 +10,9 @@ const NEAREST_EYE_MM = 50;
  * @param radius of the blank, mm
  * @param limits from where it is seen, and how narrow the edge may look against the middle
  * @returns azimuth in rad
- * @source tan α = r sin θ/(D − r cos θ); the ratio of dα/dθ at θ to that at 0 is set to the edge share and solved for cos θ
  */
 export function glanceHalfAngle(radius: number, limits: Pick<Limits, 'glanceDistance' | 'glanceEdge'>): number {
   return halfAngleSeen(radius, eyeDistance(radius, limits.glanceDistance), limits.glanceEdge / 100);
-}
-
-/** mm from the eye to the axis of a blank: as it is set, but never inside or right at the side. */
-export const eyeDistance = (radius: number, distance: number): number => Math.max(distance, radius + NEAREST_EYE_MM);
-
-/** Half-angle at whose edge things look as narrow, against the middle, as a share says; rad. */
-export function halfAngleSeen(radius: number, distance: number, edgeShare: number): number {
-  const top = edgeShare * (distance ** 2 + radius ** 2) + radius * (distance - radius);
-  const bottom = distance * (distance - radius) + 2 * edgeShare * distance * radius;
-  return Math.acos(Math.min(1, Math.max(-1, top / bottom)));
 }
 
 /** Words and single motifs wider than what one sees without turning the blank. */

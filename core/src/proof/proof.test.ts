@@ -5,7 +5,8 @@ import type { ArtworkItem, Placement } from '../artwork/item.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { Project } from '../document/project.ts';
 import { signatureOf } from './finding.ts';
-import { glanceHalfAngle, halfAngleSeen } from './glance.ts';
+import { halfAngleSeen } from '../surface/foreshortening.ts';
+import { glanceHalfAngle } from './glance.ts';
 import { USUAL_LIMITS } from './limits.ts';
 import { describeFinding } from './words.ts';
 

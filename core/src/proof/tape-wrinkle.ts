@@ -1,12 +1,12 @@
-import { TAPE_GIVE, tapeSheets } from '../wrap/tape.ts';
+import { TAPE_GIVE } from '../wrap/tape.ts';
 import type { Finding, Judge } from './finding.ts';
 
 /** Share of the slits that has to find room between the pieces. */
 const ENOUGH = 0.6;
 
 /** Transfer tape that tents where the side curves both ways, and the slits with which it lies. */
-export const judgeTape: Judge = ({ job, wrap }) =>
-  tapeSheets(job, wrap)
+export const judgeTape: Judge = ({ wrap }) =>
+  wrap.tape
     .filter((sheet) => sheet.needed > TAPE_GIVE)
     .map((sheet, i): Finding => {
       const { azimuths, slants, needed, relief, slits, short, width, height } = sheet;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seamStep, trueOver100 } from '../surface/cone.ts';
+import { coneDevelopment, seamStep, trueOver100 } from '../surface/cone.ts';
 import { NO_TRIAL, tryOut } from './what-if.ts';
 
 const mug = { girthRim: 250, girthBase: 250, side: 90 };
@@ -42,6 +42,39 @@ describe('tryOut', () => {
         },
       ),
     );
+  });
+
+  it('lays the template where its gaps say, and finds the outline that would have fitted', () => {
+    for (const trial of [
+      { ...NO_TRIAL, rimMm: 2, baseMm: -1, sideMm: 1.5 },
+      { ...NO_TRIAL, largerPercent: 1.5 },
+    ]) {
+      const out = tryOut(tumbler, trial)!;
+      const radius = (slant: number): number =>
+        (out.truth.girthRim + ((out.truth.girthBase - out.truth.girthRim) * slant) / out.truth.side) / (2 * Math.PI);
+      for (const [slant, gap] of [
+        [0, out.gapRimMm],
+        [tumbler.side, out.gapBaseMm],
+      ] as const) {
+        // prettier-ignore
+        const [left, right] = [out.layAt(-Math.PI, slant)!, out.layAt(Math.PI, slant)!];
+        expect((left.azimuth + 2 * Math.PI - right.azimuth) * radius(right.slant)).toBeCloseTo(gap, 6);
+      }
+      // Where the outline lies on the template is where that cup's own ends are.
+      const whole = { left: [-Math.PI, -Math.PI], right: [Math.PI, Math.PI], slant: [0, tumbler.side] } as const;
+      const ring = out.outline(whole);
+      const flat = coneDevelopment(tumbler);
+      for (let i = 0; i < ring.length; i += 26) {
+        const spot = flat.inverse(ring[i]!, ring[i + 1]!, 1.9 * Math.PI)!;
+        const laid = out.layAt(spot.azimuth, spot.slant)!;
+        const onEnd = Math.abs(Math.abs(laid.azimuth) - Math.PI) < 1e-6;
+        const onEdge = Math.abs(laid.slant) < 1e-6 || Math.abs(laid.slant - out.truth.side) < 1e-6;
+        expect(onEnd || onEdge).toBe(true);
+      }
+    }
+    // Started off true on a cylinder, one end climbs by half the step and the other sinks by it.
+    const tilted = tryOut(mug, { ...NO_TRIAL, tiltMm: 1 })!;
+    expect(tilted.layAt(-Math.PI, 80)!.slant - tilted.layAt(Math.PI, 80)!.slant).toBeCloseTo(2.5, 3);
   });
 
   it('has no answer for a cup that cannot be', () => {

@@ -1,7 +1,9 @@
 import type { BandSizes, FitSeen } from '../blank/fit-check.ts';
 import { predictFit } from '../blank/fit-check.ts';
 import type { ConeSpec } from '../surface/cone.ts';
-import { seamStep, trueOver100 } from '../surface/cone.ts';
+import { coneDevelopment, seamStep, trueOver100 } from '../surface/cone.ts';
+import type { SurfacePoint, SurfaceRegion } from '../surface/development.ts';
+import type { Ring } from '../polygon/polygon.ts';
 
 /** What is tried out: how the cup differs from what was read, and how the film is started. */
 export interface Trial {
@@ -13,10 +15,12 @@ export interface Trial {
   readonly sideMm: number;
   /** Per cent by which the whole cup is larger, as another one from the same shelf may be. */
   readonly largerPercent: number;
+  /** Per cent by which film gives less than it is reckoned to: cold, old, or of another make. */
+  readonly stifferPercent: number;
 }
 
 /** Everything as it was read, and started true. */
-export const NO_TRIAL: Trial = { tiltMm: 0, rimMm: 0, baseMm: 0, sideMm: 0, largerPercent: 0 };
+export const NO_TRIAL: Trial = { tiltMm: 0, rimMm: 0, baseMm: 0, sideMm: 0, largerPercent: 0, stifferPercent: 0 };
 
 /** What a trial does to the seam. */
 export interface TrialOutcome extends FitSeen {
@@ -25,7 +29,17 @@ export interface TrialOutcome extends FitSeen {
   /** mm off the true line over 100 mm at which the ends step by a millimetre. */
   readonly trueOver100: number;
   readonly truth: BandSizes;
+  /**
+   * Where a spot of the template comes to lie on that cup: azimuth in rad, slant in mm from its own rim edge; null off its
+   * side.
+   */
+  layAt(azimuth: number, slant: number): SurfacePoint | null;
+  /** Outline, on the flat of the template, that would have fitted that cup; mm. */
+  outline(region: SurfaceRegion): Ring;
 }
+
+/** Points along each edge of the outline that would have fitted. */
+const EDGE_POINTS = 48;
 
 /**
  * What one would see at the seam of a template that was made for one cup and laid on another, or started off true.
@@ -34,7 +48,8 @@ export interface TrialOutcome extends FitSeen {
  * @param trial what is tried out
  * @param handleWidth strip that the wrap leaves free at the back, mm
  * @returns gaps (below nothing: overlaps), stand and step in mm; null when there is no such cup
- * @source gaps and stand as the paper fit check predicts them; step by `seamStep`
+ * @source gaps and stand as the paper fit check predicts them; step by `seamStep`. The flat keeps its shape: turned about
+ *   the middle of its base edge by the tilt, and shifted until the base is right, it lies on the other cup's own flat
  */
 export function tryOut(cone: ConeSpec, trial: Trial, handleWidth = 0): TrialOutcome | null {
   const grown = 1 + trial.largerPercent / 100;
@@ -47,5 +62,36 @@ export function tryOut(cone: ConeSpec, trial: Trial, handleWidth = 0): TrialOutc
   if (Math.min(truth.girthRim, truth.girthBase, truth.side) <= 0 || steep) return null;
   const seen = predictFit(cone, truth, handleWidth);
   if (![seen.gapRimMm, seen.gapBaseMm].every(Number.isFinite)) return null;
-  return { ...seen, stepMm: seamStep(cone, trial.tiltMm), trueOver100: trueOver100(cone, 1), truth };
+  const [flat, own] = [coneDevelopment(cone), coneDevelopment(truth)];
+  const turn = trial.tiltMm / 100;
+  const [sin, cos] = [Math.sin(turn), Math.cos(turn)];
+  return {
+    ...seen,
+    stepMm: seamStep(cone, trial.tiltMm),
+    trueOver100: trueOver100(cone, 1),
+    truth,
+    layAt: (azimuth, slant) => {
+      const { x, y } = flat.forward(azimuth, slant);
+      const up = y + cone.side;
+      return own.inverse(cos * x - sin * up, sin * x + cos * up - truth.side, 1.9 * Math.PI);
+    },
+    outline: ({ left, right }) => {
+      const round = (edge: readonly [number, number], share: number): number => edge[0] + (edge[1] - edge[0]) * share;
+      const spots: [number, number][] = [];
+      for (let i = 0; i < EDGE_POINTS; i++) {
+        const t = i / EDGE_POINTS;
+        spots[i] = [round(left, t), t * truth.side];
+        spots[EDGE_POINTS + i] = [left[1] + (right[1] - left[1]) * t, truth.side];
+        spots[2 * EDGE_POINTS + i] = [round(right, 1 - t), (1 - t) * truth.side];
+        spots[3 * EDGE_POINTS + i] = [right[0] + (left[0] - right[0]) * t, 0];
+      }
+      return Float64Array.from(
+        spots.flatMap(([azimuth, slant]) => {
+          const { x, y } = own.forward(azimuth, slant);
+          const up = y + truth.side;
+          return [cos * x + sin * up, -sin * x + cos * up - cone.side];
+        }),
+      );
+    },
+  };
 }

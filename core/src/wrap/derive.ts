@@ -26,6 +26,8 @@ import type { PlacedItem } from './place.ts';
 import { placeItem } from './place.ts';
 import type { ScatterRoom } from './scatter-item.ts';
 import { scatterGroups, scatterItems } from './scatter-item.ts';
+import type { TapeSheet } from './tape.ts';
+import { tapeSheets } from './tape.ts';
 import type { Template } from './template.ts';
 import { makeTemplate } from './template.ts';
 
@@ -48,6 +50,8 @@ export interface Wrap {
   readonly meanRadius: number;
   readonly placed: readonly PlacedItem[];
   readonly pieces: readonly Piece[];
+  /** Sheets of transfer tape, where the side curves both ways. */
+  readonly tape: readonly TapeSheet[];
 }
 
 /** A wrap, or why the blank cannot be flattened; doubts about the readings come either way. */
@@ -117,10 +121,12 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     ...job.seam.atSeam.filter((choice) => choice.do === 'leave-off'),
     ...job.items.flatMap((item) => Array.from({ length: item.spares }, () => ({ itemId: item.id, copy: 0 }))),
   ];
+  const laidOut = { size, template, frames: panels.frames, pieces, surface, meanRadius };
   return {
     ok: true,
     doubts,
     wrap: {
+      tape: tapeSheets(job, laidOut),
       size,
       errors: reportErrors(job.blank, size),
       template,

@@ -1,7 +1,7 @@
 import type { Film } from '../artwork/film.ts';
 import type { NameList } from '../artwork/name-list.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
-import type { Blank } from '../blank/blank.ts';
+import type { Blank, SurfaceKind } from '../blank/blank.ts';
 import type { Hand } from './place.ts';
 
 /** What becomes of one copy of an item that a seam cuts. */
@@ -33,6 +33,18 @@ export const SPLIT_OVERLAP_MM = 1;
 
 /** What is done with the film: it stays, or it is a mask through which the blank is worked. */
 export type Process = 'decal' | 'strip' | 'etch' | 'blast' | 'paint';
+
+/** What a mask is for until somebody says, by what the blank is made of. */
+export const USUAL_PROCESS: Readonly<Record<SurfaceKind, Process>> = {
+  glass: 'etch',
+  'glazed ceramic': 'paint',
+  'bare steel': 'paint',
+  'powder-coated steel': 'strip',
+  painted: 'paint',
+  'raw terracotta': 'paint',
+  plastic: 'paint',
+  latex: 'paint',
+};
 
 /** Everything that decides which pieces of film are cut: the part of a project that geometry is derived from. */
 export interface Job {

@@ -5,7 +5,7 @@ import { slitsInRound, slitsInStrip } from '../surface/relief.ts';
 import { neededGive } from '../surface/film-strain.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import { bunchesRound, shareRound } from './coverage.ts';
-import { TAPE_GIVE, tapeSheets } from './tape.ts';
+import { TAPE_GIVE } from './tape.ts';
 
 const K = 1 / 40 ** 2;
 
@@ -50,7 +50,7 @@ describe('tapeSheets', () => {
   it('runs slits between the pieces, a millimetre clear of every one', () => {
     const words = textItem('1 2 3\n4 5 6', { running: 'rigid', size: { by: 'width', mm: 40 }, fuse: false });
     const context = contextOf(jobOf(ball, words, motifItem('star', { id: 's', widthMm: 5, running: 'rigid' })));
-    const [sheet] = tapeSheets(context.job, context.wrap);
+    const [sheet] = context.wrap.tape;
     expect(sheet!.needed).toBeGreaterThan(TAPE_GIVE);
     expect(sheet!.slits.length).toBeGreaterThanOrEqual(4);
     for (const { from, to } of sheet!.slits)
@@ -66,7 +66,7 @@ describe('tapeSheets', () => {
   it('has one sheet for film that lies together, and one more for what lies apart', () => {
     const bulge = makeBlank({ girth: 250 }, { kind: 'ball' });
     const one = contextOf(jobOf(bulge, plate('a', 12, 8, { running: 'rigid' })));
-    expect(tapeSheets(one.job, one.wrap)).toHaveLength(1);
+    expect(one.wrap.tape).toHaveLength(1);
   });
 });
 

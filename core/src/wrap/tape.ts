@@ -25,6 +25,9 @@ const LEAST_SLIT_MM = 2;
 /** Ways that are tried for a slit, over this share of the room between two. */
 const [TRIES, LEEWAY] = [15, 0.7];
 
+/** What of a wrap decides how tape lies on it. */
+type LaidOut = Pick<Wrap, 'size' | 'template' | 'frames' | 'pieces' | 'surface' | 'meanRadius'>;
+
 /** One slit in the tape, on the flat of the band, mm. */
 export interface Slit {
   readonly from: Point;
@@ -55,14 +58,14 @@ export interface TapeSheet {
  *
  * @returns one for each bunch of film; empty where the side develops, and tape lies on it as paper does
  */
-export function tapeSheets(job: Pick<Job, 'blank'>, wrap: Wrap): TapeSheet[] {
+export function tapeSheets(job: Pick<Job, 'blank'>, wrap: LaidOut): TapeSheet[] {
   const gaussianAt = gaussianOf(job, wrap);
   if (!gaussianAt) return [];
   const pieces = wrap.pieces.filter((p) => !p.spare);
   return bunchesRound(pieces, APART_MM / wrap.meanRadius).map((bunch) => sheetOver(bunch.pieces, wrap, gaussianAt));
 }
 
-function sheetOver(pieces: readonly Piece[], wrap: Wrap, gaussianAt: (slant: number) => number): TapeSheet {
+function sheetOver(pieces: readonly Piece[], wrap: LaidOut, gaussianAt: (slant: number) => number): TapeSheet {
   const asBand = wrap.frames.length === 1 && wrap.frames[0]!.asBand;
   const azimuths = [
     Math.min(...pieces.map((p) => p.azimuths[0])),
@@ -125,7 +128,7 @@ function roundWays(
 }
 
 /** The same from both long edges of a sheet: down meridians of one that runs round, level in one that stands upright. */
-function stripWays(sheet: Omit<TapeSheet, 'slits'>, relief: ReliefSlits, wrap: Wrap, lying: boolean): Slit[][] {
+function stripWays(sheet: Omit<TapeSheet, 'slits'>, relief: ReliefSlits, wrap: LaidOut, lying: boolean): Slit[][] {
   const { surface } = wrap;
   const middle = (sheet.slants[0] + sheet.slants[1]) / 2;
   const radius = surface.radiusAt(middle);

@@ -17,6 +17,7 @@ import ItemEditor from './ItemEditor.vue';
 import SeamFields from '../flat/SeamFields.vue';
 import NameSlip from './NameSlip.vue';
 import ItemList from './ItemList.vue';
+import ProcessFields from './ProcessFields.vue';
 
 const project = useProject();
 const picture = usePicture();
@@ -191,6 +192,7 @@ async function keepFont(font: OwnFont): Promise<void> {
         </div>
       </template>
       <SeamFields v-if="picture.good.template.closed && project.doc!.items.length > 0" />
+      <ProcessFields v-if="project.doc!.items.length > 0" />
       <p v-if="project.doc!.items.length === 0" class="quiet mt-4">
         Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on
         the flat, or say where they sit.

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { LIMITS, limitsWith, type LimitInfo, type OwnLimits } from '@mivet/core';
+import { formatLength, LIMITS, limitsWith, type LimitInfo, type OwnLimits } from '@mivet/core';
 import { computed } from 'vue';
+import LengthField from './LengthField.vue';
 
 /** The numbers that judgements hang on, each with its reason; those that were changed can be put back. */
-const props = defineProps<{ limits: OwnLimits }>();
+const props = defineProps<{ limits: OwnLimits; unit: 'mm' | 'in' }>();
 const emit = defineEmits<{ change: [limits: OwnLimits] }>();
 const rows = computed(() => {
   const now = limitsWith(props.limits);
@@ -13,19 +14,34 @@ const rows = computed(() => {
 function set(info: LimitInfo, event: Event): void {
   const input = event.target as HTMLInputElement;
   const typed = Number(input.value.replace(',', '.'));
-  const rest = Object.fromEntries(Object.entries(props.limits).filter(([id]) => id !== info.id));
   const value = limitsWith({ [info.id]: input.value.trim() === '' ? NaN : typed })[info.id];
   // What was typed may have been out of range or no number: the field says what is kept.
   input.value = String(value);
-  emit('change', value === info.usual ? rest : { ...rest, [info.id]: value });
+  keep(info, value);
 }
+function keep(info: LimitInfo, value: number): void {
+  const rest = Object.fromEntries(Object.entries(props.limits).filter(([id]) => id !== info.id));
+  emit('change', Math.abs(value - info.usual) < 1e-6 ? rest : { ...rest, [info.id]: value });
+}
+const say = ({ unit, usual }: LimitInfo): string =>
+  unit === 'mm' ? formatLength(usual, props.unit) : `${usual} ${unit}`;
 </script>
 
 <template>
   <div>
     <div v-for="row in rows" :key="row.id" class="limit">
-      <label :for="`limit-${row.id}`">{{ row.label }}</label>
-      <span class="field">
+      <LengthField
+        v-if="row.unit === 'mm'"
+        class="whole"
+        :label="row.label"
+        :mm="row.value"
+        :unit="unit"
+        :least="row.least"
+        :most="row.most"
+        @change="keep(row, $event)"
+      />
+      <label v-else :for="`limit-${row.id}`">{{ row.label }}</label>
+      <span v-if="row.unit !== 'mm'" class="field">
         <input
           :id="`limit-${row.id}`"
           class="form-control form-control-sm dims"
@@ -40,12 +56,12 @@ function set(info: LimitInfo, event: Event): void {
       <p :id="`limit-${row.id}-w`" class="quiet small">
         {{ row.why }}
         <template v-if="row.own">
-          Usually {{ row.usual }} {{ row.unit }}.
+          Usually {{ say(row) }}.
           <button
             type="button"
             class="btn btn-link btn-sm p-0"
             :aria-label="`${row.label}: back to usual`"
-            @click="emit('change', Object.fromEntries(Object.entries(limits).filter(([id]) => id !== row.id)))"
+            @click="keep(row, row.usual)"
           >
             Back to usual
           </button>
@@ -64,9 +80,15 @@ function set(info: LimitInfo, event: Event): void {
   border-bottom: 1px solid var(--hairline);
   padding: 0.5rem 0;
 }
+.whole,
 .limit p {
   grid-column: 1 / -1;
   margin: 0;
+}
+/* The row has its own rule under the reason. */
+.whole.field {
+  border: 0;
+  padding: 0;
 }
 .field {
   display: flex;

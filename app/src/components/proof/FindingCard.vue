@@ -3,10 +3,22 @@ import { describeFinding, type Command, type Finding } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 
 const props = defineProps<{ finding: Finding; acceptedFor: string | null; unit: 'mm' | 'in'; opened: boolean }>();
-const emit = defineEmits<{ toggle: []; fix: [command: Command]; accept: [reason: string]; withdraw: [] }>();
+const emit = defineEmits<{
+  toggle: [];
+  fix: [command: Command];
+  accept: [reason: string];
+  withdraw: [];
+  go: [stop: 'measure' | 'flat'];
+}>();
 const id = useId();
 const words = computed(() => describeFinding(props.finding, props.unit));
 const SEVERITY = { fails: 'Will fail', look: 'Look at this', fine: 'Fine' } as const;
+/** Cautions are no defects of the job; they are told all the same. */
+const tag = computed(() =>
+  props.finding.code === 'hazard' && props.finding.severity === 'fine' ? 'Take care' : SEVERITY[props.finding.severity],
+);
+const told = computed(() => props.finding.severity !== 'fine' || props.finding.code === 'hazard');
+const GO_TO = { measure: 'Go to Measure', flat: 'Check it on paper' } as const;
 const asking = ref(false);
 const reason = ref('');
 
@@ -19,13 +31,16 @@ function accept(): void {
 </script>
 
 <template>
-  <article class="note-bar" :class="acceptedFor !== null ? 'accepted' : finding.severity">
+  <article
+    class="note-bar"
+    :class="acceptedFor !== null ? 'accepted' : tag === 'Take care' ? 'care' : finding.severity"
+  >
     <button type="button" class="head" :aria-expanded="opened" :aria-controls="`${id}-b`" @click="emit('toggle')">
-      <span class="tag dims">{{ acceptedFor !== null ? 'Accepted' : SEVERITY[finding.severity] }}</span>
+      <span class="tag dims">{{ acceptedFor !== null ? 'Accepted' : tag }}</span>
       <span class="fw-bold">{{ words.title }}</span>
     </button>
     <div :id="`${id}-b`">
-      <p v-if="opened || (finding.severity !== 'fine' && acceptedFor === null)">{{ words.why }}</p>
+      <p v-if="opened || (told && acceptedFor === null)">{{ words.why }}</p>
       <p v-if="acceptedFor !== null" class="quiet">
         You accepted it: “{{ acceptedFor }}”.
         <button type="button" class="btn btn-link btn-sm" @click="emit('withdraw')">Look at it again</button>
@@ -39,6 +54,14 @@ function accept(): void {
           @click="emit('fix', fix)"
         >
           {{ words.fixes[i] }}
+        </button>
+        <button
+          v-if="finding.goTo && finding.fixes.length === 0"
+          type="button"
+          class="btn btn-sm btn-outline-primary"
+          @click="emit('go', finding.goTo)"
+        >
+          {{ GO_TO[finding.goTo] }}
         </button>
         <button v-if="!asking" type="button" class="btn btn-link btn-sm" @click="asking = true">Accept it</button>
       </div>
@@ -78,6 +101,9 @@ function accept(): void {
   color: var(--brick);
 }
 .look .tag {
+  color: var(--ochre);
+}
+.care .tag {
   color: var(--ochre);
 }
 .fine .tag {

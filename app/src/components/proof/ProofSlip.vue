@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { applyCommand, describeCommand, signatureOf, type Command, type Finding } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import FindingCard from './FindingCard.vue';
+import GlanceView from './GlanceView.vue';
 import WhatIf from './WhatIf.vue';
 
 const picture = usePicture();
 const project = useProject();
 const settings = useSettings();
 const view = useView();
+const router = useRouter();
 const openedId = ref<string | null>(null);
 
 const findings = computed(() => (picture.picture?.ok ? picture.picture.findings : []));
@@ -38,21 +41,35 @@ const verdict = computed(() => {
   };
 });
 
+const isRound = (): boolean => picture.good?.template.closed ?? true;
 const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean }[] = [
-  { code: ['reading-implausible'], words: 'The readings agree' },
-  { code: ['rim-zone'], words: 'Film keeps off the rim' },
-  { code: ['base-zone'], words: 'Film keeps off the base' },
+  { code: ['reading-implausible', 'reading-spread', 'reading-weak'], words: 'The readings agree' },
+  { code: ['rim-zone'], words: 'Film keeps off the rim', when: isRound },
+  { code: ['base-zone'], words: 'Film keeps off the base', when: isRound },
+  { code: ['face-edge'], words: 'Film keeps off the edge', when: () => !isRound() },
+  {
+    code: ['wrinkle', 'stretch'],
+    words: 'Every piece lies flat',
+    when: () => picture.good?.template.flattening.map !== null,
+  },
   { code: ['handle-zone'], words: 'Film keeps off the handle', when: () => project.doc!.blank.handleWidthMm > 0 },
   {
     code: ['seam-cut', 'seam-gap'],
     words: 'Nothing is cut at the seam',
-    when: () => project.doc!.blank.handleWidthMm === 0,
+    when: () => isRound() && project.doc!.blank.handleWidthMm === 0,
   },
-  { code: ['glance'], words: 'Each part reads in one glance' },
+  { code: ['glance'], words: 'Each part reads in one glance', when: isRound },
   { code: ['unfused'], words: 'No outlines overlap' },
   { code: ['fine-stroke', 'tiny-piece'], words: 'No stroke and no piece is too fine' },
   { code: ['load-fit'], words: 'Every film fits the board' },
+  { code: ['film-unsuited'], words: 'Every film suits what it is for' },
 ];
+/** A seam that could miss, or film that has to give: something to try out. */
+const canTry = computed(() => {
+  const template = picture.good?.template;
+  if (!template) return false;
+  return template.closed ? template.flattening.parts === 1 : template.flattening.map !== null;
+});
 /** What was looked at and gave nothing to say. */
 const quiet = computed(() => {
   if (!picture.picture?.ok || project.doc!.items.length === 0) return [];
@@ -69,6 +86,9 @@ function toggle(finding: Finding): void {
   openedId.value = openedId.value === finding.id ? null : finding.id;
   const place = opened.value?.place;
   if (place) view.facing = (place.azimuths[0] + place.azimuths[1]) / 2;
+}
+function go(stop: 'measure' | 'flat'): void {
+  void router.push({ name: 'project', params: { id: project.doc!.id, stop } });
 }
 function fix(command: Command): void {
   project.edit(describeCommand(command, settings.unit), (p) => applyCommand(p, command));
@@ -100,6 +120,7 @@ function withdraw(finding: Finding): void {
       :opened="f.finding.id === openedId"
       @toggle="toggle(f.finding)"
       @fix="fix"
+      @go="go"
       @accept="accept(f.finding, $event)"
       @withdraw="withdraw(f.finding)"
     />
@@ -113,8 +134,9 @@ function withdraw(finding: Finding): void {
       :to="{ name: 'project', params: { id: project.doc!.id, stop: 'cut' } }"
       >Go on to Cut</RouterLink
     >
+    <GlanceView v-if="picture.good && project.doc!.items.length > 0" :project="project.doc!" :picture="picture.good" />
     <WhatIf
-      v-if="picture.good && picture.good.template.closed && picture.good.template.flattening.parts === 1"
+      v-if="canTry && picture.good"
       :picture="picture.good"
       :handle-width="project.doc!.blank.handleWidthMm"
       :lap-mm="project.doc!.seam.lapMm"

@@ -1,47 +1,108 @@
 <script setup lang="ts">
-import { formatLength, NO_TRIAL, tryOut, type Trial } from '@mivet/core';
-import { computed, shallowRef, useId } from 'vue';
+import { formatLength, NO_TRIAL, tryOut, widestPulled, type Trial } from '@mivet/core';
+import { computed, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
+import { useView, type ShownTrial } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
+import { ringsData } from '../../workers/rings-data.ts';
 
-/** Trying out what goes wrong: sliders for how the cup and the hand may be off, and the seam as it would then look. */
+/**
+ * Trying out what goes wrong: sliders for how the cup, the hand and the film may be off; the seam as it would then look, and
+ * both pictures of the blank along with it.
+ */
 const props = defineProps<{ picture: GoodPicture; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
 const id = useId();
+const view = useView();
 const trial = shallowRef<Trial>(NO_TRIAL);
 const cone = computed(() => props.picture.template.cone);
 const outcome = computed(() => tryOut(cone.value, trial.value, props.handleWidth));
+/** Whether it closes in one, so that there is a seam to look at; and whether it curves both ways, so that film has to give. */
+const closes = computed(() => props.picture.template.closed && props.picture.template.flattening.parts === 1);
+const curves = computed(() => props.picture.template.flattening.map !== null);
 const straight = computed(() => Math.abs(cone.value.girthRim - cone.value.girthBase) < 0.01);
 const mm = (v: number): string => formatLength(v, props.unit);
 const signed = (v: number): string => (Math.abs(v) < 0.05 ? mm(0) : `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`);
 
-const SLIDERS = computed(
-  (): { key: keyof Trial; label: string; most: number; step: number; says: (v: number) => string }[] => [
-    { key: 'tiltMm', label: 'Started off true by, over 100 mm', most: 3, step: 0.1, says: signed },
-    {
-      key: 'rimMm',
-      label: straight.value ? 'The girth is more by' : 'The rim is more by',
-      most: 6,
-      step: 0.1,
-      says: signed,
-    },
-    ...(straight.value
-      ? []
-      : [{ key: 'baseMm' as const, label: 'The base is more by', most: 6, step: 0.1, says: signed }]),
-    { key: 'sideMm', label: 'The side is longer by', most: 6, step: 0.1, says: signed },
-    {
-      key: 'largerPercent',
-      label: 'The whole cup is larger by',
-      most: 4,
-      step: 0.1,
-      says: (v) => `${v > 0 ? '+' : ''}${v.toFixed(1)} %`,
-    },
-  ],
-);
+interface Slider {
+  readonly key: keyof Trial;
+  readonly label: string;
+  readonly least?: number;
+  readonly most: number;
+  readonly step: number;
+  readonly says: (v: number) => string;
+}
+const SLIDERS = computed((): Slider[] => [
+  ...(closes.value ? SHAPE.value : []),
+  ...(curves.value
+    ? [
+        {
+          key: 'stifferPercent' as const,
+          label: 'The film gives less by',
+          least: 0,
+          most: 80,
+          step: 5,
+          says: (v: number) => `${v} %`,
+        },
+      ]
+    : []),
+]);
+const SHAPE = computed((): Slider[] => [
+  { key: 'tiltMm', label: 'Started off true by, over 100 mm', most: 3, step: 0.1, says: signed },
+  {
+    key: 'rimMm',
+    label: straight.value ? 'The girth is more by' : 'The rim is more by',
+    most: 6,
+    step: 0.1,
+    says: signed,
+  },
+  ...(straight.value
+    ? []
+    : [{ key: 'baseMm' as const, label: 'The base is more by', most: 6, step: 0.1, says: signed }]),
+  { key: 'sideMm', label: 'The side is longer by', most: 6, step: 0.1, says: signed },
+  {
+    key: 'largerPercent',
+    label: 'The whole cup is larger by',
+    most: 4,
+    step: 0.1,
+    says: (v) => `${v > 0 ? '+' : ''}${v.toFixed(1)} %`,
+  },
+]);
 function set(key: keyof Trial, event: Event): void {
   const value = Number((event.target as HTMLInputElement).value);
   // A straight blank has one girth.
   const both = key === 'rimMm' && straight.value ? { baseMm: value } : {};
   trial.value = { ...trial.value, [key]: value, ...both };
+  // The seam is what moves: the blank is turned to show it, unless it is the film that is tried.
+  if (key !== 'stifferPercent') view.facing = Math.PI;
 }
+
+/** Pieces that ask more than film gives that is stiffer by so much. */
+const stiff = computed(
+  () => new Set(props.picture.pieces.filter((p) => !p.spare && (p.asks ?? 0) > left.value).map((p) => p.id)),
+);
+const left = computed(() => 1 - trial.value.stifferPercent / 100);
+const filmSays = computed(() => {
+  const { give, widest } = props.picture.template.flattening;
+  const all = props.picture.pieces.filter((p) => !p.spare).length;
+  const pieces =
+    stiff.value.size === 0 ? 'Every piece lies flat.' : `${stiff.value.size} of ${all} pieces would not lie flat.`;
+  if (!widest || widest.strip <= 0) return pieces;
+  // The widest strip tells the curvature; it shrinks with the root of what film gives.
+  const gaussian = (8 * (give.stretch + give.squeeze)) / widest.strip ** 2;
+  const now = widestPulled(gaussian, give.stretch * left.value, give.squeeze * left.value);
+  return `${pieces} A strip may be ${mm(now.strip)} wide, a disk ${mm(now.disk)} across.`;
+});
+const shown = computed((): ShownTrial | null => {
+  const o = outcome.value;
+  if (trial.value === NO_TRIAL) return null;
+  const ring = closes.value && o ? o.outline(props.picture.template.region) : null;
+  return {
+    layAt: ring && o ? o.layAt : null,
+    ghost: ring ? ringsData([ring]) : '',
+    stiff: stiff.value,
+  };
+});
+watch(shown, (what) => (view.trial = what));
+onBeforeUnmount(() => (view.trial = null));
 
 const gap = (v: number): string =>
   Math.abs(v) < 0.05 ? 'they meet' : v > 0 ? `they gape ${mm(v)}` : `they overlap ${mm(-v)}`;
@@ -87,18 +148,28 @@ const drawing = computed(() => {
         As it was read
       </button>
     </div>
-    <p v-if="outcome" class="quiet small mb-2">
+    <p v-if="closes && outcome" class="quiet small mb-2">
       Hold the start line true to {{ mm(outcome.trueOver100) }} over 100 mm, and the ends step by no more than
       {{ mm(1) }}.
     </p>
-    <svg v-if="drawing" :viewBox="drawing.view" class="seam" role="img" :aria-label="says.join(' ')">
+    <svg v-if="closes && drawing" :viewBox="drawing.view" class="seam" role="img" :aria-label="says.join(' ')">
       <path :d="drawing.left" />
       <path :d="drawing.right" />
     </svg>
-    <p v-if="drawing" class="quiet small mb-1">
+    <p v-if="closes && drawing" class="quiet small mb-1">
       Both ends at the seam; gaps and step drawn {{ WIDER }} times life size.
     </p>
-    <p v-for="line in says" :key="line" class="mb-0" role="status">{{ line }}</p>
+    <template v-if="closes">
+      <p v-for="line in says" :key="line" class="mb-0" role="status">{{ line }}</p>
+    </template>
+    <p v-if="curves" class="mb-0" role="status">{{ filmSays }}</p>
+    <p v-if="shown" class="quiet small mb-0">
+      {{
+        closes
+          ? 'Dashed on the flat: what would have fitted. On the blank: where both ends come to lie.'
+          : 'Outlined in red: what would not lie flat.'
+      }}
+    </p>
     <div v-for="s in SLIDERS" :key="s.key" class="slider">
       <label :for="`${id}-${s.key}`">{{ s.label }}</label>
       <output class="dims" :for="`${id}-${s.key}`">{{ s.says(trial[s.key]) }}</output>
@@ -106,7 +177,7 @@ const drawing = computed(() => {
         :id="`${id}-${s.key}`"
         type="range"
         class="form-range"
-        :min="-s.most"
+        :min="s.least ?? -s.most"
         :max="s.most"
         :step="s.step"
         :value="trial[s.key]"

@@ -3,7 +3,7 @@ import type { Blank, Film, Place } from '@mivet/core';
 import { promiseTimeout, until, useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
-import type { Asked, Spot } from '../../stores/view.ts';
+import type { Asked, ShownTrial, Spot } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import { paintArt } from './blank-art.ts';
 import { BlankScene } from './blank-scene.ts';
@@ -19,6 +19,7 @@ const props = defineProps<{
   asked: Asked | null;
   spot: Spot | null;
   ringed: Place | null;
+  trial?: ShownTrial | null;
   dim: boolean;
 }>();
 const emit = defineEmits<{ turn: [azimuth: number]; spot: [spot: Spot | null]; select: [itemId: string | null] }>();
@@ -60,6 +61,7 @@ function paintNow(): void {
       {
         ...props,
         picture: props.picture,
+        trial: props.trial ?? null,
         colour: props.blank.colour,
         above: shape.value.above,
         below: shape.value.below,
@@ -111,7 +113,7 @@ watch(
     paint();
   },
 );
-watch(() => [props.picture, props.zones, props.selectedId, props.ringed, props.films] as const, paint);
+watch(() => [props.picture, props.zones, props.selectedId, props.ringed, props.films, props.trial] as const, paint);
 watch(
   () => props.facing,
   (azimuth) => scene?.setFacing(azimuth),

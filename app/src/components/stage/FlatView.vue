@@ -5,7 +5,7 @@ import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
 import { computed, onMounted, ref } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
-import type { DragGuides, Spot } from '../../stores/view.ts';
+import type { DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 import FlatGuides from './FlatGuides.vue';
 import FlatHeat from './FlatHeat.vue';
@@ -23,6 +23,7 @@ const props = defineProps<{
   spot: Spot | null;
   ringed: Place | null;
   guides: DragGuides | null;
+  trial: ShownTrial | null;
   dims: boolean;
   editable: boolean;
 }>();
@@ -56,6 +57,11 @@ const scale = computed(() => fit.value.k * userZoom.value.k);
 const transform = computed(() => {
   const z = userZoom.value;
   return `translate(${z.x + z.k * fit.value.x} ${z.y + z.k * fit.value.y}) scale(${scale.value})`;
+});
+/** Pieces that would no longer lie flat in what is tried out. */
+const stiff = computed(() => {
+  const { trial } = props;
+  return trial ? props.picture.pieces.filter((p) => !p.spare && trial.stiff.has(p.id)) : [];
 });
 const zoneShapes = computed(() => zonePaths(surface.value, props.picture.band.region, props.zones));
 const glanceLines = computed(() =>
@@ -206,6 +212,9 @@ defineExpose({ showAll });
       <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
       <path :d="picture.outlineData" class="edge" />
       <path v-if="zones.seam && picture.seamLines" :d="picture.seamLines" class="seam" />
+      <path v-if="zones.slits && picture.tapeSlits" :d="picture.tapeSlits" class="slits" />
+      <path v-if="trial?.ghost" :d="trial.ghost" class="ghost" />
+      <path v-for="p in stiff" :key="p.id" :d="p.data" class="stiff" />
       <FlatViewRulers :picture="picture" :scale="scale" :unit="unit" />
       <g v-if="dims" class="dimension dims">
         <text
@@ -256,6 +265,23 @@ defineExpose({ showAll });
   fill: none;
   stroke: var(--on-sheet);
   stroke-width: 2.6;
+  pointer-events: none;
+}
+.ghost,
+.stiff {
+  fill: none;
+  stroke: var(--brick);
+  stroke-width: 1.8;
+  pointer-events: none;
+}
+.ghost {
+  stroke-dasharray: 7 4;
+}
+.slits {
+  fill: none;
+  stroke: var(--brick);
+  stroke-width: 2;
+  stroke-dasharray: 5 3;
   pointer-events: none;
 }
 .glance {

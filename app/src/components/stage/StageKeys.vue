@@ -6,6 +6,7 @@ import { useView } from '../../stores/view.ts';
 const view = useView();
 const picture = usePicture();
 const round = computed(() => picture.good?.template.closed ?? true);
+const slit = computed(() => (picture.good?.tapeSlits ?? '') !== '');
 const strained = computed(() => (picture.good?.template.flattening.map ?? null) !== null);
 </script>
 
@@ -13,6 +14,9 @@ const strained = computed(() => (picture.good?.template.flattening.map ?? null) 
   <div class="toggles" role="group" aria-label="What the pictures show">
     <button v-if="strained" type="button" :aria-pressed="view.showStrain" @click="view.showStrain = !view.showStrain">
       Strain
+    </button>
+    <button v-if="slit" type="button" :aria-pressed="view.showSlits" @click="view.showSlits = !view.showSlits">
+      Tape slits
     </button>
     <button
       v-if="round"

@@ -1,6 +1,7 @@
 import type { Film, Place } from '@mivet/core';
 import { strainColour } from './strain-colour.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
+import type { ShownTrial } from '../../stores/view.ts';
 import type { GoodPicture } from '../../workers/protocol.ts';
 
 /** What is painted on the side of the blank. */
@@ -10,6 +11,7 @@ export interface BlankArt {
   readonly zones: DrawnZones;
   readonly selectedId: string | null;
   readonly ringed: Place | null;
+  readonly trial: ShownTrial | null;
   readonly colour: string;
   /** Straight part above and below the band, mm along the side. */
   readonly above: number;
@@ -48,17 +50,25 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
   const colours = new Map(art.films.map((f) => [f.id, f.colour]));
   for (const piece of picture.pieces) {
     const path = new Path2D();
-    for (const ring of piece.rings) {
-      for (let i = 0; i < ring.length; i += 2) {
-        const px = x(ring[i]! / picture.meanRadius);
-        const py = y(-ring[i + 1]!);
-        if (i === 0) path.moveTo(px, py);
-        else path.lineTo(px, py);
+    const lay = art.trial?.layAt ?? null;
+    // What is tried out may carry film past the back: it is painted there from the other end as well.
+    for (const aside of lay ? [-WIDTH, 0, WIDTH] : [0])
+      for (const ring of piece.rings) {
+        for (let i = 0; i < ring.length; i += 2) {
+          const [azimuth, slant] = [ring[i]! / picture.meanRadius, -ring[i + 1]!];
+          const at = lay ? (lay(azimuth, slant) ?? { azimuth, slant }) : { azimuth, slant };
+          if (i === 0) path.moveTo(x(at.azimuth) + aside, y(at.slant));
+          else path.lineTo(x(at.azimuth) + aside, y(at.slant));
+        }
+        path.closePath();
       }
-      path.closePath();
-    }
     pen.fillStyle = colours.get(piece.film) ?? '#888888';
     pen.fill(path, 'evenodd');
+    if (art.trial?.stiff.has(piece.id)) {
+      pen.lineWidth = 6;
+      pen.strokeStyle = '#A53A29';
+      pen.stroke(path);
+    }
     if (piece.itemIds.includes(art.selectedId ?? '')) {
       pen.lineWidth = 7;
       pen.strokeStyle = '#FFFDF6';
@@ -68,7 +78,8 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
       pen.stroke(path);
     }
   }
-  if (zones.seam && zones.handleWidth === 0) {
+  if (art.trial?.layAt) paintEnds(pen, art, art.trial.layAt, x, y);
+  else if (zones.seam && zones.handleWidth === 0) {
     pen.strokeStyle = 'rgba(28,36,48,0.75)';
     pen.lineWidth = 5;
     line(pen, 0, y(0), 0, y(picture.size.side));
@@ -179,4 +190,26 @@ function line(pen: CanvasRenderingContext2D, ax: number, ay: number, bx: number,
   pen.moveTo(ax, ay);
   pen.lineTo(bx, by);
   pen.stroke();
+}
+
+/** Both ends of the film as they come to lie in what is tried out. */
+function paintEnds(
+  pen: CanvasRenderingContext2D,
+  { picture: { template, size } }: BlankArt,
+  lay: NonNullable<ShownTrial['layAt']>,
+  x: (azimuth: number) => number,
+  y: (slant: number) => number,
+): void {
+  pen.strokeStyle = '#A53A29';
+  pen.lineWidth = 5;
+  const steps = 24;
+  for (const [top, foot] of [template.region.left, template.region.right])
+    for (const aside of [-WIDTH, 0, WIDTH]) {
+      pen.beginPath();
+      for (let i = 0; i <= steps; i++) {
+        const at = lay(top + ((foot - top) * i) / steps, (size.side * i) / steps);
+        if (at) pen.lineTo(x(at.azimuth) + aside, y(at.slant));
+      }
+      pen.stroke();
+    }
 }

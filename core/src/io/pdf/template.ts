@@ -129,6 +129,14 @@ function drawTile(
   const line = (ax: number, ay: number, bx: number, by: number, thickness = 0.6, colour = ink): void =>
     page.drawLine({ start: { x: ax, y: ay }, end: { x: bx, y: by }, thickness, color: colour });
   for (const { from, to } of panels.flatMap((panel) => panel.lines)) line(x(from.x), y(from.y), x(to.x), y(to.y));
+  for (const { from, to } of wrap.tape.flatMap((sheet) => sheet.slits))
+    page.drawLine({
+      start: { x: x(from.x), y: y(from.y) },
+      end: { x: x(to.x), y: y(to.y) },
+      thickness: 0.8,
+      color: ink,
+      dashArray: [5, 3],
+    });
   for (const { at, text } of panels.flatMap((panel) => panel.words)) {
     const size = 9;
     const width = font.widthOfTextAtSize(text, size);

@@ -39,6 +39,7 @@ export function writeTemplateSvg(wrap: Wrap, films: readonly Film[], title: stri
           .join('\n') +
         '\n  </g>',
     );
+  const slits = wrap.tape.flatMap((sheet) => sheet.slits);
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${writeNumber(width)}mm" height="${writeNumber(height)}mm" viewBox="0 0 ${writeNumber(width)} ${writeNumber(height)}">`,
@@ -56,6 +57,13 @@ export function writeTemplateSvg(wrap: Wrap, films: readonly Film[], title: stri
       .flatMap((panel) => panel.lines)
       .map((l) => `    <path d="M${x(l.from.x)} ${y(l.from.y)}L${x(l.to.x)} ${y(l.to.y)}"/>`),
     '  </g>',
+    ...(slits.length > 0
+      ? [
+          '  <g id="tape-slits" fill="none" stroke="#A53A29" stroke-width="0.3" stroke-dasharray="2 1"><title>Slits in the transfer tape</title>',
+          ...slits.map((l) => `    <path d="M${x(l.from.x)} ${y(l.from.y)}L${x(l.to.x)} ${y(l.to.y)}"/>`),
+          '  </g>',
+        ]
+      : []),
     '  <g id="words" fill="#1C2430" font-family="sans-serif" font-size="3.2" text-anchor="middle">',
     ...panels
       .flatMap((panel) => panel.words)

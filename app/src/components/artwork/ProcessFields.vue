@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { Process } from '@mivet/core';
+import { useProject } from '../../stores/project.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+
+/** What the film is for, and whether it is warmed: what is judged, and which cautions apply, hang on it. */
+const project = useProject();
+const PROCESSES: { value: Process; label: string }[] = [
+  { value: 'decal', label: 'It stays on' },
+  { value: 'strip', label: 'A mask: the coat is stripped' },
+  { value: 'etch', label: 'A mask: etched with cream' },
+  { value: 'blast', label: 'A mask: blasted' },
+  { value: 'paint', label: 'A mask: painted' },
+];
+const LAID = [
+  { value: 'cold', label: 'Cold' },
+  { value: 'warm', label: 'Warm', title: 'Cast film stretches further when it is warmed' },
+] as const;
+const choose = (event: Event): void => {
+  const process = (event.target as HTMLSelectElement).value as Process;
+  project.edit('What the film is for', (p) => ({ ...p, process }));
+};
+</script>
+
+<template>
+  <div class="mt-4">
+    <div class="row-line">
+      <label for="film-is-for">What the film is for</label>
+      <select id="film-is-for" class="form-select form-select-sm w-auto" :value="project.doc!.process" @change="choose">
+        <option v-for="p in PROCESSES" :key="p.value" :value="p.value">{{ p.label }}</option>
+      </select>
+    </div>
+    <div class="row-line">
+      <span>It is laid</span>
+      <ChoiceButtons
+        :value="project.doc!.warm ? 'warm' : 'cold'"
+        :options="LAID"
+        label="How it is laid"
+        @choose="project.edit(`Lay it ${$event}`, (p) => ({ ...p, warm: $event === 'warm' }))"
+      />
+    </div>
+  </div>
+</template>
