@@ -6,6 +6,7 @@ import { describeFinding } from './proof/words.ts';
 import type { Examined } from './examine.ts';
 import { writeTemplateDxf } from './io/dxf/write-template.ts';
 import { writeBenchPdf } from './io/pdf/bench.ts';
+import { writeProofPdf } from './io/pdf/proof-sheet.ts';
 import type { Paper } from './io/pdf/template.ts';
 import { writeTemplatePdf } from './io/pdf/template.ts';
 import { writeTemplateSvg } from './io/svg/write-template.ts';
@@ -18,7 +19,7 @@ export interface JobFileOptions {
   readonly boldFont: Uint8Array;
 }
 
-/** Every file of a job: cut files, template (SVG, DXF and PDF), bench sheet and report. */
+/** Every file of a job: cut files, template (SVG, DXF and PDF), bench sheet, proof sheet and report. */
 export async function jobFiles(
   project: Project,
   examined: Extract<Examined, { ok: true }>,
@@ -50,6 +51,7 @@ export async function jobFiles(
       name: 'bench.pdf',
       content: await writeBenchPdf({ ...options, title, steps: benchSteps(project, wrap, sheet, options.unit) }),
     },
+    { name: 'proof.pdf', content: await writeProofPdf({ ...options, title, project, examined }) },
     { name: 'report.json', content: `${JSON.stringify(report, null, 2)}\n` },
   ];
 }

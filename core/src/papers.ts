@@ -2,6 +2,7 @@
 // them.
 export { writeTemplateDxf } from './io/dxf/write-template.ts';
 export { writeBenchPdf } from './io/pdf/bench.ts';
+export { writeProofPdf } from './io/pdf/proof-sheet.ts';
 export { writeTemplatePdf } from './io/pdf/template.ts';
 export type { JobFileOptions } from './job-files.ts';
 export { jobFiles } from './job-files.ts';

@@ -58,6 +58,10 @@ async function files({
         content: await papers.writeTemplatePdf({ wrap, films, title, unit, paper, withPieces, ...fonts }),
       },
     ];
+  if (kind === 'proof-pdf')
+    return [
+      { name: 'proof.pdf', content: await papers.writeProofPdf({ title, project, examined, unit, paper, ...fonts }) },
+    ];
   if (kind === 'bench-pdf')
     return [
       {

@@ -168,7 +168,8 @@ export type ProjectPicture =
 export type GoodPicture = Extract<ProjectPicture, { ok: true }>;
 
 /** Which file is asked for. */
-export type FileKind = 'cut' | 'all' | 'template-pdf' | 'fit-pdf' | 'bench-pdf' | 'template-svg' | 'template-dxf';
+export type FileKind =
+  'cut' | 'all' | 'template-pdf' | 'fit-pdf' | 'bench-pdf' | 'proof-pdf' | 'template-svg' | 'template-dxf';
 
 /** What an eye sees of the blank from one side; SVG path data, mm at the axis, y down. */
 export interface SeenPicture {

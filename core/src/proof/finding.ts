@@ -129,7 +129,7 @@ export interface ProofContext {
 export type Judge = (context: ProofContext) => Finding[];
 
 /** Short name of an item for a sentence: its words, or the motif; with its film where there are several of that motif. */
-export function itemName(context: ProofContext, itemId: string): string {
+export function itemName(context: Pick<ProofContext, 'job'>, itemId: string): string {
   const item = context.job.items.find((i) => i.id === itemId);
   if (!item) return 'an item';
   if (item.type === 'text') return `“${item.text.replace(/\s+/g, ' ').trim() || 'empty text'}”`;

@@ -5,8 +5,8 @@ import { intersectRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import { halfAngleSeen } from '../surface/foreshortening.ts';
+import { profileOf } from '../surface/profile.ts';
 import type { Wrap } from './derive.ts';
-import { keptSide } from './flattening.ts';
 import type { Job } from './job.ts';
 
 /** Where the eye is: level with the middle of the band, looking at the axis. */
@@ -139,13 +139,12 @@ interface SeenSide {
 /** The side as a surface of revolution; past the band it runs on straight. */
 function sideOf({ blank }: Pick<Job, 'blank'>, { surface, size }: Wrap): SeenSide {
   const { shape, side } = size;
-  const profile = shape.form === 'profile' ? keptSide(shape) : null;
-  const [from, to] = [-Math.max(1, blank.bandBelowRimMm), side + FOOT_MM];
-  const radiusAt = (slant: number): number => {
-    if (!profile) return surface.radiusAt(slant);
-    const inside = Math.max(0, Math.min(side, slant));
-    return profile.radiusAt(inside);
-  };
+  const profile = shape.form === 'profile' ? profileOf(shape.stations, shape.along) : null;
+  // A profile goes on above and below the part of it that the band covers.
+  const [over, whole] = shape.form === 'profile' && profile ? [shape.keep[0], profile.sideLength] : [0, side];
+  const [from, to] = [-over - Math.max(1, blank.bandBelowRimMm), whole - over + FOOT_MM];
+  const radiusAt = (slant: number): number =>
+    profile ? profile.radiusAt(Math.max(0, Math.min(whole, slant + over))) : surface.radiusAt(slant);
   const step = (to - from) / (4 * STATIONS);
   const heights = [0];
   for (let i = 1; i <= 4 * STATIONS; i++) {

@@ -6,11 +6,11 @@ import ChoiceButtons from '../fields/ChoiceButtons.vue';
 /** What the film is for, and whether it is warmed: what is judged, and which cautions apply, hang on it. */
 const project = useProject();
 const PROCESSES: { value: Process; label: string }[] = [
-  { value: 'decal', label: 'It stays on' },
-  { value: 'strip', label: 'A mask: the coat is stripped' },
-  { value: 'etch', label: 'A mask: etched with cream' },
-  { value: 'blast', label: 'A mask: blasted' },
-  { value: 'paint', label: 'A mask: painted' },
+  { value: 'decal', label: 'Staying on' },
+  { value: 'strip', label: 'A mask to strip by' },
+  { value: 'etch', label: 'A mask to etch by' },
+  { value: 'blast', label: 'A mask to blast by' },
+  { value: 'paint', label: 'A mask to paint by' },
 ];
 const LAID = [
   { value: 'cold', label: 'Cold' },
@@ -25,7 +25,7 @@ const choose = (event: Event): void => {
 <template>
   <div class="mt-4">
     <div class="row-line">
-      <label for="film-is-for">What the film is for</label>
+      <label for="film-is-for">The film is for</label>
       <select id="film-is-for" class="form-select form-select-sm w-auto" :value="project.doc!.process" @change="choose">
         <option v-for="p in PROCESSES" :key="p.value" :value="p.value">{{ p.label }}</option>
       </select>

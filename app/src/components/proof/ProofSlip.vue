@@ -2,6 +2,7 @@
 import { applyCommand, describeCommand, signatureOf, type Command, type Finding } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { useFiles } from '../../composables/useFiles.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -15,6 +16,7 @@ const project = useProject();
 const settings = useSettings();
 const view = useView();
 const router = useRouter();
+const files = useFiles();
 const openedId = ref<string | null>(null);
 
 const findings = computed(() => (picture.picture?.ok ? picture.picture.findings : []));
@@ -134,6 +136,17 @@ function withdraw(finding: Finding): void {
       :to="{ name: 'project', params: { id: project.doc!.id, stop: 'cut' } }"
       >Go on to Cut</RouterLink
     >
+    <button
+      v-if="picture.picture?.ok && project.doc!.items.length > 0"
+      type="button"
+      class="btn btn-outline-primary mt-2 ms-2"
+      :disabled="files.busy.value"
+      title="For whoever it is made for: three sides, sizes, films, names, and what you accepted"
+      @click="files.print('proof-pdf')"
+    >
+      {{ files.busy.value ? 'Writing it…' : 'Print a proof' }}
+    </button>
+    <p v-if="files.said.value" class="quiet small mt-2 mb-0" role="status">{{ files.said.value }}</p>
     <GlanceView v-if="picture.good && project.doc!.items.length > 0" :project="project.doc!" :picture="picture.good" />
     <WhatIf
       v-if="canTry && picture.good"

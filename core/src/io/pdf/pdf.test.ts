@@ -4,14 +4,18 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { contextOf, projectOf } from '../../../test/findings.ts';
+import { at, contextOf, findingsOf, projectOf } from '../../../test/findings.ts';
 import { fontFile, testFonts } from '../../../test/fonts.ts';
-import { makeBlank, makeJob, textItem, tumbler, wave } from '../../../test/jobs.ts';
+import { makeBlank, makeJob, mug, textItem, tumbler, wave } from '../../../test/jobs.ts';
 import { benchSteps } from '../../bench/steps.ts';
 import { planJob } from '../../cut/job-sheet.ts';
+import type { Project } from '../../document/project.ts';
+import { examineProject } from '../../examine.ts';
+import { signatureOf } from '../../proof/finding.ts';
 import { boardById } from '../../sheet/board.ts';
 import { deriveWrap } from '../../wrap/derive.ts';
 import { writeBenchPdf } from './bench.ts';
+import { writeProofPdf } from './proof-sheet.ts';
 import { writeTemplatePdf, type Paper } from './template.ts';
 
 const font = fontFile('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff');
@@ -140,5 +144,55 @@ describe('writeBenchPdf', () => {
     const text = execFileSync('pdftotext', [join(folder, 'b.pdf'), '-'], { encoding: 'utf8' });
     for (const step of steps) expect(text.replace(/\s+/g, ' ')).toContain(step.title);
     expect(text).toContain('trained people come before this sheet');
+  });
+});
+
+describe('writeProofPdf', () => {
+  const sheet = async (project: Project): Promise<string> => {
+    const examined = examineProject(project, testFonts);
+    if (!examined.ok) throw new Error(examined.problem.code);
+    const pdf = await writeProofPdf({
+      title: project.name,
+      project,
+      examined,
+      unit: 'mm',
+      paper: 'a4',
+      font,
+      boldFont: font,
+    });
+    return wordsOf(pdf)
+      .flat()
+      .map((word) => word.text)
+      .join(' ');
+  };
+  it('says sizes, films, names and what was accepted, for someone to sign', async () => {
+    const words = textItem('COX', {
+      film: 'ensign',
+      size: { by: 'width', mm: 40 },
+      placement: at({ from: 'rim', mm: 2 }),
+    });
+    const row = { count: 1, hand: 'left' as const, capMm: null, blankId: null };
+    const names = { itemId: 'text-1', widthMm: 60, leastCapMm: 5, closeMm: 1, rows: [{ ...row, id: 'a', name: 'Tansy' }, { ...row, id: 'b', name: 'Rowan', count: 3 }] }; // prettier-ignore
+    const plain = { ...projectOf(makeJob(mug(), [words])), names };
+    const [finding] = findingsOf(plain, 'rim-zone');
+    const accepted = [{ findingId: finding!.id, reason: 'She wants it high', signature: signatureOf(finding!) }];
+    const said = await sheet({ ...plain, accepted });
+    expect(said).toContain('“COX”: 40.0 mm wide');
+    expect(said).toContain('2.0 mm below the top of the band');
+    expect(said).toContain('From the drinker’s side');
+    expect(said).toContain('Ensign, gloss permanent');
+    expect(said).not.toContain('Deep water');
+    expect(said).toContain('Rowan × 3 (left hand)');
+    expect(said).toContain('She wants it high');
+    expect(said).toContain('Approved by');
+    // What nobody accepted is not for the customer.
+    expect(await sheet(plain)).not.toContain('left as it is');
+  });
+  it('takes a face, and says of a mask that it comes off', async () => {
+    const ball = projectOf(makeJob(makeBlank({ girth: 252 }, { kind: 'ball' }), [textItem('3', { running: 'rigid' })]));
+    expect(await sheet(ball)).toContain('Straight on');
+    expect(await sheet({ ...projectOf(makeJob(tumbler(), [wave(9)])), process: 'etch' })).toContain(
+      'What it leaves open is etched.',
+    );
   });
 });

@@ -115,7 +115,7 @@ function drawTile(
       x: x(0),
       y: y(0),
       scale: PT,
-      ...(options.fill ? { color: hex(options.fill), opacity: options.shade ?? 1 } : {}),
+      ...(options.fill ? { color: hexColour(options.fill), opacity: options.shade ?? 1 } : {}),
       ...(options.line ? { borderColor: ink, borderWidth: options.line, borderLineCap: LineCapStyle.Round } : {}),
     });
   };
@@ -240,7 +240,8 @@ export function drawable(text: string, font: PDFFont): string {
   return [...text].map((letter) => (known.has(letter.codePointAt(0)!) ? letter : '?')).join('');
 }
 
-function hex(colour: string): ReturnType<typeof rgb> {
+/** A CSS colour of six digits. */
+export function hexColour(colour: string): ReturnType<typeof rgb> {
   const n = parseInt(colour.slice(1), 16);
   return rgb(((n >> 16) & 255) / 255, ((n >> 8) & 255) / 255, (n & 255) / 255);
 }
