@@ -22,7 +22,7 @@ const MAY_IMPORT = {
   bench: ['numeric', 'surface', 'blank', 'wrap', 'cut', 'proof'],
   log: [],
   document: ['artwork', 'blank', 'wrap', 'proof', 'log'],
-  io: ['plane', 'polygon', 'artwork', 'blank', 'sheet', 'cut', 'wrap', 'bench', 'document'],
+  io: ['plane', 'surface', 'polygon', 'artwork', 'blank', 'sheet', 'cut', 'wrap', 'bench', 'proof', 'document'],
 };
 const folders = Object.keys(MAY_IMPORT);
 

@@ -379,7 +379,7 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
     case 'balloon-keeps/shrinks':
       return say(
         `It shrinks ${percent('shrink')} before the hand-over`,
-        `Film takes ${percent('squeeze')} of being pushed together, then it lifts in fine wrinkles. At the hand-over the balloon is about ${mm('girth')} round.`,
+        `Film takes ${percent('squeeze')} of being pushed together, then it lifts in fine wrinkles. At the hand-over the balloon is about ${mm('girth')} round. Lay it later, or use smaller pieces.`,
       );
     default: {
       const doubt = {
