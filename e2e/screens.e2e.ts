@@ -9,7 +9,7 @@ import { download, goTo, openDemo, openProjects, unzip } from './support/app.ts'
 /** What is opened on a view before it is judged. */
 const OPENED: { readonly [view: string]: string } = {
   '/shelf': 'Change Steel tumbler',
-  '/project/demo-tumbler/flat': 'It is wrapped',
+  '/project/demo-cup/flat': 'It is wrapped',
 };
 const VIEWS = [
   '/',
@@ -19,6 +19,8 @@ const VIEWS = [
   '/project/demo-cup/flat',
   '/project/demo-lane/measure',
   '/project/demo-lane/flat',
+  '/project/demo-lane/proof',
+  '/project/demo-fleet-bottle/proof',
   ...['measure', 'flat', 'artwork', 'proof', 'cut', 'bench', 'log'].map((s) => `/project/demo-tumbler/${s}`),
 ];
 

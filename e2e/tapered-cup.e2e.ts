@@ -30,6 +30,7 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
     'bench.pdf',
     'cut-1-deep-water.svg',
     'cut-1-shallows.svg',
+    'proof.pdf',
     'report.json',
     'template.dxf',
     'template.pdf',
