@@ -43,7 +43,7 @@ try {
   await shoot('fit-check', '/project/demo-tumbler/flat', async () => {
     const see = (group, option) =>
       page.getByRole('group', { name: group }).getByRole('button', { name: option }).click();
-    await page.getByRole('button', { name: 'It is wrapped' }).click();
+    await page.getByRole('button', { name: 'A new paper is wrapped' }).click();
     await see('At the rim, the ends', 'stand apart');
     await page.getByLabel('At the rim, by').fill('1.5 mm');
     await page.getByLabel('At the rim, by').press('Enter');

@@ -140,7 +140,7 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
     case 'glance/wide':
       return say(
         `${sentence(names['item'])} is wider than one glance`,
-        `It is ${mm('width')} wide; from arm's length one sees ${mm('seen')} here without turning the blank.`,
+        `It is ${mm('width')} wide; from ${mm('distance')} away one sees ${mm('seen')} here without turning the blank.`,
       );
     case 'unfused/letters':
       return say(
