@@ -1,4 +1,5 @@
 import { replaceItem } from '../artwork/sets.ts';
+import { withoutSpecksOf } from '../artwork/specks.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import type { FlatteningChoice } from '../blank/blank.ts';
 import { azimuthOfFacing } from '../wrap/place.ts';
@@ -102,6 +103,8 @@ export function applyCommand(project: Project, command: Command): Project {
         const scaled = scaleItem(item, command.factor);
         return { ...scaled, placement: { ...scaled.placement, facing: 'faces' } };
       });
+    case 'drop-specks':
+      return change(command.itemId, (item) => (item.type === 'art' ? withoutSpecksOf(item, command.underMm) : item));
     case 'lay-warm':
       return { ...project, warm: true };
     case 'lay-cold':

@@ -63,6 +63,7 @@ const FIRES: Record<FindingCode, Project | readonly [Project, Partial<Limits>]> 
   hazard: { ...words(), process: 'blast' },
   'fine-stroke': jobOf(tumbler(), plate('bar', 40, 0.8)),
   'tiny-piece': jobOf(tumbler(), plate('dot', 2, 2)),
+  'loose-dot': jobOf(tumbler(), plate('drawn', 40, 20, { pathData: 'M-20 -10H10V10H-20ZM15 0H16V1H15Z' })),
   'stray-film': jobOf(
     tumbler(),
     plate('wide', 60, 30),

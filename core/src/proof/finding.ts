@@ -46,6 +46,7 @@ export type FindingCode =
   | 'hazard'
   | 'fine-stroke'
   | 'tiny-piece'
+  | 'loose-dot'
   | 'stray-film'
   | 'hands';
 
@@ -86,6 +87,7 @@ export type Command =
       'widthMm' | 'placement' | 'repeat'
     >)
   | { readonly do: 'both-faces'; readonly itemId: string; readonly factor: number }
+  | { readonly do: 'drop-specks'; readonly itemId: string; readonly underMm: number }
   | { readonly do: 'lay-warm' }
   | { readonly do: 'lay-cold' }
   | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };

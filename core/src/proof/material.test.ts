@@ -40,6 +40,19 @@ describe('mask-web', () => {
   });
 });
 
+describe('loose-dot', () => {
+  it('looks at specks that a drawing brought along, and leaves them off', () => {
+    // A plate of 30 × 20 with a dot beside it, drawn 40 wide and placed so.
+    const drawn = (dot: number): Project =>
+      jobOf(tumbler(), plate('drawn', 40, 20, { pathData: `M-20 -10H10V10H-20ZM15 0H${15 + dot}V${dot}H15Z` }));
+    expectRule('loose-dot', 'look', drawn(2.4), drawn(2.6));
+    const [finding] = findingsOf(drawn(2), 'loose-dot');
+    const kept = fixed(drawn(2), finding!).items[0]!;
+    expect(kept.type === 'art' && kept.pathData.match(/M/g)).toHaveLength(1);
+    expect(findingsOf(drawn(2), 'tiny-piece')).toEqual([]);
+  });
+});
+
 describe('cover-sheet', () => {
   it('reminds of the clear sheet of a metallised film that is used', () => {
     expect(findingsOf(cox('brass'), 'cover-sheet')).toMatchObject([{ severity: 'fine', names: { film: 'Brass' } }]);

@@ -17,16 +17,23 @@ export const judgeTinyPiece: Judge = (context) => {
     const smaller = !before || across < before.across;
     found.set(itemId, { ...(smaller ? { piece, across } : before), count: (before?.count ?? 0) + 1 });
   }
-  return [...found].map(([itemId, { piece, across, count }]): Finding => ({
-    id: `tiny-piece:${itemId}`,
-    code: 'tiny-piece',
-    case: 'small',
-    severity: 'look',
-    place: { azimuths: piece.azimuths, slants: piece.slants },
-    itemIds: [itemId],
-    numbers: { across, least, count },
-    names: { item: itemName(context, itemId) },
-    // Thickened, a piece grows by twice as much across.
-    fixes: [{ do: 'thicken-item', itemId, mm: (least - across) / 2 + 0.02 }],
-  }));
+  return [...found].map(([itemId, { piece, across, count }]): Finding => {
+    // Beside larger pieces of a drawing they are specks that it brought along; by themselves they are meant.
+    const speck =
+      context.job.items.find((item) => item.id === itemId)?.type === 'art' &&
+      context.wrap.pieces.filter((p) => p.itemIds[0] === itemId && !p.spare && p.cutAt === null).length > count;
+    const thicken = { do: 'thicken-item', itemId, mm: (least - across) / 2 + 0.02 } as const;
+    return {
+      id: `${speck ? 'loose-dot' : 'tiny-piece'}:${itemId}`,
+      code: speck ? 'loose-dot' : 'tiny-piece',
+      case: speck ? 'specks' : 'small',
+      severity: 'look',
+      place: { azimuths: piece.azimuths, slants: piece.slants },
+      itemIds: [itemId],
+      numbers: { across, least, count },
+      names: { item: itemName(context, itemId) },
+      // Thickened, a piece grows by twice as much across.
+      fixes: speck ? [{ do: 'drop-specks', itemId, underMm: least }, thicken] : [thicken],
+    };
+  });
 };

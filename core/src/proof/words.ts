@@ -263,6 +263,11 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         `${count(finding.numbers['count'], 'piece', 'pieces')} of ${names['item']} under ${mm('least')} across`,
         `The smallest is ${mm('across')}: such pieces stay on the backing or are lost. Make them larger, or cut spares.`,
       );
+    case 'loose-dot/specks':
+      return say(
+        `${count(finding.numbers['count'], 'speck', 'specks')} came with ${names['item']}`,
+        `They are under ${mm('least')} across, the smallest ${mm('across')}: nobody lifts and lays them.`,
+      );
     case 'stray-film/little':
       return say(
         `Hardly any ${names['film']} is used`,
@@ -407,6 +412,8 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return `Make it ${Math.round((1 - command.factor) * 100)} % smaller${command.toMiddleMm === undefined ? '' : ', in the middle'}`;
     case 'both-faces':
       return 'One on either face instead';
+    case 'drop-specks':
+      return 'Leave the specks off';
     case 'lay-warm':
       return 'Lay it warm';
     case 'lay-cold':

@@ -1,3 +1,4 @@
+import { seeded } from '../numeric/seeded.ts';
 /** A place that something else takes, as a rectangle on the unrolled side: mm round from the front, mm down. */
 export interface TakenPlace {
   readonly x: readonly [number, number];
@@ -145,15 +146,4 @@ export function filmsOfSpots(
     out.push(film);
   }
   return out;
-}
-
-/** Seeded numbers in 0 … 1 (mulberry32). */
-function seeded(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }

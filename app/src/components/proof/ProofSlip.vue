@@ -62,7 +62,7 @@ const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean 
   },
   { code: ['glance'], words: 'Each part reads in one glance', when: isRound },
   { code: ['unfused'], words: 'No outlines overlap' },
-  { code: ['fine-stroke', 'tiny-piece'], words: 'No stroke and no piece is too fine' },
+  { code: ['fine-stroke', 'tiny-piece', 'loose-dot'], words: 'No stroke and no piece is too fine' },
   { code: ['load-fit'], words: 'Every film fits the board' },
   { code: ['film-unsuited'], words: 'Every film suits what it is for' },
 ];
