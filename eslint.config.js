@@ -16,7 +16,7 @@ const MAY_IMPORT = {
   photo: ['plane'],
   artwork: ['plane', 'polygon', 'photo'],
   wrap: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork'],
-  sheet: ['plane', 'polygon'],
+  sheet: ['numeric', 'plane', 'polygon'],
   cut: ['plane', 'artwork', 'sheet'],
   proof: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'sheet', 'wrap'],
   bench: ['numeric', 'surface', 'blank', 'wrap', 'cut', 'proof'],

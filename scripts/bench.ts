@@ -4,6 +4,7 @@ import process from 'node:process';
 import { benchFuse } from '../core/src/polygon/boolean.bench.ts';
 import { benchTrace } from '../core/src/artwork/trace.bench.ts';
 import { benchProof } from '../core/src/proof/proof.bench.ts';
+import { benchNest } from '../core/src/sheet/nest.bench.ts';
 import { benchCone } from '../core/src/surface/cone.bench.ts';
 import { benchPhoto } from '../core/src/photo/photo.bench.ts';
 import { benchProfile } from '../core/src/surface/profile.bench.ts';
@@ -18,6 +19,6 @@ process.stdout.write(
   `Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}\n\n`,
 );
 row('work', 'target', 'measured here');
-for (const bench of [benchCone, benchProfile, benchPieces, benchFuse, benchProof, benchPhoto, benchTrace]) bench(row);
+for (const bench of [benchCone, benchProfile, benchPieces, benchFuse, benchProof, benchPhoto, benchTrace, benchNest]) bench(row);
 await benchApp(row);
-for (const work of ['nest 60 mixed pieces', '10,000 log rows']) row(work, '', 'not built yet');
+for (const work of ['10,000 log rows']) row(work, '', 'not built yet');
