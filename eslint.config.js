@@ -17,7 +17,7 @@ const MAY_IMPORT = {
   artwork: ['plane', 'polygon', 'photo'],
   wrap: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork'],
   sheet: ['numeric', 'plane', 'polygon'],
-  cut: ['plane', 'artwork', 'sheet'],
+  cut: ['plane', 'polygon', 'artwork', 'sheet'],
   proof: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'sheet', 'wrap'],
   bench: ['numeric', 'surface', 'blank', 'wrap', 'cut', 'proof'],
   log: [],

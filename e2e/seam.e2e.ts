@@ -138,7 +138,7 @@ test('a list of names is pasted, fitted, set by hand where it must be, and cut n
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  const named = Object.keys(files).filter((name) => /^cut-\d+-deep-water-/.test(name));
+  const named = Object.keys(files).filter((name) => /^cut-\d+-deep-water-.*\.svg$/.test(name));
   expect(named).toHaveLength(11);
   expect(named.filter((name) => name.includes('wilhelmina-ottoline'))).toHaveLength(2);
   // The longest that were fitted are exactly 58 mm wide on the straight side.

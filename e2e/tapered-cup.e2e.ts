@@ -28,7 +28,11 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
   const files = await unzip(await download(page, 'Whole job as ZIP'));
   expect(Object.keys(files).sort()).toEqual([
     'bench.pdf',
+    'cut-1-deep-water.dxf',
+    'cut-1-deep-water.hpgl',
     'cut-1-deep-water.svg',
+    'cut-1-shallows.dxf',
+    'cut-1-shallows.hpgl',
     'cut-1-shallows.svg',
     'proof.pdf',
     'report.json',

@@ -1,4 +1,4 @@
-import { cutFiles, examineProject, limitsWith } from '@mivet/core';
+import { CUT_WRITERS, cutFiles, examineProject, limitsWith } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
 import { partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
 import { readDrawing } from '../src/workers/read-drawing.ts';
@@ -10,8 +10,8 @@ export async function askCore<K extends keyof CoreJobs>(
   input: CoreJobs[K]['input'],
 ): Promise<CoreJobs[K]['output']> {
   if (job === 'examine') {
-    const { project, unit, limits } = input as CoreJobs['examine']['input'];
-    return pictureOf(project, testFonts, unit, limitsWith(limits)) as CoreJobs[K]['output'];
+    const { project, unit, limits, wish } = input as CoreJobs['examine']['input'];
+    return pictureOf(project, testFonts, unit, limitsWith(limits), wish) as CoreJobs[K]['output'];
   }
   if (job === 'seen') {
     const { project, azimuth, limits } = input as CoreJobs['seen']['input'];
@@ -23,10 +23,12 @@ export async function askCore<K extends keyof CoreJobs>(
   if (job === 'parts')
     return partsPicture((input as CoreJobs['parts']['input']).item, testFonts) as CoreJobs[K]['output'];
   if (job === 'drawing') return readDrawing(input as CoreJobs['drawing']['input']) as CoreJobs[K]['output'];
-  const { project, kind } = input as CoreJobs['files']['input'];
+  const { project, kind, wish, format } = input as CoreJobs['files']['input'];
   const examined = examineProject(project, testFonts);
   if (!examined.ok || kind !== 'cut') throw new Error('Only cut files are written in tests.');
-  return cutFiles(project, examined.cut, examined.sheet) as CoreJobs[K]['output'];
+  return cutFiles(project, examined.cut, examined.sheet, wish, [
+    CUT_WRITERS[format === 'hpgl' ? 'hpgl' : 'svg'],
+  ]) as CoreJobs[K]['output'];
 }
 
 export const warmCore = (): void => undefined;

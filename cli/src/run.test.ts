@@ -118,6 +118,8 @@ describe('mivet make', () => {
     expect(first.code).toBe(0);
     for (const name of [
       'cut-1-deep-water.svg',
+      'cut-1-deep-water.dxf',
+      'cut-1-deep-water.hpgl',
       'cut-1-ensign.svg',
       'template.svg',
       'template.pdf',

@@ -1,7 +1,12 @@
+import type { Film } from './artwork/film.ts';
+import { PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
 import type { JobSheet } from './cut/job-sheet.ts';
+import type { CutPiece } from './cut/order.ts';
 import { cutPieces } from './cut/order.ts';
 import type { Project } from './document/project.ts';
+import { writeCutHpgl } from './io/hpgl/write-cut.ts';
 import { writeCutSvg } from './io/svg/write-cut.ts';
+import type { Load, Strip } from './sheet/load.ts';
 import type { Piece } from './wrap/pieces.ts';
 
 /** A file of a job, ready to be saved. */
@@ -10,28 +15,69 @@ export interface JobFile {
   readonly content: string | Uint8Array;
 }
 
+/** Formats in which cut lines are written here; DXF is written apart, since its library is large. */
+export type CutFormat = 'svg' | 'hpgl';
+
+/** Writes what is cut of one strip; name of the file without its ending, and its content. */
+export type CutWriter = (lines: CutLines, name: string) => JobFile;
+
+/** What is cut of one film in one load. */
+export interface CutLines {
+  readonly film: Film;
+  readonly pieces: readonly CutPiece[];
+  readonly strip: Strip;
+  readonly load: Load;
+  readonly sheet: JobSheet;
+  readonly title: string;
+  /** Number of the film in its load, from 1. */
+  readonly pen: number;
+}
+
+/** Writers of what needs no library. */
+export const CUT_WRITERS: Readonly<Record<CutFormat, CutWriter>> = {
+  svg: ({ pieces, film, strip, load, sheet, title }, name) => ({
+    name: `${name}.svg`,
+    content: writeCutSvg(pieces, film, strip, load, sheet.plan.board, title),
+  }),
+  hpgl: ({ pieces, pen }, name) => ({ name: `${name}.hpgl`, content: writeCutHpgl(pieces, pen) }),
+};
+
 /**
- * The cut files of a job: one for each strip of film in each load, named `cut-<load>-<film>.svg`, with its panel
- * where there are several.
+ * The cut files of a job: one for each strip of film in each load, named `cut-<load>-<film>`, with its panel where there
+ * are several.
  *
  * @param project for names and films
  * @param cut pieces of the wrap, or of all names
  * @param sheet loads
+ * @param wish what is cut besides the pieces
+ * @param writers of the formats that are wanted
  */
-export function cutFiles(project: Project, cut: readonly Piece[], sheet: JobSheet): JobFile[] {
+export function cutFiles(
+  project: Pick<Project, 'name' | 'films'>,
+  cut: readonly Piece[],
+  sheet: JobSheet,
+  wish: CutWish = PLAIN_CUT,
+  writers: readonly CutWriter[] = [CUT_WRITERS.svg],
+): JobFile[] {
   return sheet.plan.loads.flatMap((load) =>
-    load.strips.map((strip) => {
+    load.strips.flatMap((strip) => {
       const film = project.films.find((f) => f.id === strip.film)!;
       const pieces = cutPieces(
         cut.filter((p) => p.film === strip.film && p.part === strip.part),
         strip,
       );
       const part = strip.part && `, ${strip.part.replace(/-/g, ' ')}`;
-      const title = `${project.name}: load ${load.number}, ${film.name}${part}`;
-      return {
-        name: `cut-${load.number}-${film.id}${strip.part && `-${strip.part}`}.svg`,
-        content: writeCutSvg(pieces, film, strip, load, sheet.plan.board, title),
+      const lines: CutLines = {
+        film,
+        pieces: withExtras(pieces, strip, sheet.plan.board, wish),
+        strip,
+        load,
+        sheet,
+        title: `${project.name}: load ${load.number}, ${film.name}${part}`,
+        pen: 1 + [...new Set(load.strips.map((s) => s.film))].indexOf(strip.film),
       };
+      const name = `cut-${load.number}-${film.id}${strip.part && `-${strip.part}`}`;
+      return writers.map((write) => write(lines, name));
     }),
   );
 }

@@ -75,8 +75,10 @@ export {
   READING_LABEL,
 } from './blank/words.ts';
 export type { JobFile } from './cut-files.ts';
-export { cutFiles } from './cut-files.ts';
+export { PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
+export { CUT_WRITERS, cutFiles } from './cut-files.ts';
 export type { JobSheet } from './cut/job-sheet.ts';
+export type { CutPiece } from './cut/order.ts';
 export { cutPieces, pathLength } from './cut/order.ts';
 export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';

@@ -1,6 +1,9 @@
 import { benchSteps } from './bench/steps.ts';
 import type { JobFile } from './cut-files.ts';
-import { cutFiles } from './cut-files.ts';
+import { PLAIN_CUT, type CutWish } from './cut/extras.ts';
+import type { CutWriter } from './cut-files.ts';
+import { CUT_WRITERS, cutFiles } from './cut-files.ts';
+import { writeCutDxf } from './io/dxf/write-cut.ts';
 import type { Project } from './document/project.ts';
 import { describeFinding } from './proof/words.ts';
 import type { Examined } from './examine.ts';
@@ -17,7 +20,15 @@ export interface JobFileOptions {
   readonly paper: Paper;
   readonly font: Uint8Array;
   readonly boldFont: Uint8Array;
+  /** What is cut besides the pieces. */
+  readonly cut?: CutWish;
 }
+
+/** Cut lines as DXF. */
+export const writeDxf: CutWriter = ({ pieces, film }, name) => ({
+  name: `${name}.dxf`,
+  content: writeCutDxf(pieces, film),
+});
 
 /** Every file of a job: cut files, template (SVG, DXF and PDF), bench sheet, proof sheet and report. */
 export async function jobFiles(
@@ -43,7 +54,7 @@ export async function jobFiles(
     })),
   };
   return [
-    ...cutFiles(project, cut, sheet),
+    ...cutFiles(project, cut, sheet, options.cut ?? PLAIN_CUT, [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl]),
     { name: 'template.svg', content: writeTemplateSvg(wrap, films, title) },
     { name: 'template.dxf', content: writeTemplateDxf(wrap, films) },
     { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },

@@ -5,4 +5,4 @@ export { writeBenchPdf } from './io/pdf/bench.ts';
 export { writeProofPdf } from './io/pdf/proof-sheet.ts';
 export { writeTemplatePdf } from './io/pdf/template.ts';
 export type { JobFileOptions } from './job-files.ts';
-export { jobFiles } from './job-files.ts';
+export { jobFiles, writeDxf } from './job-files.ts';

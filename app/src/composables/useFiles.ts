@@ -11,15 +11,28 @@ export function useFiles(): {
   said: Ref<string | null>;
   print: (kind: FileKind, withPieces?: boolean) => Promise<void>;
   save: (kind: FileKind, only?: string) => Promise<void>;
+  /** Whether cut lines are written mirrored, until one leaves. */
+  mirrored: Ref<boolean>;
 } {
   const project = useProject();
   const settings = useSettings();
   const busy = ref(false);
   const said = ref<string | null>(null);
+  const mirrored = ref(false);
 
   async function make(kind: FileKind, withPieces = true): ReturnType<typeof askCore<'files'>> {
-    const { unit, paper, limits } = settings;
-    return askCore('files', { project: project.doc!, unit, paper, kind, withPieces, limits });
+    const { unit, paper, limits, cutting } = settings;
+    const wish = { ...cutting, mirrored: mirrored.value };
+    return askCore('files', {
+      project: project.doc!,
+      unit,
+      paper,
+      kind,
+      withPieces,
+      limits,
+      wish,
+      format: cutting.format,
+    });
   }
   async function run(work: () => Promise<string>): Promise<void> {
     busy.value = true;
@@ -36,6 +49,7 @@ export function useFiles(): {
   return {
     busy,
     said,
+    mirrored,
     print: (kind, withPieces = true) =>
       run(async () => {
         const [file] = await make(kind, withPieces);
@@ -45,7 +59,7 @@ export function useFiles(): {
     save: (kind, only) =>
       run(async () => {
         const made = await make(kind);
-        const files = only ? made.filter((f) => f.name === only) : made;
+        const files = only ? made.filter((f) => f.name === `${only}.${settings.cutting.format}`) : made;
         if (files.length === 0) return 'There is nothing to cut yet: place some artwork first.';
         if (files.length === 1) saveFile(`${base()}-${files[0]!.name}`, files[0]!.content);
         else saveZip(`${base()}.zip`, files);

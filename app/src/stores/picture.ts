@@ -47,7 +47,12 @@ export const usePicture = defineStore('picture', () => {
         judged = new AbortController();
         const made = await askCore(
           'examine',
-          { project: now, unit: settings.unit, limits: settings.limits },
+          {
+            project: now,
+            unit: settings.unit,
+            limits: settings.limits,
+            wish: { ...settings.cutting, mirrored: false },
+          },
           { signal: judged.signal, onPart: (part) => showShape(part, doc.id) },
         );
         judging.value = false;
@@ -68,7 +73,7 @@ export const usePicture = defineStore('picture', () => {
   }
 
   watch(
-    () => [project.doc, settings.unit, project.dragging, settings.limits] as const,
+    () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting] as const,
     ([doc], [before]) => {
       if (doc?.id !== before?.id) {
         picture.value = null;

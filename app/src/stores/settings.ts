@@ -1,7 +1,12 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
-import { limitsWith, type OwnLimits } from '@mivet/core';
+import { limitsWith, type CutWish, type OwnLimits } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
+
+/** In which format cut files are written, and what is cut besides the pieces. */
+export interface Cutting extends Omit<CutWish, 'mirrored'> {
+  readonly format: 'svg' | 'dxf' | 'hpgl';
+}
 
 /** What a person works with, on this device: units, paper, light. */
 export const useSettings = defineStore('settings', () => {
@@ -12,8 +17,14 @@ export const useSettings = defineStore('settings', () => {
   const split = useLocalStorage<number>('mivet-split', 0.42);
   /** Limits of the findings that the person changed; replaced whole. */
   const limits = useLocalStorage<OwnLimits>('mivet-limits', {}, { shallow: true });
+  /** How cut files are written; replaced whole. */
+  const cutting = useLocalStorage<Cutting>(
+    'mivet-cutting',
+    { format: 'svg', overcutMm: 0, weedingMm: 0, testMark: false },
+    { shallow: true, mergeDefaults: true },
+  );
   const judgedBy = computed(() => limitsWith(limits.value));
   const dark = usePreferredDark();
   const dim = computed(() => theme.value === 'dim' || (theme.value === 'system' && dark.value));
-  return { unit, paper, theme, boardId, split, limits, judgedBy, dim };
+  return { unit, paper, theme, boardId, split, limits, judgedBy, cutting, dim };
 });

@@ -1,5 +1,6 @@
 import {
   benchSteps,
+  CUT_WRITERS,
   cutFiles,
   deriveFitPaper,
   describeBlankProblem,
@@ -41,15 +42,18 @@ async function files({
   kind,
   withPieces,
   limits,
+  wish,
+  format,
 }: CoreJobs['files']['input']): Promise<readonly JobFile[]> {
   if (kind === 'fit-pdf') return [await fitPaper(project, unit, paper)];
   const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits));
   if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, unit));
   const { wrap, cut, sheet } = examined;
   const { films, name: title } = project;
-  if (kind === 'cut') return cutFiles(project, cut, sheet);
+  if (kind === 'cut' && format !== 'dxf') return cutFiles(project, cut, sheet, wish, [CUT_WRITERS[format]]);
   if (kind === 'template-svg') return [{ name: 'template.svg', content: writeTemplateSvg(wrap, films, title) }];
   const [papers, fonts] = await Promise.all([import('@mivet/core/papers'), paperFonts()]);
+  if (kind === 'cut') return cutFiles(project, cut, sheet, wish, [papers.writeDxf]);
   if (kind === 'template-dxf') return [{ name: 'template.dxf', content: papers.writeTemplateDxf(wrap, films) }];
   if (kind === 'template-pdf')
     return [
@@ -69,7 +73,7 @@ async function files({
         content: await papers.writeBenchPdf({ title, steps: benchSteps(project, wrap, sheet, unit), paper, ...fonts }),
       },
     ];
-  return papers.jobFiles(project, examined, { unit, paper, ...fonts });
+  return papers.jobFiles(project, examined, { unit, paper, cut: wish, ...fonts });
 }
 
 // Asked for at once, so that the fonts are there when the first project is.
@@ -89,7 +93,7 @@ let last: { readonly id: string; readonly memory: ExamineMemory } = { id: '', me
 
 /** The shape goes ahead; between the parts of the work one listens whether it is still wanted. */
 async function examine(
-  { project, unit, limits }: CoreJobs['examine']['input'],
+  { project, unit, limits, wish }: CoreJobs['examine']['input'],
   call: Call,
 ): Promise<CoreJobs['examine']['output']> {
   const fonts = await fontsOf(project.items);
@@ -105,7 +109,7 @@ async function examine(
       return {
         ok: true,
         ...(shape === null ? shapePicture(project, examined) : ({} as ShapePicture)),
-        ...judgedShape(project, examined, unit),
+        ...judgedShape(project, examined, unit, wish),
       };
     }
     if (step.value) {

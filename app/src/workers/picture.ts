@@ -2,6 +2,8 @@ import {
   benchSteps,
   carriesPieces,
   cutPieces,
+  PLAIN_CUT,
+  withExtras,
   examineProject,
   eyeDistance,
   eyeView,
@@ -12,6 +14,8 @@ import {
   seamView,
   shareOfGive,
   type ArtworkItem,
+  type CutPiece,
+  type CutWish,
   type Examined,
   type FlatPanel,
   type FontBook,
@@ -40,10 +44,16 @@ import type {
 export const SEAM_HALF_WIDTH_MM = 60;
 
 /** Works a project through and turns the result into plain data for the screens. */
-export function pictureOf(project: Project, fonts: FontBook, unit: 'mm' | 'in', limits?: Limits): ProjectPicture {
+export function pictureOf(
+  project: Project,
+  fonts: FontBook,
+  unit: 'mm' | 'in',
+  limits?: Limits,
+  wish?: CutWish,
+): ProjectPicture {
   const examined = examineProject(project, fonts, limits);
   if (!examined.ok) return examined;
-  return { ok: true, ...shapePicture(project, examined), ...judgedShape(project, examined, unit) };
+  return { ok: true, ...shapePicture(project, examined), ...judgedShape(project, examined, unit, wish) };
 }
 
 /** The wrap as the screens show it, before it is judged. */
@@ -104,6 +114,7 @@ export function judgedShape(
   project: Project,
   { wrap, batch, cut, sheet, findings }: Extract<Examined, { ok: true }>,
   unit: 'mm' | 'in',
+  wish: CutWish = PLAIN_CUT,
 ): JudgedShape {
   return {
     names: batch.map(({ row, fitted, on, pieces }) => ({
@@ -123,18 +134,27 @@ export function judgedShape(
     })),
     sheet,
     strips: sheet.plan.loads.flatMap((load) =>
-      load.strips.map((strip) => ({
-        load: load.number,
-        film: strip.film,
-        part: strip.part,
-        data: cutPieces(
+      load.strips.map((strip) => {
+        const pieces = cutPieces(
           cut.filter((p) => p.film === strip.film && p.part === strip.part),
           strip,
-        )
-          .flatMap((p) => p.paths)
-          .map((path) => pathData(path, sheet.plan.board.widthMm))
-          .join(''),
-      })),
+        );
+        const all = withExtras(pieces, strip, sheet.plan.board, { ...wish, overcutMm: 0, mirrored: false });
+        const isExtra = ({ pieceId }: CutPiece): boolean => pieceId === 'test-mark' || pieceId === 'weeding';
+        const data = (list: readonly CutPiece[]): string =>
+          list
+            .flatMap((p) => p.paths)
+            .map((path) => pathData(path, sheet.plan.board.widthMm))
+            .join('');
+        return {
+          load: load.number,
+          film: strip.film,
+          part: strip.part,
+          data: data(pieces),
+          extras: data(all.filter(isExtra)),
+          noMark: wish.testMark && all[0]?.pieceId !== 'test-mark',
+        };
+      }),
     ),
     findings,
     steps: benchSteps(project, wrap, sheet, unit),

@@ -14,7 +14,7 @@ import type {
   Template,
 } from '@mivet/core';
 import type { ArtworkItem, FittedName, SeamCut, SurfaceRegion } from '@mivet/core';
-import type { BenchStep, BlankProblem, BlankSize } from '@mivet/core';
+import type { BenchStep, BlankProblem, BlankSize, CutWish } from '@mivet/core';
 
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
 export interface PiecePicture {
@@ -123,6 +123,10 @@ export interface StripPicture {
   readonly film: string;
   readonly part: string;
   readonly data: string;
+  /** What is cut besides the pieces: test mark and weeding lines. */
+  readonly extras: string;
+  /** Whether a test mark was wanted and found no room. */
+  readonly noMark: boolean;
 }
 
 /** What follows from readings and artwork alone: there first, before anything is judged. */
@@ -188,7 +192,12 @@ export interface SeenPicture {
 export interface CoreJobs {
   readonly examine: {
     /** Limits as the person changed them. */
-    readonly input: { readonly project: Project; readonly unit: 'mm' | 'in'; readonly limits: OwnLimits };
+    readonly input: {
+      readonly project: Project;
+      readonly unit: 'mm' | 'in';
+      readonly limits: OwnLimits;
+      readonly wish?: CutWish;
+    };
     readonly output: ProjectPicture;
   };
   readonly drawing: {
@@ -228,6 +237,9 @@ export interface CoreJobs {
       readonly paper: Paper;
       readonly kind: FileKind;
       readonly limits: OwnLimits;
+      /** What is cut besides the pieces, and the format of cut files. */
+      readonly wish: CutWish;
+      readonly format: 'svg' | 'dxf' | 'hpgl';
       readonly withPieces: boolean;
     };
     readonly output: readonly JobFile[];

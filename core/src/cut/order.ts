@@ -34,7 +34,61 @@ export function cutPieces(
     ordered.push(next!);
     at = next!.paths.at(-1)!.start;
   }
-  return ordered;
+  return untangled(ordered);
+}
+
+/** Passes after which an order is left as it is; each takes all pairs. */
+const MOST_PASSES = 12;
+/** Pieces past which pairs are too many to try. */
+const MOST_PIECES = 600;
+
+/**
+ * The same pieces on a shorter way: stretches of the order are turned round as long as that saves way between the pieces.
+ *
+ * @source 2-opt: G. A. Croes, "A method for solving traveling-salesman problems", 1958
+ */
+function untangled(pieces: CutPiece[]): CutPiece[] {
+  const n = pieces.length;
+  if (n < 3 || n > MOST_PIECES) return pieces;
+  // A piece is entered at its first counter and left at its outline; turned round, it still is.
+  const enter = pieces.map((piece) => piece.paths[0]!.start);
+  const leave = pieces.map((piece) => piece.paths.at(-1)!.start);
+  const order = pieces.map((_, i) => i);
+  const way = (i: number, k: number): number => {
+    const from = i < 0 ? { x: 0, y: 0 } : leave[order[i]!]!;
+    if (k >= n) return 0;
+    const to = enter[order[k]!]!;
+    return Math.hypot(to.x - from.x, to.y - from.y);
+  };
+  for (let pass = 0, better = true; better && pass < MOST_PASSES; pass++) {
+    better = false;
+    for (let i = 0; i < n - 1; i++)
+      for (let k = i + 1; k < n; k++) {
+        const stretch = (): number => {
+          let sum = 0;
+          for (let m = i - 1; m <= k; m++) sum += way(m, m + 1);
+          return sum;
+        };
+        const ends = (a: number, b: number): number => {
+          const from = a < 0 ? { x: 0, y: 0 } : leave[order[a]!]!;
+          const to = enter[order[b]!]!;
+          return Math.hypot(to.x - from.x, to.y - from.y);
+        };
+        // Only what joins new ends can save anything worth looking at closely.
+        const quick =
+          ends(i - 1, k) + (k + 1 < n ? ends(i, k + 1) : 0) - ends(i - 1, i) - (k + 1 < n ? ends(k, k + 1) : 0);
+        if (quick > -0.5) continue;
+        const before = stretch();
+        turn(order, i, k);
+        if (stretch() < before - 1e-9) better = true;
+        else turn(order, i, k);
+      }
+  }
+  return order.map((i) => pieces[i]!);
+}
+
+function turn(order: number[], from: number, to: number): void {
+  for (let a = from, b = to; a < b; a++, b--) [order[a], order[b]] = [order[b]!, order[a]!];
 }
 
 /** Length of a path, mm, to about a thousandth. */

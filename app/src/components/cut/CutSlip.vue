@@ -5,6 +5,7 @@ import { useFiles } from '../../composables/useFiles.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
+import CutExtras from './CutExtras.vue';
 
 const picture = usePicture();
 const project = useProject();
@@ -23,6 +24,9 @@ const totals = computed(() => {
 const loads = computed(() => sheet.value?.plan.loads.length ?? 0);
 const strips = computed(() => sheet.value?.plan.loads.flatMap((l) => l.strips) ?? []);
 const filmName = (filmId: string): string => project.doc!.films.find((f) => f.id === filmId)?.name ?? filmId;
+const noMark = computed(() => [
+  ...new Set((picture.good?.strips ?? []).filter((s) => s.noMark).map((s) => filmName(s.film))),
+]);
 const fails = computed(() => picture.open.filter((f) => f.finding.severity === 'fails').length);
 const covered = computed(() => sheet.value?.needs.filter((n) => n.film.finish === 'metallised') ?? []);
 const area = (cm2: number): string =>
@@ -93,6 +97,7 @@ function setBoard(event: Event): void {
       <p class="fw-bold">Before the whole load</p>
       <p>Cut one small test. Lift a corner of it: if it does not come clean, add pressure, not speed.</p>
     </div>
+    <CutExtras v-if="strips.length > 0" v-model:mirrored="files.mirrored.value" :no-mark="noMark" />
     <div class="d-flex flex-wrap gap-2 mt-3">
       <button
         type="button"
@@ -119,7 +124,7 @@ function setBoard(event: Event): void {
         :key="`${l.s.film} ${l.s.part}`"
         type="button"
         class="btn btn-link d-block"
-        @click="files.save('cut', `cut-${l.load}-${l.s.film}${l.s.part && `-${l.s.part}`}.svg`)"
+        @click="files.save('cut', `cut-${l.load}-${l.s.film}${l.s.part && `-${l.s.part}`}`)"
       >
         {{ filmName(l.s.film) }}{{ l.s.part && `, ${l.s.part.replace(/-/g, ' ')}` }}, load {{ l.load }}
       </button>

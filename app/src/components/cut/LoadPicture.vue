@@ -96,6 +96,11 @@ function light(colour: string): boolean {
           :class="{ dark: light(film(s.film)?.colour ?? '#000000') }"
         />
         <path
+          :d="strips.find((p) => p.film === s.film && p.part === s.part)?.extras"
+          class="cut-line extra"
+          :class="{ dark: light(film(s.film)?.colour ?? '#000000') }"
+        />
+        <path
           :d="`M${s.from} -6V${board.widthMm + 3 + 13 * (i + 1)}M${s.to} -6V${board.widthMm + 5}`"
           class="from-to"
         />
@@ -158,6 +163,9 @@ svg {
   fill: none;
   stroke: var(--paper);
   stroke-width: 3;
+}
+.extra {
+  stroke-dasharray: 3 2;
 }
 .cut-line {
   fill: rgb(255 255 255 / 0.18);

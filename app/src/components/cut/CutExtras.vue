@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useSettings } from '../../stores/settings.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import LengthField from '../fields/LengthField.vue';
+
+/** In which format cut lines are written, and what is cut besides the pieces. Kept for this device, all but the mirror. */
+const settings = useSettings();
+defineProps<{ noMark: readonly string[] }>();
+const mirrored = defineModel<boolean>('mirrored', { required: true });
+const FORMATS = [
+  { value: 'svg', label: 'SVG', title: 'Drawing in millimetres' },
+  { value: 'dxf', label: 'DXF', title: 'Lines and arcs in millimetres' },
+  { value: 'hpgl', label: 'HPGL', title: 'Pen movements, 40 to a millimetre' },
+] as const;
+const change = (what: Partial<typeof settings.cutting>): void => {
+  settings.cutting = { ...settings.cutting, ...what };
+};
+</script>
+
+<template>
+  <details class="mt-3">
+    <summary>How the files are written</summary>
+    <div class="row-line">
+      <span>Format</span>
+      <ChoiceButtons
+        :value="settings.cutting.format"
+        :options="FORMATS"
+        label="Format of cut files"
+        @choose="change({ format: $event })"
+      />
+    </div>
+    <div class="row-line form-check ps-0">
+      <label class="form-check-label" for="cut-mark">Test cut first, in a free corner</label>
+      <input
+        id="cut-mark"
+        type="checkbox"
+        class="form-check-input"
+        :checked="settings.cutting.testMark"
+        @change="change({ testMark: ($event.target as HTMLInputElement).checked })"
+      />
+    </div>
+    <p v-if="settings.cutting.testMark && noMark.length > 0" class="quiet small mb-0">
+      No room for it on {{ noMark.join(', ') }}: cut a test on a scrap.
+    </p>
+    <LengthField
+      label="Run on past the start"
+      :mm="settings.cutting.overcutMm"
+      :unit="settings.unit"
+      :most="3"
+      hint="So that the end of an outline comes free; half a millimetre is usual"
+      @change="change({ overcutMm: $event })"
+    />
+    <LengthField
+      label="Weeding lines every"
+      :mm="settings.cutting.weedingMm"
+      :unit="settings.unit"
+      :most="500"
+      hint="Parts the waste so that a hand can hold it; 0 for none"
+      @change="change({ weedingMm: $event })"
+    />
+    <div class="row-line form-check ps-0">
+      <label class="form-check-label" for="cut-mirror"
+        >Mirrored <span class="quiet">for the inside of glass, this time only</span></label
+      >
+      <input id="cut-mirror" v-model="mirrored" type="checkbox" class="form-check-input" />
+    </div>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  color: var(--teal);
+  font-weight: 600;
+}
+.form-check-input {
+  float: none;
+  margin: 0;
+  flex: none;
+}
+</style>
