@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { goTo, openDemo, openProjects, setField, text, unzip } from './support/app.ts';
-import { pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
+import { partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 const drawing = (body: string): { name: string; mimeType: string; buffer: Buffer } => ({
   name: 'pennant.svg',
@@ -42,8 +42,9 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
     page.getByRole('button', { name: 'Whole job as ZIP' }).click(),
   ]);
   const files = await unzip(zip);
-  const reed = Object.keys(files).find((name) => /^cut-.*reed-tansy\.svg$/.test(name))!;
-  const xs = pathsIn(text(files[reed])).flatMap((d) => pathPoints(d).map(([x]) => x));
+  const reed = Object.keys(files).find((name) => /^cut-.*reed\.svg$/.test(name))!;
+  const tansy = partsOf(text(files[reed])).find(({ part }) => part === 'tansy')!;
+  const xs = pathsIn(tansy.svg).flatMap((d) => pathPoints(d).map((p) => toTemplate(tansy.svg, p)[0]));
   // 60 mm of drawing on 30 mm: its squares of 20 mm are 10 mm on the mug.
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(10, 1);
   expect(problems).toEqual([]);

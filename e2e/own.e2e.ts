@@ -3,7 +3,7 @@ import { Buffer } from 'node:buffer';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { download, goTo, openDemo, setField, text, unzip } from './support/app.ts';
-import { pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
+import { partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 /** A font of the person's own: any file serves, and this one is at hand. */
 const quill = readFileSync(
@@ -28,7 +28,8 @@ test('a font of one’s own is kept with its source, cuts the words, and travels
   // X is flat above and below: 20 mm as asked, on both mugs; O stands over a little on both sides.
   const heights = Object.keys(files)
     .filter((name) => /^cut-.*\.svg$/.test(name))
-    .flatMap((name) => pathsIn(text(files[name])).map((d) => ({ svg: text(files[name]), d })))
+    .flatMap((name) => partsOf(text(files[name])))
+    .flatMap(({ svg }) => pathsIn(svg).map((d) => ({ svg, d })))
     .flatMap(({ svg, d }) => d.split(/(?=M)/).map((one) => pathPoints(one).map((p) => toTemplate(svg, p)[1])))
     .map((ys) => Math.max(...ys) - Math.min(...ys));
   expect(heights.filter((h) => Math.abs(h - 20) < 0.05)).toHaveLength(2);

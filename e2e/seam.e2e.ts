@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { download, goTo, openProjects, setField, text, unzip } from './support/app.ts';
-import { dxfVertices, pathPoints, pathsIn, rewrap, toTemplate, type SurfaceSpot } from './support/rewrap.ts';
+import { dxfVertices, partsOf, pathPoints, pathsIn, rewrap, toTemplate, type SurfaceSpot } from './support/rewrap.ts';
 
 /** By hand: means of the readings, a 0.4 mm tape off and a 0.07 mm film on, each π times. */
 const RIM = (276.225 + 276 + 276) / 3 - 0.33 * Math.PI;
@@ -79,8 +79,7 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
     Math.abs(s.azimuth - azimuthOf(list, s.slant)) * (girthAt(s.slant) / (2 * Math.PI)) < 0.02;
   const films = Object.keys(files).filter((name) => /^cut-.*\.svg$/.test(name));
   let [cut, pieces] = [0, 0];
-  for (const name of films) {
-    const svg = text(files[name]);
+  for (const { part, svg } of films.flatMap((name) => partsOf(text(files[name])))) {
     for (const d of pathsIn(svg)) {
       const spots = pathPoints(d).map((p) => spot(toTemplate(svg, p)));
       const left = spots.filter((s) => onEnd(s, leftEnd)).map((s) => s.slant);
@@ -89,7 +88,7 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
       if (left.length === 0 && rightSlants.length === 0) continue;
       cut += 1;
       for (const pick of [Math.min, Math.max])
-        expect(Math.abs(pick(...left) - pick(...rightSlants)), `${name} at the seam`).toBeLessThan(0.05);
+        expect(Math.abs(pick(...left) - pick(...rightSlants)), `${part} at the seam`).toBeLessThan(0.05);
     }
   }
   // Two waves are cut; eight buoys of two parts, six letters and the stars that found room are whole.
@@ -105,8 +104,10 @@ test('a wrap in three panels gives each its own files, and their film adds up', 
   await expect(page.getByRole('img', { name: /panel 1 of 3, panel 2 of 3, panel 3 of 3/ })).toBeVisible();
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  const names = Object.keys(files).filter((name) => name.includes('deep-water'));
-  expect(names.map((name) => /panel-\d/.exec(name)![0]).sort()).toEqual(['panel-1', 'panel-2', 'panel-3']);
+  const parts = Object.keys(files)
+    .filter((name) => /^cut-\d+-deep-water.*\.svg$/.test(name))
+    .flatMap((name) => partsOf(text(files[name])).map(({ part }) => part || /panel-\d/.exec(name)![0]));
+  expect(parts.sort()).toEqual(['panel-1', 'panel-2', 'panel-3']);
   // Each panel spans a third of the way round at every height: 120°.
   const outlines = dxfVertices(text(files['template.dxf']), 'template');
   expect(outlines).toHaveLength(3);
@@ -138,11 +139,12 @@ test('a list of names is pasted, fitted, set by hand where it must be, and cut n
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  const named = Object.keys(files).filter((name) => /^cut-\d+-deep-water-.*\.svg$/.test(name));
+  const film = Object.keys(files).filter((name) => /^cut-\d+-deep-water\.svg$/.test(name));
+  const named = film.flatMap((name) => partsOf(text(files[name])));
   expect(named).toHaveLength(11);
-  expect(named.filter((name) => name.includes('wilhelmina-ottoline'))).toHaveLength(2);
+  expect(named.filter(({ part }) => part.includes('wilhelmina-ottoline'))).toHaveLength(2);
   // The longest that were fitted are exactly 58 mm wide on the straight side.
-  const svg = text(files[named.find((name) => name.includes('rosalind'))!]);
+  const { svg } = named.find(({ part }) => part.includes('rosalind'))!;
   const xs = pathsIn(svg).flatMap((d) => pathPoints(d).map((p) => toTemplate(svg, p)[0]));
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(58, 1);
 });

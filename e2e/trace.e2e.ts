@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { Buffer } from 'node:buffer';
 import { download, goTo, openDemo, setField, text, unzip } from './support/app.ts';
-import { pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
+import { partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 test('a picture is traced, tuned while it is looked at, placed and cut at its size', async ({ page }) => {
   await openDemo(page, 'demo-mug', 'artwork');
@@ -39,7 +39,8 @@ test('a picture is traced, tuned while it is looked at, placed and cut at its si
   // The picture is 200 px and 50 mm wide: 4 px are a millimetre, the ring is 40 mm across and its hole 20.
   const widths = Object.keys(files)
     .filter((name) => /^cut-.*\.svg$/.test(name))
-    .flatMap((name) => pathsIn(text(files[name])).map((d) => ({ svg: text(files[name]), d })))
+    .flatMap((name) => partsOf(text(files[name])))
+    .flatMap(({ svg }) => pathsIn(svg).map((d) => ({ svg, d })))
     .flatMap(({ svg, d }) =>
       d
         .split(/(?=M)/)

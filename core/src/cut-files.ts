@@ -6,7 +6,8 @@ import { cutPieces } from './cut/order.ts';
 import type { Project } from './document/project.ts';
 import { writeCutHpgl } from './io/hpgl/write-cut.ts';
 import { writeCutSvg } from './io/svg/write-cut.ts';
-import type { Load, Strip } from './sheet/load.ts';
+import type { FilmStrip, Load } from './sheet/load.ts';
+import { filmStrips } from './sheet/load.ts';
 import type { Piece } from './wrap/pieces.ts';
 
 /** A file of a job, ready to be saved. */
@@ -24,8 +25,9 @@ export type CutWriter = (lines: CutLines, name: string) => JobFile;
 /** What is cut of one film in one load. */
 export interface CutLines {
   readonly film: Film;
+  readonly strip: FilmStrip;
+  /** Everything in the order in which it is cut: the test mark, the pieces part by part, the weeding lines. */
   readonly pieces: readonly CutPiece[];
-  readonly strip: Strip;
   readonly load: Load;
   readonly sheet: JobSheet;
   readonly title: string;
@@ -43,8 +45,8 @@ export const CUT_WRITERS: Readonly<Record<CutFormat, CutWriter>> = {
 };
 
 /**
- * The cut files of a job: one for each strip of film in each load, named `cut-<load>-<film>`, with its panel where there
- * are several.
+ * The cut files of a job: one for each strip of film in each load, named `cut-<load>-<film>`, with its part where it is one
+ * of several that are cut apart from each other.
  *
  * @param project for names and films
  * @param cut pieces of the wrap, or of all names
@@ -60,23 +62,26 @@ export function cutFiles(
   writers: readonly CutWriter[] = [CUT_WRITERS.svg],
 ): JobFile[] {
   return sheet.plan.loads.flatMap((load) =>
-    load.strips.flatMap((strip) => {
+    filmStrips(load).flatMap((strip, at) => {
       const film = project.films.find((f) => f.id === strip.film)!;
-      const pieces = cutPieces(
-        cut.filter((p) => p.film === strip.film && p.part === strip.part),
-        strip,
+      const pieces = strip.parts.flatMap((laid) =>
+        cutPieces(
+          cut.filter((p) => p.film === laid.film && p.part === laid.part),
+          laid,
+        ),
       );
-      const part = strip.part && `, ${strip.part.replace(/-/g, ' ')}`;
+      // What is cut of several parts is named by its film alone.
+      const part = strip.parts.length === 1 ? strip.parts[0]!.part : '';
       const lines: CutLines = {
         film,
-        pieces: withExtras(pieces, strip, sheet.plan.board, wish),
         strip,
+        pieces: withExtras(pieces, strip, sheet.plan.board, wish),
         load,
         sheet,
-        title: `${project.name}: load ${load.number}, ${film.name}${part}`,
-        pen: 1 + [...new Set(load.strips.map((s) => s.film))].indexOf(strip.film),
+        title: `${project.name}: load ${load.number}, ${film.name}${part && `, ${part.replace(/-/g, ' ')}`}`,
+        pen: at + 1,
       };
-      const name = `cut-${load.number}-${film.id}${strip.part && `-${strip.part}`}`;
+      const name = `cut-${load.number}-${film.id}${part && `-${part}`}`;
       return writers.map((write) => write(lines, name));
     }),
   );

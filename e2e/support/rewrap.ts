@@ -61,6 +61,15 @@ export function arcLengths(data: string): number[] {
 /** `d` of every path in an SVG, with the value of an attribute of the group. */
 export const pathsIn = (svg: string): string[] => [...svg.matchAll(/ d="([^"]+)"/g)].map((m) => m[1]!);
 
+/** A cut file part by part: each with the matrix that leads back to its own template. A file of one part is itself. */
+export function partsOf(svg: string): { part: string; svg: string }[] {
+  const groups = [...svg.matchAll(/<g data-part="([^"]*)"[\s\S]*?<\/g>/g)].map(([group, part]) => ({
+    part: part!,
+    svg: group,
+  }));
+  return groups.length > 0 ? groups : [{ part: '', svg }];
+}
+
 /** File coordinates → flat template (mm, y up), by the matrix that the cut file states. */
 export function toTemplate(svg: string, [x, y]: Point): Point {
   const [a, b, c, d, e, f] = /data-to-template="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number) as [

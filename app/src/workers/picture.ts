@@ -2,6 +2,7 @@ import {
   benchSteps,
   carriesPieces,
   cutPieces,
+  filmStrips,
   PLAIN_CUT,
   withExtras,
   examineProject,
@@ -134,10 +135,12 @@ export function judgedShape(
     })),
     sheet,
     strips: sheet.plan.loads.flatMap((load) =>
-      load.strips.map((strip) => {
-        const pieces = cutPieces(
-          cut.filter((p) => p.film === strip.film && p.part === strip.part),
-          strip,
+      filmStrips(load).map((strip) => {
+        const pieces = strip.parts.flatMap((laid) =>
+          cutPieces(
+            cut.filter((p) => p.film === laid.film && p.part === laid.part),
+            laid,
+          ),
         );
         const all = withExtras(pieces, strip, sheet.plan.board, { ...wish, overcutMm: 0, mirrored: false });
         const isExtra = ({ pieceId }: CutPiece): boolean => pieceId === 'test-mark' || pieceId === 'weeding';
@@ -146,10 +149,14 @@ export function judgedShape(
             .flatMap((p) => p.paths)
             .map((path) => pathData(path, sheet.plan.board.widthMm))
             .join('');
+        const { film, from, to, across, parts } = strip;
         return {
           load: load.number,
-          film: strip.film,
-          part: strip.part,
+          film,
+          from,
+          to,
+          across,
+          parts: parts.map(({ part }) => part),
           data: data(pieces),
           extras: data(all.filter(isExtra)),
           noMark: wish.testMark && all[0]?.pieceId !== 'test-mark',

@@ -117,11 +117,16 @@ export interface JudgedPicture {
   readonly acceptedFor: string | null;
 }
 
-/** Cut lines of one strip on its board, SVG path data in board mm (y down). */
+/** A strip of film in a load, with the cut lines of all that is on it, SVG path data in board mm (y down). */
 export interface StripPicture {
   readonly load: number;
   readonly film: string;
-  readonly part: string;
+  /** The strip of film on the board, mm. */
+  readonly from: number;
+  readonly to: number;
+  readonly across: number;
+  /** What is cut from it: the whole wrap, or panels, names, spares. */
+  readonly parts: readonly string[];
   readonly data: string;
   /** What is cut besides the pieces: test mark and weeding lines. */
   readonly extras: string;

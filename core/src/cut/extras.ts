@@ -6,8 +6,11 @@ import { offsetRings } from '../polygon/offset.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import type { Board } from '../sheet/board.ts';
-import type { Strip } from '../sheet/load.ts';
+import type { FilmStrip } from '../sheet/load.ts';
 import type { CutPiece } from './order.ts';
+
+/** Where a strip of film lies on the board. */
+type FilmArea = Pick<FilmStrip, 'from' | 'to' | 'across'>;
 
 /** What is cut besides the pieces, and how. */
 export interface CutWish {
@@ -38,7 +41,7 @@ const [MARK_WIDE, MARK_HIGH, MARK_SQUARE] = [10, 9, 3];
  * @param strip where its film lies
  * @param board for its margin
  */
-export function withExtras(pieces: readonly CutPiece[], strip: Strip, board: Board, wish: CutWish): CutPiece[] {
+export function withExtras(pieces: readonly CutPiece[], strip: FilmArea, board: Board, wish: CutWish): CutPiece[] {
   const solid = pieces.map(({ paths }) => flattenPath(paths.at(-1)!, 0.01));
   const mark = wish.testMark ? testMark(solid, strip, board) : null;
   const lines =
@@ -58,7 +61,7 @@ export function withExtras(pieces: readonly CutPiece[], strip: Strip, board: Boa
 }
 
 /** A small square in a triangle at the first free corner or edge of the film; null where there is no room for it. */
-function testMark(solid: readonly Ring[], strip: Strip, board: Board): { paths: Path[]; solid: Ring } | null {
+function testMark(solid: readonly Ring[], strip: FilmArea, board: Board): { paths: Path[]; solid: Ring } | null {
   const [low, high] = [board.marginMm + CLEAR_MM, board.marginMm + strip.across - CLEAR_MM - MARK_HIGH];
   const [left, right] = [strip.from + CLEAR_MM, strip.to - CLEAR_MM - MARK_WIDE];
   if (high < low || right < left) return null;
@@ -83,7 +86,7 @@ const rectangle = (x0: number, y0: number, x1: number, y1: number): Ring =>
   Float64Array.from([x0, y0, x1, y0, x1, y1, x0, y1]);
 
 /** Lines across the film, both ways, that stop short of every piece. */
-function weedingLines(solid: readonly Ring[], strip: Strip, board: Board, pitch: number): Path[] {
+function weedingLines(solid: readonly Ring[], strip: FilmArea, board: Board, pitch: number): Path[] {
   const grown = offsetRings(solid, CLEAR_MM + 0.02).flatMap(ringsOf);
   const [x0, x1] = [strip.from + CLEAR_MM, strip.to - CLEAR_MM];
   const [y0, y1] = [board.marginMm + CLEAR_MM, board.marginMm + strip.across - CLEAR_MM];

@@ -18,6 +18,10 @@ const plate = (
   film,
   part: '',
   flatBox: { minX: x, minY: y, maxX: x + width, maxY: y + high },
+  flat: {
+    outer: Float64Array.from([x, y, x + width, y, x + width, y + high, x, y + high]),
+    holes: [],
+  },
   areaMm2: width * high - hole * hole,
   paths: [
     pathFromRing([x, y, x + width, y, x + width, y + high, x, y + high]),

@@ -2,9 +2,10 @@ import type { Film } from '../artwork/film.ts';
 import { joinBoxes } from '../plane/box.ts';
 import type { Board } from '../sheet/board.ts';
 import type { FilmBlock, LoadPlan } from '../sheet/load.ts';
-import { planLoads } from '../sheet/load.ts';
+import { filmStrips, planLoads } from '../sheet/load.ts';
 import type { Path } from '../plane/path.ts';
 import type { Box } from '../plane/box.ts';
+import type { Polygon } from '../polygon/polygon.ts';
 import { pathLength } from './order.ts';
 
 /** The part of a piece that cutting needs. */
@@ -15,6 +16,7 @@ export interface CuttablePiece {
   readonly part: string;
   readonly paths: readonly Path[];
   readonly flatBox: Box;
+  readonly flat: Polygon;
   readonly areaMm2: number;
 }
 
@@ -59,6 +61,9 @@ export function planJob(pieces: readonly CuttablePiece[], films: readonly Film[]
       film: film.id,
       part: piece.part,
       box: block ? joinBoxes(block.box, piece.flatBox) : piece.flatBox,
+      rings: [...(block?.rings ?? []), piece.flat.outer, ...piece.flat.holes],
+      // Metallised film shimmers another way when it is turned a quarter.
+      directional: film.finish === 'metallised',
     });
     const need = needs.get(film.id) ?? { film, pieces: 0, counters: 0, areaMm2: 0, cutMm: 0 };
     needs.set(film.id, {
@@ -73,7 +78,7 @@ export function planJob(pieces: readonly CuttablePiece[], films: readonly Film[]
   const list = [...needs.values()];
   const cut = list.reduce((sum, need) => sum + need.cutMm, 0);
   const lifts = list.reduce((sum, need) => sum + need.pieces + need.counters, 0);
-  const laid = plan.loads.flatMap((l) => l.strips).reduce((sum, s) => sum + (s.to - s.from) * s.across, 0);
+  const laid = plan.loads.flatMap(filmStrips).reduce((sum, s) => sum + (s.to - s.from) * s.across, 0);
   const placed = new Set(plan.loads.flatMap((l) => l.strips.map((s) => s.film)));
   const used = list.filter((n) => placed.has(n.film.id)).reduce((sum, n) => sum + n.areaMm2, 0);
   return { plan, needs: list, minutes: cut / CUTTING_PACE / 60 + lifts / 60, use: laid > 0 ? used / laid : 0 };

@@ -14,6 +14,7 @@ const piece = (id: string, ...rings: number[][]) => ({
   film: 'reed',
   part: '',
   paths: rings.map(pathFromRing),
+  flat: { outer: Float64Array.from(rings[0]!), holes: rings.slice(1).map((r) => Float64Array.from(r)) },
   flatBox: boxOfCoordinates(rings[0]!),
   areaMm2: 100,
 });
@@ -40,7 +41,7 @@ describe('cutPieces', () => {
     const svg = writeCutSvg(
       cut,
       STARTING_FILMS[3]!,
-      strip,
+      { ...strip, parts: [strip] },
       { number: 1, strips: [strip] },
       boardById('square'),
       'Oars & <paddles>',

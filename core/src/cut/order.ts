@@ -6,6 +6,8 @@ import type { Strip } from '../sheet/load.ts';
 /** What is cut of one piece: counters before the outline, so that nothing is loose while the blade works inside it. */
 export interface CutPiece {
   readonly pieceId: string;
+  /** The part that it is of; left out for what is no piece. */
+  readonly part?: string;
   readonly paths: readonly Path[];
 }
 
@@ -22,6 +24,7 @@ export function cutPieces(
   const [a, b, c, d, e, f] = strip.matrix;
   const left = pieces.map(({ id, paths }) => ({
     pieceId: id,
+    part: strip.part,
     paths: [...paths.slice(1), ...paths.slice(0, 1)].map((path) =>
       mapPath(path, (p) => ({ x: a * p.x + c * p.y + e, y: b * p.x + d * p.y + f })),
     ),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BOARDS, boardById } from './board.ts';
-import { planLoads, type FilmBlock } from './load.ts';
+import { filmStrips, planLoads, type FilmBlock } from './load.ts';
 
 const block = (film: string, width: number, height: number): FilmBlock => ({
   film,
@@ -59,5 +59,37 @@ describe('planLoads', () => {
           });
       }),
     );
+  });
+});
+
+describe('planLoads with many parts of a film', () => {
+  it('nests them on one strip, each with the matrix that takes it there, clear of the others and of the edge', () => {
+    const names = [60, 40, 52, 35].map((width, i): FilmBlock => ({ ...block('a', width, 18), part: `n${i}` }));
+    const plan = planLoads([...names, block('b', 100, 30)], square);
+    expect(plan.loads).toHaveLength(1);
+    const [a, b] = filmStrips(plan.loads[0]!);
+    expect([a!.parts.length, b!.parts.length]).toEqual([4, 1]);
+    // Side by side across the board, 278 mm of it, four names take less of its length than one beside the other would.
+    expect(a!.to - a!.from).toBeLessThan(4 * 24);
+    const boxes = a!.parts.map(({ part, matrix: [p, q, r, s, e, f] }) => {
+      const { minX, minY, maxX, maxY } = names.find((n) => n.part === part)!.box;
+      const corners = [[minX, minY], [maxX, maxY]].map(([x, y]) => [p * x! + r * y! + e, q * x! + s * y! + f]); // prettier-ignore
+      const [xs, ys] = [corners.map(([x]) => x!), corners.map(([, y]) => y!)];
+      return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
+    });
+    boxes.forEach((box, i) => {
+      expect(box.x0).toBeGreaterThan(a!.from + 3 - 1e-6);
+      expect(box.x1).toBeLessThan(a!.to - 3 + 1e-6);
+      expect(box.y0).toBeGreaterThan(square.marginMm + 3 - 1e-6);
+      expect(box.y1).toBeLessThan(square.marginMm + a!.across - 3 + 1e-6);
+      for (const other of boxes.slice(i + 1)) {
+        const apart = Math.max(box.x0 - other.x1, other.x0 - box.x1, box.y0 - other.y1, other.y0 - box.y1);
+        expect(apart).toBeGreaterThan(square.gapMm - 1e-3);
+      }
+    });
+  });
+  it('turns directional film by halves only', () => {
+    const long = [0, 1].map((i): FilmBlock => ({ ...block('m', 120, 20), part: `p${i}`, directional: true }));
+    for (const strip of planLoads(long, square).loads.flatMap((load) => load.strips)) expect(strip.turned).toBe(false);
   });
 });

@@ -1,29 +1,52 @@
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxWidth } from '../plane/box.ts';
+import type { Ring } from '../polygon/polygon.ts';
 import type { Board } from './board.ts';
+import type { Nesting, NestPart } from './nest.ts';
+import { nest } from './nest.ts';
 
-/** All pieces of one film, kept as they sit on the template. */
+/** What is laid of one film as one: a wrap, a panel, the pieces of a name, the spares; as it sits on its template. */
 export interface FilmBlock {
   readonly film: string;
   /** Which sheet of the film it is: empty for a whole wrap, otherwise a panel, band or gore, or the spares. */
   readonly part: string;
   /** Box round the pieces on the flat template, mm. */
   readonly box: Box;
+  /** Outlines of the pieces, mm; left out, the box stands for them. */
+  readonly rings?: readonly Ring[];
+  /** Whether the film has a direction, so that it is only turned by halves. */
+  readonly directional?: boolean;
 }
 
-/** One film lying on the board. The board frame has x along the feed and y across it, both from the board's corner, mm. */
+/** One part of a film where it lies on the board. The board frame has x along the feed and y across it, both from the board's corner, mm. */
 export interface Strip {
   readonly film: string;
   readonly part: string;
-  /** The film covers the board from here to here along the feed, whole mm. */
+  /** The strip of film that it is cut from covers the board from here to here along the feed, whole mm. */
   readonly from: number;
   readonly to: number;
   /** How far the film reaches across the board, whole mm. */
   readonly across: number;
-  /** Whether the template is turned a quarter counter-clockwise on the board. */
+  /** Whether the template is turned a quarter on the board. */
   readonly turned: boolean;
   /** Template to board: x' = a·x + c·y + e, y' = b·x + d·y + f. */
   readonly matrix: readonly [number, number, number, number, number, number];
+}
+
+/** A strip of film on the board, with all that is cut from it. */
+export interface FilmStrip extends Pick<Strip, 'film' | 'from' | 'to' | 'across'> {
+  readonly parts: readonly Strip[];
+}
+
+/** The strips of film of a load, in the order in which they lie. */
+export function filmStrips({ strips }: Load): FilmStrip[] {
+  const out: (FilmStrip & { parts: Strip[] })[] = [];
+  for (const strip of strips) {
+    const last = out.at(-1);
+    if (last && last.film === strip.film && last.from === strip.from) last.parts.push(strip);
+    else out.push({ film: strip.film, from: strip.from, to: strip.to, across: strip.across, parts: [strip] });
+  }
+  return out;
 }
 
 /** One trip through the cutter. */
@@ -42,51 +65,118 @@ export interface LoadPlan {
 /** mm of film round the cuts, so that the blade stays on it. */
 export const BLADE_MARGIN_MM = 3;
 
+/** Plans that are looked at for a film of so many parts: all of it is done before a picture is shown, so many parts get the first. */
+const plansFor = (parts: number): number => (parts > 20 ? 1 : parts > 12 ? 6 : 24);
+
+/** What is laid on a board side by side with others: as much of a film as is cut in one load. */
+interface Lot {
+  readonly along: number;
+  readonly across: number;
+  /** Parts by their matrices, from the corner of the lot. */
+  readonly parts: readonly { readonly block: FilmBlock; readonly turned: boolean; readonly matrix: Strip['matrix'] }[];
+}
+
 /**
- * Lays each film's pieces on boards as strips side by side, in stack order, turned a quarter where that takes less of
- * the board's length.
+ * Lays each film's parts on boards as strips side by side, in the order of the stack. A film of one part lies turned a
+ * quarter where that takes less of the board's length; several parts are nested in their true shapes on one strip, or on as
+ * few loads as they take.
  *
- * @param blocks one a film
+ * @param blocks parts, those of a film one after the other or not
  * @param board what the cutter takes
  * @returns loads with whole-millimetre from–to marks; what fits no board either way is listed, never dropped silently
  */
 export function planLoads(blocks: readonly FilmBlock[], board: Board): LoadPlan {
   const loads: { number: number; strips: Strip[] }[] = [];
   const tooLarge: LoadPlan['tooLarge'][number][] = [];
-  const usableAcross = board.widthMm - 2 * board.marginMm;
-  const usableAlong = board.lengthMm - 2 * board.marginMm;
+  const room = { along: board.lengthMm - 2 * board.marginMm, across: board.widthMm - 2 * board.marginMm };
   let end = Infinity;
-  for (const block of blocks) {
-    const wide = Math.ceil(boxWidth(block.box) + 2 * BLADE_MARGIN_MM);
-    const high = Math.ceil(boxHeight(block.box) + 2 * BLADE_MARGIN_MM);
-    const fits = (along: number, across: number): boolean => along <= usableAlong && across <= usableAcross;
-    const straight = fits(wide, high);
-    const quarter = fits(high, wide);
-    if (!straight && !quarter) {
-      tooLarge.push({ film: block.film, longMm: Math.max(wide, high), shortMm: Math.min(wide, high) });
-      continue;
+  for (const film of new Set(blocks.map((block) => block.film))) {
+    const own = blocks.filter((block) => block.film === film);
+    const { lots, left } = own.length === 1 ? singleLot(own[0]!, room) : nestedLots(own, room, board.gapMm);
+    for (const block of left) {
+      const sizes = [Math.ceil(boxWidth(block.box)), Math.ceil(boxHeight(block.box))].map(
+        (mm) => mm + 2 * BLADE_MARGIN_MM,
+      );
+      tooLarge.push({ film, longMm: Math.max(...sizes), shortMm: Math.min(...sizes) });
     }
-    const turned = quarter && (!straight || high < wide);
-    const along = turned ? high : wide;
-    if (end + board.gapMm + along > board.lengthMm - board.marginMm) {
-      loads.push({ number: loads.length + 1, strips: [] });
-      end = board.marginMm - board.gapMm;
+    for (const lot of lots) {
+      if (end + board.gapMm + lot.along > board.lengthMm - board.marginMm) {
+        loads.push({ number: loads.length + 1, strips: [] });
+        end = board.marginMm - board.gapMm;
+      }
+      const from = end + board.gapMm;
+      end = from + lot.along;
+      for (const { block, turned, matrix } of lot.parts) {
+        const [a, b, c, d, e, f] = matrix;
+        loads.at(-1)!.strips.push({
+          film,
+          part: block.part,
+          from,
+          to: end,
+          across: lot.across,
+          turned,
+          matrix: [a, b, c, d, e + from, f + board.marginMm],
+        });
+      }
     }
-    const from = end + board.gapMm;
-    end = from + along;
-    const x0 = from + BLADE_MARGIN_MM;
-    const y0 = board.marginMm + BLADE_MARGIN_MM;
-    const { minX, minY, maxY } = block.box;
-    loads.at(-1)!.strips.push({
-      film: block.film,
-      part: block.part,
-      from,
-      to: end,
-      across: turned ? wide : high,
-      turned,
-      // A quarter turn counter-clockwise sends (x, y) to (−y, x).
-      matrix: turned ? [0, 1, -1, 0, x0 + maxY, y0 - minX] : [1, 0, 0, 1, x0 - minX, y0 - minY],
-    });
   }
   return { board, loads, tooLarge };
+}
+
+interface Room {
+  readonly along: number;
+  readonly across: number;
+}
+
+function singleLot(block: FilmBlock, room: Room): { lots: Lot[]; left: FilmBlock[] } {
+  const { minX, minY, maxY } = block.box;
+  const wide = Math.ceil(boxWidth(block.box) + 2 * BLADE_MARGIN_MM);
+  const high = Math.ceil(boxHeight(block.box) + 2 * BLADE_MARGIN_MM);
+  const straight = wide <= room.along && high <= room.across;
+  const quarter = high <= room.along && wide <= room.across && !block.directional;
+  if (!straight && !quarter) return { lots: [], left: [block] };
+  const turned = quarter && (!straight || high < wide);
+  const at = BLADE_MARGIN_MM;
+  // A quarter turn counter-clockwise sends (x, y) to (−y, x).
+  const matrix: Strip['matrix'] = turned ? [0, 1, -1, 0, at + maxY, at - minX] : [1, 0, 0, 1, at - minX, at - minY];
+  return { lots: [{ along: turned ? high : wide, across: turned ? wide : high, parts: [{ block, turned, matrix }] }], left: [] }; // prettier-ignore
+}
+
+/** Quarter turns counter-clockwise as matrices. */
+const TURNS: readonly (readonly [number, number, number, number])[] = [[1, 0, 0, 1], [0, 1, -1, 0], [-1, 0, 0, -1], [0, -1, 1, 0]]; // prettier-ignore
+
+function nestedLots(blocks: readonly FilmBlock[], room: Room, gapMm: number): { lots: Lot[]; left: FilmBlock[] } {
+  const parts = blocks.map(({ box, rings, directional }, i): NestPart => ({
+    id: String(i),
+    rings: rings ?? [
+      Float64Array.from([box.minX, box.minY, box.maxX, box.minY, box.maxX, box.maxY, box.minX, box.maxY]),
+    ],
+    turns: directional ? [0, 2] : [0, 1, 2, 3],
+  }));
+  const at = BLADE_MARGIN_MM;
+  const sheet = { id: 'load', acrossMm: room.across - 2 * at, alongMm: room.along - 2 * at };
+  let plan: Nesting | null = null;
+  let looked = 0;
+  for (const better of nest(parts, [sheet], { gapMm, seed: 1 })) {
+    plan = better ?? plan;
+    if (++looked >= plansFor(parts.length)) break;
+  }
+  const lots = (plan?.alongUsed ?? []).map((along, s): Lot => {
+    const laid = plan!.laid.filter((p) => p.sheet === s);
+    const reach = laid.map((p) => {
+      const [, b, , d] = TURNS[p.turn]!;
+      const { minX, maxX, minY, maxY } = blocks[Number(p.id)]!.box;
+      return p.y + Math.max(b * minX, b * maxX) + Math.max(d * minY, d * maxY);
+    });
+    return {
+      along: Math.ceil(along + 2 * at - 1e-6),
+      across: Math.min(room.across, Math.ceil(Math.max(...reach) + 2 * at - 1e-6)),
+      parts: laid.map((p) => ({
+        block: blocks[Number(p.id)]!,
+        turned: p.turn % 2 === 1,
+        matrix: [...TURNS[p.turn]!, p.x + at, p.y + at] as unknown as Strip['matrix'],
+      })),
+    };
+  });
+  return { lots, left: (plan?.left ?? []).map((id) => blocks[Number(id)]!) };
 }

@@ -70,9 +70,13 @@ export interface Nesting {
 const [CELLS_A_PART, FINEST_MM, COARSEST_MM] = [36, 0.8, 4];
 /** Share of the gap that cells need not be finer than. */
 const SHARE_OF_GAP = 0.2;
-/** mm by which outlines may stray while places are looked for; the gap is that much wider, and a hair for rounding. */
-const STRAY_MM = 0.1;
-const HAIR_MM = 2 * STRAY_MM + 0.02;
+/**
+ * mm by which outlines may stray while places are looked for: the more parts, the rougher, so that the first plan is there
+ * at once. The gap is that much wider, and a hair for rounding.
+ */
+const strayFor = (parts: number): number => (parts > MANY ? 0.4 : 0.1);
+const MANY = 40;
+const HAIR_MM = 0.02;
 /** Into how many a cell is divided once parts lie, so that they are pushed together. */
 const FINER = 3;
 /** How far back a part is looked for a place when parts are pushed together, in cells. */
@@ -100,13 +104,14 @@ export function* nest(
   sheets: readonly NestSheet[],
   wish: NestWish,
 ): Generator<Nesting | null, void> {
-  const gap = wish.gapMm + HAIR_MM;
+  const stray = strayFor(parts.length);
+  const gap = wish.gapMm + 2 * stray + HAIR_MM;
   const cell = wholeCells(wish.cellMm ?? cellFor(parts, gap), sheets.at(-1)!.acrossMm + gap);
   const random = seeded(wish.seed);
   const grown = parts.map((part) => ({
     part,
     rings: offsetRings(
-      part.rings.map((ring) => simplifyRing(ring, STRAY_MM)),
+      part.rings.map((ring) => simplifyRing(ring, stray)),
       gap / 2,
     ).flatMap(ringsOf),
   }));

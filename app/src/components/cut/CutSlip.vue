@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { BOARDS, formatLength, type Strip } from '@mivet/core';
+import { BOARDS, formatLength } from '@mivet/core';
 import { computed, useId } from 'vue';
+import type { StripPicture } from '../../workers/protocol.ts';
 import { useFiles } from '../../composables/useFiles.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
@@ -22,7 +23,7 @@ const totals = computed(() => {
   };
 });
 const loads = computed(() => sheet.value?.plan.loads.length ?? 0);
-const strips = computed(() => sheet.value?.plan.loads.flatMap((l) => l.strips) ?? []);
+const strips = computed(() => picture.good?.strips ?? []);
 const filmName = (filmId: string): string => project.doc!.films.find((f) => f.id === filmId)?.name ?? filmId;
 const noMark = computed(() => [
   ...new Set((picture.good?.strips ?? []).filter((s) => s.noMark).map((s) => filmName(s.film))),
@@ -32,10 +33,13 @@ const covered = computed(() => sheet.value?.needs.filter((n) => n.film.finish ==
 const area = (cm2: number): string =>
   settings.unit === 'mm' ? `${cm2.toFixed(0)} cm²` : `${(cm2 / 6.4516).toFixed(1)} in²`;
 const length = (m: number): string => (settings.unit === 'mm' ? `${m.toFixed(1)} m` : `${(m / 0.3048).toFixed(1)} ft`);
-const stripSize = (s: Strip): string => {
+const stripSize = (s: StripPicture): string => {
   const mm = (v: number): string => formatLength(v, settings.unit).replace(/\.0 mm$/, ' mm');
   return `${mm(s.to - s.from).replace(/ (mm|in)$/, '')} × ${mm(s.across)}`;
 };
+const onlyPart = (s: StripPicture): string => (s.parts.length === 1 ? s.parts[0]! : '');
+const partWords = (s: StripPicture): string =>
+  s.parts.length > 1 ? `${s.parts.length} parts` : onlyPart(s).replace(/-/g, ' ');
 function setBoard(event: Event): void {
   const boardId = (event.target as HTMLSelectElement).value;
   settings.boardId = boardId;
@@ -56,9 +60,9 @@ function setBoard(event: Event): void {
         <option v-for="b in BOARDS" :key="b.id" :value="b.id">{{ b.label }}</option>
       </select>
     </div>
-    <div v-for="s in strips" :key="`${s.film} ${s.part}`" class="row-line">
+    <div v-for="s in strips" :key="`${s.load} ${s.film}`" class="row-line">
       <span
-        >{{ filmName(s.film) }}<span v-if="s.part" class="quiet">, {{ s.part.replace(/-/g, ' ') }}</span></span
+        >{{ filmName(s.film) }}<span v-if="partWords(s)" class="quiet">, {{ partWords(s) }}</span></span
       >
       <span class="dims">{{ stripSize(s) }}</span>
     </div>
@@ -120,13 +124,13 @@ function setBoard(event: Event): void {
     <details v-if="strips.length > 1" class="mt-2">
       <summary>One film at a time</summary>
       <button
-        v-for="l in sheet!.plan.loads.flatMap((x) => x.strips.map((s) => ({ load: x.number, s })))"
-        :key="`${l.s.film} ${l.s.part}`"
+        v-for="s in strips"
+        :key="`${s.load} ${s.film}`"
         type="button"
         class="btn btn-link d-block"
-        @click="files.save('cut', `cut-${l.load}-${l.s.film}${l.s.part && `-${l.s.part}`}`)"
+        @click="files.save('cut', `cut-${s.load}-${s.film}${onlyPart(s) && `-${onlyPart(s)}`}`)"
       >
-        {{ filmName(l.s.film) }}{{ l.s.part && `, ${l.s.part.replace(/-/g, ' ')}` }}, load {{ l.load }}
+        {{ filmName(s.film) }}{{ partWords(s) && `, ${partWords(s)}` }}, load {{ s.load }}
       </button>
     </details>
   </div>

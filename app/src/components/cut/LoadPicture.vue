@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, type Film, type Load, type Strip } from '@mivet/core';
+import { formatLength, type Film, type Load } from '@mivet/core';
 import { computed } from 'vue';
 import type { Board, StripPicture } from '../../workers/protocol.ts';
 
@@ -18,12 +18,10 @@ const film = (id: string): Film | undefined => props.films.find((f) => f.id === 
 const shownLength = computed(() =>
   props.board.lengthMm <= 700
     ? props.board.lengthMm
-    : Math.min(props.board.lengthMm, Math.max(...props.load.strips.map((s) => s.to)) + 60),
+    : Math.min(props.board.lengthMm, Math.max(...props.strips.map((s) => s.to)) + 60),
 );
 const cropped = computed(() => shownLength.value < props.board.lengthMm - 1);
-const view = computed(
-  () => `-8 -26 ${shownLength.value + 16} ${props.board.widthMm + 34 + 13 * props.load.strips.length}`,
-);
+const view = computed(() => `-8 -26 ${shownLength.value + 16} ${props.board.widthMm + 34 + 13 * props.strips.length}`);
 const big = computed(() => (props.unit === 'mm' ? 20 : 25.4));
 const small = computed(() => (props.unit === 'mm' ? 2 : 25.4 / 8));
 const ticks = computed(() => {
@@ -43,8 +41,8 @@ const labels = computed(() => {
   return out;
 });
 /** A label that would run off the board is set from its right end. */
-const late = (s: Strip): boolean => s.from > shownLength.value * 0.62;
-function fromTo(s: Strip): string {
+const late = (s: StripPicture): boolean => s.from > shownLength.value * 0.62;
+function fromTo(s: StripPicture): string {
   if (props.unit === 'mm') return `from ${s.from} to ${s.to} mm, ${s.across} mm across`;
   return `from ${formatLength(s.from, 'in')} to ${formatLength(s.to, 'in')}, ${formatLength(s.across, 'in')} across`;
 }
@@ -60,14 +58,14 @@ function light(colour: string): boolean {
       Load {{ load.number }} of {{ loads }}
       <span
         >{{ board.label }},
-        {{ load.strips.length === 1 ? 'one strip of film' : `${load.strips.length} strips of film side by side` }}</span
+        {{ strips.length === 1 ? 'one strip of film' : `${strips.length} strips of film side by side` }}</span
       >
     </h2>
     <svg
       :viewBox="view"
       preserveAspectRatio="xMidYMid meet"
       role="img"
-      :aria-label="`Load ${load.number} with ${load.strips.length} strips of film`"
+      :aria-label="`Load ${load.number} with ${strips.length} strips of film`"
     >
       <g class="dims">
         <rect x="0" y="-20" :width="shownLength" height="14" class="tape" />
@@ -82,7 +80,7 @@ function light(colour: string): boolean {
         :d="`M${shownLength} -2l-3 12 5 14 -6 16 5 18 -5 20 6 22 -5 24 V${board.widthMm + 2}`"
         class="torn"
       />
-      <g v-for="(s, i) in load.strips" :key="`${s.film} ${s.part}`">
+      <g v-for="(s, i) in strips" :key="s.film">
         <rect
           :x="s.from"
           :y="board.widthMm - board.marginMm - s.across"
@@ -90,23 +88,15 @@ function light(colour: string): boolean {
           :height="s.across"
           :fill="film(s.film)?.colour"
         />
-        <path
-          :d="strips.find((p) => p.film === s.film && p.part === s.part)?.data"
-          class="cut-line"
-          :class="{ dark: light(film(s.film)?.colour ?? '#000000') }"
-        />
-        <path
-          :d="strips.find((p) => p.film === s.film && p.part === s.part)?.extras"
-          class="cut-line extra"
-          :class="{ dark: light(film(s.film)?.colour ?? '#000000') }"
-        />
+        <path :d="s.data" class="cut-line" :class="{ dark: light(film(s.film)?.colour ?? '#000000') }" />
+        <path :d="s.extras" class="cut-line extra" :class="{ dark: light(film(s.film)?.colour ?? '#000000') }" />
         <path
           :d="`M${s.from} -6V${board.widthMm + 3 + 13 * (i + 1)}M${s.to} -6V${board.widthMm + 5}`"
           class="from-to"
         />
       </g>
       <!-- Over all the lines, so that none runs through a word. -->
-      <g v-for="(s, i) in load.strips" :key="`says-${s.film}-${s.part}`">
+      <g v-for="(s, i) in strips" :key="`says-${s.film}`">
         <text
           :x="late(s) ? s.to : s.from + 2"
           :y="board.widthMm + 13 * (i + 1)"
