@@ -19,6 +19,7 @@ process.stdout.write(
   `Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}\n\n`,
 );
 row('work', 'target', 'measured here');
-for (const bench of [benchCone, benchProfile, benchPieces, benchFuse, benchProof, benchPhoto, benchTrace, benchNest]) bench(row);
+for (const bench of [benchCone, benchProfile, benchPieces, benchFuse, benchProof, benchPhoto, benchTrace, benchNest])
+  bench(row);
 await benchApp(row);
 for (const work of ['10,000 log rows']) row(work, '', 'not built yet');
