@@ -32,8 +32,9 @@ export function cellShape(rings: readonly Ring[], cell: number): CellShape {
   const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / cell - 1e-9));
   const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / cell - 1e-9));
   const grid = new Uint8Array(columns * rows);
-  for (const ring of rings) markEdges(grid, ring, columns, rows, cell, box.minX, box.minY);
-  fillInside(grid, rings, columns, rows, cell, box.minX, box.minY);
+  const edges = edgesInCells(rings, cell, box.minX, box.minY);
+  markEdges(grid, edges, columns, rows);
+  fillInside(grid, edges, columns, rows);
   const runs: [number, number, number][] = [];
   const spans: number[] = [];
   const byColumn = new Int32Array(columns + 1);
@@ -90,24 +91,31 @@ function rimOf(grid: Uint8Array, columns: number, rows: number): Int32Array {
   return Int32Array.from(rim);
 }
 
+/** Edges of rings in cells from a corner, each from its left end to its right: ax, ay, bx, by one after the other. */
+function edgesInCells(rings: readonly Ring[], cell: number, fromX: number, fromY: number): Float64Array {
+  const edges = new Float64Array(rings.reduce((sum, ring) => sum + 2 * ring.length, 0));
+  let k = 0;
+  for (const ring of rings)
+    for (let i = 0, n = ring.length; i < n; i += 2, k += 4) {
+      const j = (i + 2) % n;
+      const [left, right] = ring[i]! <= ring[j]! ? [i, j] : [j, i];
+      edges[k] = (ring[left]! - fromX) / cell;
+      edges[k + 1] = (ring[left + 1]! - fromY) / cell;
+      edges[k + 2] = (ring[right]! - fromX) / cell;
+      edges[k + 3] = (ring[right + 1]! - fromY) / cell;
+    }
+  return edges;
+}
+
 /** Every cell that an edge runs through. */
-function markEdges(
-  grid: Uint8Array,
-  ring: Ring,
-  columns: number,
-  rows: number,
-  cell: number,
-  fromX: number,
-  fromY: number,
-): void {
-  for (let i = 0, n = ring.length; i < n; i += 2) {
-    let [ax, ay] = [(ring[i]! - fromX) / cell, (ring[i + 1]! - fromY) / cell];
-    let [bx, by] = [(ring[(i + 2) % n]! - fromX) / cell, (ring[(i + 3) % n]! - fromY) / cell];
-    if (ax > bx) [ax, ay, bx, by] = [bx, by, ax, ay];
+function markEdges(grid: Uint8Array, edges: Float64Array, columns: number, rows: number): void {
+  for (let k = 0; k < edges.length; k += 4) {
+    const [ax, ay, bx, by] = [edges[k]!, edges[k + 1]!, edges[k + 2]!, edges[k + 3]!];
+    const slope = bx === ax ? 0 : (by - ay) / (bx - ax);
     const last = Math.min(columns - 1, Math.floor(bx));
     for (let c = Math.max(0, Math.min(columns - 1, Math.floor(ax))); c <= last; c++) {
-      const at = (x: number): number => (bx === ax ? ay : ay + ((by - ay) * (x - ax)) / (bx - ax));
-      const [p, q] = bx === ax ? [ay, by] : [at(Math.max(ax, c)), at(Math.min(bx, c + 1))];
+      const p = bx === ax ? ay : ay + slope * (Math.max(ax, c) - ax);
+      const q = bx === ax ? by : ay + slope * (Math.min(bx, c + 1) - ax);
       // What ends on the line between two cells touches both; a hair keeps it to one.
       const low = Math.max(0, Math.floor(Math.min(p, q) + 1e-9));
       const high = Math.min(rows - 1, Math.ceil(Math.max(p, q) - 1e-9) - 1);
@@ -117,25 +125,14 @@ function markEdges(
 }
 
 /** Cells inside, by the middle of each column. */
-function fillInside(
-  grid: Uint8Array,
-  rings: readonly Ring[],
-  columns: number,
-  rows: number,
-  cell: number,
-  fromX: number,
-  fromY: number,
-): void {
+function fillInside(grid: Uint8Array, edges: Float64Array, columns: number, rows: number): void {
   const crossings: number[][] = Array.from({ length: columns }, () => []);
-  for (const ring of rings)
-    for (let i = 0, n = ring.length; i < n; i += 2) {
-      let [ax, ay] = [(ring[i]! - fromX) / cell, (ring[i + 1]! - fromY) / cell];
-      let [bx, by] = [(ring[(i + 2) % n]! - fromX) / cell, (ring[(i + 3) % n]! - fromY) / cell];
-      if (ax > bx) [ax, ay, bx, by] = [bx, by, ax, ay];
-      const last = Math.min(columns - 1, Math.ceil(bx - 0.5) - 1);
-      for (let c = Math.max(0, Math.ceil(ax - 0.5)); c <= last; c++)
-        crossings[c]!.push(ay + ((by - ay) * (c + 0.5 - ax)) / (bx - ax));
-    }
+  for (let k = 0; k < edges.length; k += 4) {
+    const [ax, ay, bx, by] = [edges[k]!, edges[k + 1]!, edges[k + 2]!, edges[k + 3]!];
+    const last = Math.min(columns - 1, Math.ceil(bx - 0.5) - 1);
+    for (let c = Math.max(0, Math.ceil(ax - 0.5)); c <= last; c++)
+      crossings[c]!.push(ay + ((by - ay) * (c + 0.5 - ax)) / (bx - ax));
+  }
   crossings.forEach((ys, c) => {
     ys.sort((a, b) => a - b);
     for (let i = 0; i + 1 < ys.length; i += 2)
