@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { contextOf, jobOf } from '../test/findings.ts';
 import { tumbler, textItem, wave } from '../test/jobs.ts';
 import { cutFiles, CUT_WRITERS } from './cut-files.ts';
+import { PLAIN_CUT } from './cut/extras.ts';
 import { planJob } from './cut/job-sheet.ts';
 import { writeDxf } from './job-files.ts';
 import { flattenPath } from './plane/flatten.ts';
@@ -95,7 +96,7 @@ describe('cut files in three formats', () => {
     jobOf(tumbler(), wave(5), textItem('COX', { film: 'ensign', size: { by: 'cap', mm: 9 } })),
   );
   const sheet = planJob(wrap.pieces, job.films, boardById('backed'));
-  const wish = { overcutMm: 0.5, weedingMm: 60, testMark: true, mirrored: false };
+  const wish = { overcutMm: 0.5, weedingMm: 60, testMark: true };
   const files = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, wish, [
     CUT_WRITERS.svg,
     writeDxf,
@@ -129,5 +130,21 @@ describe('cut files in three formats', () => {
     // All of a load's numbers are whole and on the board.
     for (const [x, y] of runHpgl(text('cut-1-deep-water.hpgl')).lines.flat())
       expect(x >= 3 && x <= 3597 && y >= 3 && y <= 327).toBe(true);
+  });
+
+  it('lead back to the template mirrored as well, and are mirrored', () => {
+    const plain = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet)[0]!.content as string;
+    const turned = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, { ...PLAIN_CUT, mirrored: true })[0]!.content as string; // prettier-ignore
+    const template = (svg: string): Line[] => {
+      const [a, b, c, d, e, f] = /data-to-template="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number) as [number, number, number, number, number, number]; // prettier-ignore
+      const height = Number(/viewBox="0 0 [\d.]+ ([\d.]+)"/.exec(svg)![1]);
+      return runSvg(svg).map((line) =>
+        line.map(([x, y]) => [a * x + c * (height - y) + e, b * x + d * (height - y) + f]),
+      );
+    };
+    expect(farthest(template(plain), template(turned))).toBeLessThan(0.01);
+    expect(farthest(template(turned), template(plain))).toBeLessThan(0.01);
+    // The wave is no mirror image of itself: on the board the two differ.
+    expect(farthest(runSvg(plain), runSvg(turned))).toBeGreaterThan(1);
   });
 });

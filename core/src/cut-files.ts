@@ -2,12 +2,12 @@ import type { Film } from './artwork/film.ts';
 import { PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
 import type { JobSheet } from './cut/job-sheet.ts';
 import type { CutPiece } from './cut/order.ts';
-import { cutPieces } from './cut/order.ts';
+import { cutStrip } from './cut/order.ts';
 import type { Project } from './document/project.ts';
 import { writeCutHpgl } from './io/hpgl/write-cut.ts';
 import { writeCutSvg } from './io/svg/write-cut.ts';
-import type { FilmStrip, Load } from './sheet/load.ts';
-import { filmStrips } from './sheet/load.ts';
+import type { Load, Strip } from './sheet/load.ts';
+import { mirroredStrip } from './sheet/load.ts';
 import type { Piece } from './wrap/pieces.ts';
 
 /** A file of a job, ready to be saved. */
@@ -25,7 +25,7 @@ export type CutWriter = (lines: CutLines, name: string) => JobFile;
 /** What is cut of one film in one load. */
 export interface CutLines {
   readonly film: Film;
-  readonly strip: FilmStrip;
+  readonly strip: Strip;
   /** Everything in the order in which it is cut: the test mark, the pieces part by part, the weeding lines. */
   readonly pieces: readonly CutPiece[];
   readonly load: Load;
@@ -51,31 +51,27 @@ export const CUT_WRITERS: Readonly<Record<CutFormat, CutWriter>> = {
  * @param project for names and films
  * @param cut pieces of the wrap, or of all names
  * @param sheet loads
- * @param wish what is cut besides the pieces
+ * @param wish what is cut besides the pieces, and whether all is mirrored
  * @param writers of the formats that are wanted
  */
 export function cutFiles(
   project: Pick<Project, 'name' | 'films'>,
   cut: readonly Piece[],
   sheet: JobSheet,
-  wish: CutWish = PLAIN_CUT,
+  wish: CutWish & { readonly mirrored?: boolean } = PLAIN_CUT,
   writers: readonly CutWriter[] = [CUT_WRITERS.svg],
 ): JobFile[] {
   return sheet.plan.loads.flatMap((load) =>
-    filmStrips(load).flatMap((strip, at) => {
+    load.strips.flatMap((asPlanned, at) => {
+      const { board } = sheet.plan;
+      const strip = wish.mirrored ? mirroredStrip(asPlanned, board) : asPlanned;
       const film = project.films.find((f) => f.id === strip.film)!;
-      const pieces = strip.parts.flatMap((laid) =>
-        cutPieces(
-          cut.filter((p) => p.film === laid.film && p.part === laid.part),
-          laid,
-        ),
-      );
       // What is cut of several parts is named by its film alone.
       const part = strip.parts.length === 1 ? strip.parts[0]!.part : '';
       const lines: CutLines = {
         film,
         strip,
-        pieces: withExtras(pieces, strip, sheet.plan.board, wish),
+        pieces: withExtras(cutStrip(cut, strip), strip, board, wish),
         load,
         sheet,
         title: `${project.name}: load ${load.number}, ${film.name}${part && `, ${part.replace(/-/g, ' ')}`}`,

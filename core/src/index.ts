@@ -75,11 +75,11 @@ export {
   READING_LABEL,
 } from './blank/words.ts';
 export type { JobFile } from './cut-files.ts';
-export { PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
+export { isExtra, PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
 export { CUT_WRITERS, cutFiles } from './cut-files.ts';
 export type { JobSheet } from './cut/job-sheet.ts';
 export type { CutPiece } from './cut/order.ts';
-export { cutPieces, pathLength } from './cut/order.ts';
+export { cutStrip, pathLength } from './cut/order.ts';
 export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
@@ -128,8 +128,7 @@ export type { FindingWords } from './proof/words.ts';
 export { describeCommand, describeFinding } from './proof/words.ts';
 export type { Board } from './sheet/board.ts';
 export { boardById, BOARDS } from './sheet/board.ts';
-export type { FilmStrip, Load, LoadPlan, Strip } from './sheet/load.ts';
-export { filmStrips } from './sheet/load.ts';
+export type { Load, LoadPlan, Strip } from './sheet/load.ts';
 export type { ConeSpec } from './surface/cone.ts';
 export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
 export { widestPulled } from './surface/film-strain.ts';

@@ -21,7 +21,7 @@ export interface JobFileOptions {
   readonly font: Uint8Array;
   readonly boldFont: Uint8Array;
   /** What is cut besides the pieces. */
-  readonly cut?: CutWish;
+  readonly cut?: CutWish & { readonly mirrored?: boolean };
 }
 
 /** Cut lines as DXF. */

@@ -51,7 +51,7 @@ export const usePicture = defineStore('picture', () => {
             project: now,
             unit: settings.unit,
             limits: settings.limits,
-            wish: { ...settings.cutting, mirrored: false },
+            wish: settings.cutting,
           },
           { signal: judged.signal, onPart: (part) => showShape(part, doc.id) },
         );

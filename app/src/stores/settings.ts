@@ -4,7 +4,7 @@ import { defineStore } from 'pinia';
 import { computed } from 'vue';
 
 /** In which format cut files are written, and what is cut besides the pieces. */
-export interface Cutting extends Omit<CutWish, 'mirrored'> {
+export interface Cutting extends CutWish {
   readonly format: 'svg' | 'dxf' | 'hpgl';
 }
 

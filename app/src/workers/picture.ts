@@ -1,8 +1,8 @@
 import {
   benchSteps,
   carriesPieces,
-  cutPieces,
-  filmStrips,
+  cutStrip,
+  isExtra,
   PLAIN_CUT,
   withExtras,
   examineProject,
@@ -135,15 +135,10 @@ export function judgedShape(
     })),
     sheet,
     strips: sheet.plan.loads.flatMap((load) =>
-      filmStrips(load).map((strip) => {
-        const pieces = strip.parts.flatMap((laid) =>
-          cutPieces(
-            cut.filter((p) => p.film === laid.film && p.part === laid.part),
-            laid,
-          ),
-        );
-        const all = withExtras(pieces, strip, sheet.plan.board, { ...wish, overcutMm: 0, mirrored: false });
-        const isExtra = ({ pieceId }: CutPiece): boolean => pieceId === 'test-mark' || pieceId === 'weeding';
+      load.strips.map((strip) => {
+        const pieces = cutStrip(cut, strip);
+        // Over-cuts lie on what is cut already: they are not drawn.
+        const all = withExtras(pieces, strip, sheet.plan.board, { ...wish, overcutMm: 0 });
         const data = (list: readonly CutPiece[]): string =>
           list
             .flatMap((p) => p.paths)

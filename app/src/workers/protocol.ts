@@ -243,7 +243,7 @@ export interface CoreJobs {
       readonly kind: FileKind;
       readonly limits: OwnLimits;
       /** What is cut besides the pieces, and the format of cut files. */
-      readonly wish: CutWish;
+      readonly wish: CutWish & { readonly mirrored: boolean };
       readonly format: 'svg' | 'dxf' | 'hpgl';
       readonly withPieces: boolean;
     };

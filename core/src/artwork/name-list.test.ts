@@ -108,7 +108,7 @@ describe('a job for a list of names', () => {
     expect(parts).toEqual(['ida', 'ida-2', 'rowan']);
     // Three letters twice and five letters, and the oar each time.
     expect(cut.filter((p) => p.itemIds.includes('text-1'))).toHaveLength(3 + 3 + 5);
-    expect(sheet.plan.loads.flatMap((l) => l.strips.map((s) => s.part)).sort()).toEqual(parts);
+    expect(sheet.plan.loads.flatMap((l) => l.strips.flatMap((s) => s.parts.map((p) => p.part))).sort()).toEqual(parts);
   });
 
   it('faces the other way for the other hand', () => {

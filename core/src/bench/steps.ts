@@ -1,4 +1,5 @@
 import type { Blank, SurfaceKind } from '../blank/blank.ts';
+import { isWipedWithAlcohol } from '../blank/blank.ts';
 import { formatLength } from '../blank/length.ts';
 import { rimLineOf } from '../blank/zones.ts';
 import type { JobSheet } from '../cut/job-sheet.ts';
@@ -72,11 +73,7 @@ const CLEANING: Record<SurfaceKind, string> = {
 export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | 'in'): BenchStep[] {
   const mm = (v: number): string => formatLength(v, unit);
   const { blank } = job;
-  const alcohol =
-    CLEANING[blank.surface].includes('alcohol') &&
-    blank.surface !== 'painted' &&
-    blank.surface !== 'plastic' &&
-    blank.surface !== 'latex';
+  const alcohol = isWipedWithAlcohol(blank.surface);
   const style = layingStyle(job, wrap);
   const isWrap = wrap.template.closed && coverage(wrap) >= WRAP_SHARE;
   const steps: BenchStep[] = [];

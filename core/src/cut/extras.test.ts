@@ -10,7 +10,7 @@ import { pathLength } from './order.ts';
 
 const board = boardById('square');
 /** 120 mm of film along the board, 80 across, from 3. */
-const strip: Strip = { film: 'a', part: '', from: 3, to: 123, across: 80, turned: false, matrix: [1, 0, 0, 1, 0, 0] };
+const strip: Strip = { film: 'a', from: 3, to: 123, across: 80, parts: [] };
 const square = (x: number, y: number, mm: number): Path => pathFromRing([x, y, x + mm, y, x + mm, y + mm, x, y + mm]);
 const pieces: CutPiece[] = [
   { pieceId: 'ring', paths: [circlePath({ x: 40, y: 40 }, 8, false), circlePath({ x: 40, y: 40 }, 15, true)] },
@@ -61,13 +61,5 @@ describe('withExtras', () => {
     long.forEach((piece, i) =>
       piece.paths.forEach((path, k) => expect(pathLength(path)).toBeCloseTo(pathLength(pieces[i]!.paths[k]!) + 2, 1)),
     );
-  });
-
-  it('mirrors within the film, so that the strip stays where it lies', () => {
-    const [ring, box] = extrasOf({ mirrored: true });
-    // 3 + 83: what was 40 from one edge of the board is 46 from it.
-    const ys = [...flattenPath(ring!.paths[1]!)].filter((_, i) => i % 2 === 1);
-    expect((Math.min(...ys) + Math.max(...ys)) / 2).toBeCloseTo(46, 2);
-    expect(box!.paths[0]!.start).toEqual({ x: 80, y: 56 });
   });
 });

@@ -1,16 +1,16 @@
 import type { Path } from '../plane/path.ts';
-import { mapPath, pathFromRing } from '../plane/path.ts';
+import { pathFromRing } from '../plane/path.ts';
 import { flattenPath } from '../plane/flatten.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import type { Board } from '../sheet/board.ts';
-import type { FilmStrip } from '../sheet/load.ts';
+import type { Strip } from '../sheet/load.ts';
 import type { CutPiece } from './order.ts';
 
 /** Where a strip of film lies on the board. */
-type FilmArea = Pick<FilmStrip, 'from' | 'to' | 'across'>;
+type FilmArea = Pick<Strip, 'from' | 'to' | 'across'>;
 
 /** What is cut besides the pieces, and how. */
 export interface CutWish {
@@ -20,12 +20,10 @@ export interface CutWish {
   readonly weedingMm: number;
   /** Whether a small square in a triangle is cut first, in a free corner. */
   readonly testMark: boolean;
-  /** Whether all is mirrored, for film that is laid on the inside of glass. */
-  readonly mirrored: boolean;
 }
 
 /** The pieces and nothing else. */
-export const PLAIN_CUT: CutWish = { overcutMm: 0, weedingMm: 0, testMark: false, mirrored: false };
+export const PLAIN_CUT: CutWish = { overcutMm: 0, weedingMm: 0, testMark: false };
 
 /** mm. Weeding lines and the test mark keep this far from every piece, and a little from the edge of the film. */
 const CLEAR_MM = 1;
@@ -46,19 +44,15 @@ export function withExtras(pieces: readonly CutPiece[], strip: FilmArea, board: 
   const mark = wish.testMark ? testMark(solid, strip, board) : null;
   const lines =
     wish.weedingMm > 0 ? weedingLines(mark ? [...solid, mark.solid] : solid, strip, board, wish.weedingMm) : [];
-  const all: CutPiece[] = [
+  return [
     ...(mark ? [{ pieceId: 'test-mark', paths: mark.paths }] : []),
     ...pieces.map((piece) => ({ ...piece, paths: piece.paths.map((path) => overcut(path, wish.overcutMm)) })),
     ...(lines.length > 0 ? [{ pieceId: 'weeding', paths: lines }] : []),
   ];
-  if (!wish.mirrored) return all;
-  // Within its own strip of film, which stays where it lies.
-  const across = 2 * board.marginMm + strip.across;
-  return all.map((piece) => ({
-    ...piece,
-    paths: piece.paths.map((path) => mapPath(path, (p) => ({ x: p.x, y: across - p.y }), 1, true)),
-  }));
 }
+
+/** Whether it is cut besides the pieces. */
+export const isExtra = ({ pieceId }: CutPiece): boolean => pieceId === 'test-mark' || pieceId === 'weeding';
 
 /** A small square in a triangle at the first free corner or edge of the film; null where there is no room for it. */
 function testMark(solid: readonly Ring[], strip: FilmArea, board: Board): { paths: Path[]; solid: Ring } | null {

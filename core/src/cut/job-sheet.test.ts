@@ -52,7 +52,7 @@ describe('planJob', () => {
     expect(sheet.minutes).toBeCloseTo(476 / 40 / 60 + 4 / 60, 9);
     // Strips are as wide as the pieces and 3 mm all round; turned where that takes less of the board: 16 × 106, 26 × 106.
     expect(sheet.plan.loads).toHaveLength(1);
-    expect(sheet.plan.loads[0]!.strips.map((s) => [s.to - s.from, s.across, s.turned])).toEqual([
+    expect(sheet.plan.loads[0]!.strips.map((s) => [s.to - s.from, s.across, s.parts[0]!.turned])).toEqual([
       [16, 106, true],
       [26, 106, true],
     ]);

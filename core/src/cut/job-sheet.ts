@@ -2,7 +2,7 @@ import type { Film } from '../artwork/film.ts';
 import { joinBoxes } from '../plane/box.ts';
 import type { Board } from '../sheet/board.ts';
 import type { FilmBlock, LoadPlan } from '../sheet/load.ts';
-import { filmStrips, planLoads } from '../sheet/load.ts';
+import { planLoads } from '../sheet/load.ts';
 import type { Path } from '../plane/path.ts';
 import type { Box } from '../plane/box.ts';
 import type { Polygon } from '../polygon/polygon.ts';
@@ -78,7 +78,7 @@ export function planJob(pieces: readonly CuttablePiece[], films: readonly Film[]
   const list = [...needs.values()];
   const cut = list.reduce((sum, need) => sum + need.cutMm, 0);
   const lifts = list.reduce((sum, need) => sum + need.pieces + need.counters, 0);
-  const laid = plan.loads.flatMap(filmStrips).reduce((sum, s) => sum + (s.to - s.from) * s.across, 0);
+  const laid = plan.loads.flatMap((l) => l.strips).reduce((sum, s) => sum + (s.to - s.from) * s.across, 0);
   const placed = new Set(plan.loads.flatMap((l) => l.strips.map((s) => s.film)));
   const used = list.filter((n) => placed.has(n.film.id)).reduce((sum, n) => sum + n.areaMm2, 0);
   return { plan, needs: list, minutes: cut / CUTTING_PACE / 60 + lifts / 60, use: laid > 0 ? used / laid : 0 };

@@ -1,7 +1,7 @@
 import { flattenPath } from '../plane/flatten.ts';
 import type { Path } from '../plane/path.ts';
 import { mapPath } from '../plane/path.ts';
-import type { Strip } from '../sheet/load.ts';
+import type { PartOnBoard, Strip } from '../sheet/load.ts';
 
 /** What is cut of one piece: counters before the outline, so that nothing is loose while the blade works inside it. */
 export interface CutPiece {
@@ -11,22 +11,43 @@ export interface CutPiece {
   readonly paths: readonly Path[];
 }
 
+/** A piece as it lies on its template. */
+interface FlatPiece {
+  readonly id: string;
+  readonly paths: readonly Path[];
+}
+
 /**
- * Pieces of one strip in board millimetres, in cutting order: nearest next from the load corner, counters first.
+ * What is cut of a strip of film, in board millimetres, part by part in cutting order.
  *
- * @param pieces paths on the template, outer ring first
- * @param strip where the film lies
+ * @param pieces of all films and parts, on their templates
+ * @param strip where the film and its parts lie
  */
-export function cutPieces(
-  pieces: readonly { readonly id: string; readonly paths: readonly Path[] }[],
+export const cutStrip = (
+  pieces: readonly (FlatPiece & { readonly film: string; readonly part: string })[],
   strip: Strip,
-): CutPiece[] {
-  const [a, b, c, d, e, f] = strip.matrix;
+): CutPiece[] =>
+  strip.parts.flatMap((laid) =>
+    cutPieces(
+      pieces.filter((p) => p.film === strip.film && p.part === laid.part),
+      laid,
+    ),
+  );
+
+/**
+ * Pieces of one part in board millimetres, in cutting order: nearest next from the load corner, counters first.
+ *
+ * @param pieces paths on the template, mm, outer ring first
+ * @param laid where the part lies
+ */
+export function cutPieces(pieces: readonly FlatPiece[], laid: PartOnBoard): CutPiece[] {
+  const [a, b, c, d, e, f] = laid.matrix;
+  const mirrored = a * d - b * c < 0;
   const left = pieces.map(({ id, paths }) => ({
     pieceId: id,
-    part: strip.part,
+    part: laid.part,
     paths: [...paths.slice(1), ...paths.slice(0, 1)].map((path) =>
-      mapPath(path, (p) => ({ x: a * p.x + c * p.y + e, y: b * p.x + d * p.y + f })),
+      mapPath(path, (p) => ({ x: a * p.x + c * p.y + e, y: b * p.x + d * p.y + f }), 1, mirrored),
     ),
   }));
   const ordered: CutPiece[] = [];
@@ -57,33 +78,26 @@ function untangled(pieces: CutPiece[]): CutPiece[] {
   const enter = pieces.map((piece) => piece.paths[0]!.start);
   const leave = pieces.map((piece) => piece.paths.at(-1)!.start);
   const order = pieces.map((_, i) => i);
-  const way = (i: number, k: number): number => {
-    const from = i < 0 ? { x: 0, y: 0 } : leave[order[i]!]!;
-    if (k >= n) return 0;
-    const to = enter[order[k]!]!;
+  /** mm from what is cut at one place of the order to what would be cut next; from the load corner before the first. */
+  const way = (before: number, next: number): number => {
+    if (next >= n) return 0;
+    const [from, to] = [before < 0 ? { x: 0, y: 0 } : leave[order[before]!]!, enter[order[next]!]!];
     return Math.hypot(to.x - from.x, to.y - from.y);
+  };
+  const stretch = (from: number, to: number): number => {
+    let sum = 0;
+    for (let m = from - 1; m <= to; m++) sum += way(m, m + 1);
+    return sum;
   };
   for (let pass = 0, better = true; better && pass < MOST_PASSES; pass++) {
     better = false;
     for (let i = 0; i < n - 1; i++)
       for (let k = i + 1; k < n; k++) {
-        const stretch = (): number => {
-          let sum = 0;
-          for (let m = i - 1; m <= k; m++) sum += way(m, m + 1);
-          return sum;
-        };
-        const ends = (a: number, b: number): number => {
-          const from = a < 0 ? { x: 0, y: 0 } : leave[order[a]!]!;
-          const to = enter[order[b]!]!;
-          return Math.hypot(to.x - from.x, to.y - from.y);
-        };
-        // Only what joins new ends can save anything worth looking at closely.
-        const quick =
-          ends(i - 1, k) + (k + 1 < n ? ends(i, k + 1) : 0) - ends(i - 1, i) - (k + 1 < n ? ends(k, k + 1) : 0);
-        if (quick > -0.5) continue;
-        const before = stretch();
+        // Only where the new ends are nearer is it worth looking at the whole stretch, whose own ways change too.
+        if (way(i - 1, k) + way(i, k + 1) >= way(i - 1, i) + way(k, k + 1)) continue;
+        const before = stretch(i, k);
         turn(order, i, k);
-        if (stretch() < before - 1e-9) better = true;
+        if (stretch(i, k) < before - 1e-9) better = true;
         else turn(order, i, k);
       }
   }

@@ -1,3 +1,4 @@
+import { isWipedWithAlcohol } from '../blank/blank.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 
 /** Combinations of materials and steps that can hurt someone: calm words, and who has the last one. */
@@ -8,12 +9,7 @@ const HAZARDS: readonly { readonly case: string; readonly when: (context: ProofC
   { case: 'painting', when: ({ job }) => job.process === 'paint' },
   { case: 'glass-worked', when: ({ job }) => job.blank.surface === 'glass' && ['etch', 'blast'].includes(job.process) },
   { case: 'heat-latex', when: ({ job }) => job.warm && job.blank.surface === 'latex' },
-  // Alcohol is what most surfaces are wiped with before film is laid.
-  {
-    case: 'alcohol-heat',
-    when: ({ job }) =>
-      job.warm && ['glass', 'glazed ceramic', 'bare steel', 'powder-coated steel'].includes(job.blank.surface),
-  },
+  { case: 'alcohol-heat', when: ({ job }) => job.warm && isWipedWithAlcohol(job.blank.surface) },
   { case: 'latex', when: ({ job }) => job.blank.surface === 'latex' },
   { case: 'helium', when: ({ job }) => job.blank.kind === 'balloon' && job.blank.balloon.gas === 'helium' },
   {

@@ -29,8 +29,8 @@ export interface CellShape {
  */
 export function cellShape(rings: readonly Ring[], cell: number): CellShape {
   const box = rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
-  const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / cell - 1e-9));
-  const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / cell - 1e-9));
+  const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / cell - HAIR));
+  const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / cell - HAIR));
   const grid = new Uint8Array(columns * rows);
   const edges = edgesInCells(rings, cell, box.minX, box.minY);
   markEdges(grid, edges, columns, rows);
@@ -91,6 +91,9 @@ function rimOf(grid: Uint8Array, columns: number, rows: number): Int32Array {
   return Int32Array.from(rim);
 }
 
+/** Share of a cell that is rounding. */
+const HAIR = 1e-9;
+
 /** Edges of rings in cells from a corner, each from its left end to its right: ax, ay, bx, by one after the other. */
 function edgesInCells(rings: readonly Ring[], cell: number, fromX: number, fromY: number): Float64Array {
   const edges = new Float64Array(rings.reduce((sum, ring) => sum + 2 * ring.length, 0));
@@ -112,13 +115,13 @@ function markEdges(grid: Uint8Array, edges: Float64Array, columns: number, rows:
   for (let k = 0; k < edges.length; k += 4) {
     const [ax, ay, bx, by] = [edges[k]!, edges[k + 1]!, edges[k + 2]!, edges[k + 3]!];
     const slope = bx === ax ? 0 : (by - ay) / (bx - ax);
-    const last = Math.min(columns - 1, Math.floor(bx));
-    for (let c = Math.max(0, Math.min(columns - 1, Math.floor(ax))); c <= last; c++) {
+    // What runs along the line between two cells only touches them; a hair keeps it to the one that has more of it.
+    const last = Math.min(columns - 1, Math.ceil(bx - HAIR) - 1);
+    for (let c = Math.max(0, Math.floor(ax + HAIR)); c <= last; c++) {
       const p = bx === ax ? ay : ay + slope * (Math.max(ax, c) - ax);
       const q = bx === ax ? by : ay + slope * (Math.min(bx, c + 1) - ax);
-      // What ends on the line between two cells touches both; a hair keeps it to one.
-      const low = Math.max(0, Math.floor(Math.min(p, q) + 1e-9));
-      const high = Math.min(rows - 1, Math.ceil(Math.max(p, q) - 1e-9) - 1);
+      const low = Math.max(0, Math.floor(Math.min(p, q) + HAIR));
+      const high = Math.min(rows - 1, Math.ceil(Math.max(p, q) - HAIR) - 1);
       for (let r = low; r <= high; r++) grid[c * rows + r] = 1;
     }
   }
@@ -136,7 +139,7 @@ function fillInside(grid: Uint8Array, edges: Float64Array, columns: number, rows
   crossings.forEach((ys, c) => {
     ys.sort((a, b) => a - b);
     for (let i = 0; i + 1 < ys.length; i += 2)
-      for (let r = Math.max(0, Math.floor(ys[i]!)); r <= Math.min(rows - 1, Math.floor(ys[i + 1]!)); r++)
+      for (let r = Math.max(0, Math.floor(ys[i]! + HAIR)); r < Math.min(rows, Math.ceil(ys[i + 1]! - HAIR)); r++)
         grid[c * rows + r] = 1;
   });
 }
@@ -302,9 +305,9 @@ const allSet = (bits: Int32Array, used: number, last: number): boolean => {
 
 /** `out |= column >> by`, over the first `used` words. */
 function orShifted(out: Int32Array, used: number, column: Int32Array, base: number, words: number, by: number): void {
-  const [skip, shift] = [by >> 5, by & 31];
+  const [whole, shift] = [by >> 5, by & 31];
   for (let w = 0; w < used; w++) {
-    const at = w + skip;
+    const at = w + whole;
     if (at >= words) return;
     const low = column[base + at]! >>> shift;
     const high = shift === 0 || at + 1 >= words ? 0 : column[base + at + 1]! << (32 - shift);
@@ -313,9 +316,9 @@ function orShifted(out: Int32Array, used: number, column: Int32Array, base: numb
 }
 
 function orShiftedInto(made: Int32Array, here: number, before: number, words: number, by: number): void {
-  const [skip, shift] = [by >> 5, by & 31];
+  const [whole, shift] = [by >> 5, by & 31];
   for (let w = 0; w < words; w++) {
-    const at = w + skip;
+    const at = w + whole;
     if (at >= words) return;
     const low = made[before + at]! >>> shift;
     const high = shift === 0 || at + 1 >= words ? 0 : made[before + at + 1]! << (32 - shift);

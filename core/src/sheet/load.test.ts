@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BOARDS, boardById } from './board.ts';
-import { filmStrips, planLoads, type FilmBlock } from './load.ts';
+import { mirroredStrip, planLoads, type FilmBlock, type PartOnBoard } from './load.ts';
 
 const block = (film: string, width: number, height: number): FilmBlock => ({
   film,
@@ -20,7 +20,7 @@ describe('planLoads', () => {
       [65, 101],
       [107, 173],
     ]);
-    expect(plan.loads[0]!.strips.map((s) => s.turned)).toEqual([true, true, false]);
+    expect(plan.loads[0]!.strips.map((s) => s.parts[0]!.turned)).toEqual([true, true, false]);
   });
 
   it('starts a new load when the board is full and lists what fits no way round', () => {
@@ -43,7 +43,7 @@ describe('planLoads', () => {
             expect(s.to).toBeLessThanOrEqual(board.lengthMm - board.marginMm);
             expect(s.across).toBeLessThanOrEqual(board.widthMm - 2 * board.marginMm);
             const { box } = blocks[Number(s.film)]!;
-            const [a, b, c, d, e, f] = s.matrix;
+            const [a, b, c, d, e, f] = s.parts[0]!.matrix;
             for (const [x, y] of [
               [box.minX, box.minY],
               [box.maxX, box.minY],
@@ -67,7 +67,7 @@ describe('planLoads with many parts of a film', () => {
     const names = [60, 40, 52, 35].map((width, i): FilmBlock => ({ ...block('a', width, 18), part: `n${i}` }));
     const plan = planLoads([...names, block('b', 100, 30)], square);
     expect(plan.loads).toHaveLength(1);
-    const [a, b] = filmStrips(plan.loads[0]!);
+    const [a, b] = plan.loads[0]!.strips;
     expect([a!.parts.length, b!.parts.length]).toEqual([4, 1]);
     // Side by side across the board, 278 mm of it, four names take less of its length than one beside the other would.
     expect(a!.to - a!.from).toBeLessThan(4 * 24);
@@ -90,6 +90,26 @@ describe('planLoads with many parts of a film', () => {
   });
   it('turns directional film by halves only', () => {
     const long = [0, 1].map((i): FilmBlock => ({ ...block('m', 120, 20), part: `p${i}`, directional: true }));
-    for (const strip of planLoads(long, square).loads.flatMap((load) => load.strips)) expect(strip.turned).toBe(false);
+    for (const strip of planLoads(long, square).loads.flatMap((load) => load.strips))
+      for (const { turned } of strip.parts) expect(turned).toBe(false);
+  });
+});
+
+describe('mirroredStrip', () => {
+  it('mirrors what is on a strip within its film, and twice is as it was', () => {
+    const [strip] = planLoads([block('a', 60, 18)], square).loads[0]!.strips;
+    const mirrored = mirroredStrip(strip!, square);
+    const at = ({ matrix: [, b, , d, , f] }: PartOnBoard, x: number, y: number): number => b * x + d * y + f;
+    // Turned a quarter, 60 mm of it reach across: what was so far from one edge of the film is so far from the other.
+    for (const [x, y] of [
+      [-30, -18],
+      [30, 0],
+      [7, -5],
+    ] as const)
+      // prettier-ignore
+      expect(at(mirrored.parts[0]!, x, y)).toBeCloseTo(2 * square.marginMm + strip!.across - at(strip!.parts[0]!, x, y), 9);
+    expect(mirrored).toMatchObject({ from: strip!.from, to: strip!.to, across: strip!.across });
+    const back = mirroredStrip(mirrored, square).parts[0]!.matrix;
+    strip!.parts[0]!.matrix.forEach((value, i) => expect(back[i]).toBeCloseTo(value, 9));
   });
 });

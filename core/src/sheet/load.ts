@@ -18,35 +18,37 @@ export interface FilmBlock {
   readonly directional?: boolean;
 }
 
-/** One part of a film where it lies on the board. The board frame has x along the feed and y across it, both from the board's corner, mm. */
-export interface Strip {
-  readonly film: string;
+/** A part of a film where it lies on the board. */
+export interface PartOnBoard {
   readonly part: string;
-  /** The strip of film that it is cut from covers the board from here to here along the feed, whole mm. */
-  readonly from: number;
-  readonly to: number;
-  /** How far the film reaches across the board, whole mm. */
-  readonly across: number;
-  /** Whether the template is turned a quarter on the board. */
+  /** Whether its template is turned a quarter. */
   readonly turned: boolean;
-  /** Template to board: x' = a·x + c·y + e, y' = b·x + d·y + f. */
+  /** Template to board: x' = a·x + c·y + e, y' = b·x + d·y + f, mm. */
   readonly matrix: readonly [number, number, number, number, number, number];
 }
 
-/** A strip of film on the board, with all that is cut from it. */
-export interface FilmStrip extends Pick<Strip, 'film' | 'from' | 'to' | 'across'> {
-  readonly parts: readonly Strip[];
+/**
+ * A strip of film on the board, with all that is cut from it. The board frame has x along the feed and y across it, both
+ * from the board's corner, mm.
+ */
+export interface Strip {
+  readonly film: string;
+  /** It covers the board from here to here along the feed, whole mm. */
+  readonly from: number;
+  readonly to: number;
+  /** How far it reaches across the board from its margin, whole mm. */
+  readonly across: number;
+  readonly parts: readonly PartOnBoard[];
 }
 
-/** The strips of film of a load, in the order in which they lie. */
-export function filmStrips({ strips }: Load): FilmStrip[] {
-  const out: (FilmStrip & { parts: Strip[] })[] = [];
-  for (const strip of strips) {
-    const last = out.at(-1);
-    if (last && last.film === strip.film && last.from === strip.from) last.parts.push(strip);
-    else out.push({ film: strip.film, from: strip.from, to: strip.to, across: strip.across, parts: [strip] });
-  }
-  return out;
+/** A strip with everything on it mirrored within its own film, which stays where it lies: for the inside of glass. */
+export function mirroredStrip(strip: Strip, { marginMm }: Board): Strip {
+  const across = 2 * marginMm + strip.across;
+  const parts = strip.parts.map((one): PartOnBoard => {
+    const [a, b, c, d, e, f] = one.matrix;
+    return { ...one, matrix: [a, -b, c, -d, e, across - f] };
+  });
+  return { ...strip, parts };
 }
 
 /** One trip through the cutter. */
@@ -73,7 +75,7 @@ interface Lot {
   readonly along: number;
   readonly across: number;
   /** Parts by their matrices, from the corner of the lot. */
-  readonly parts: readonly { readonly block: FilmBlock; readonly turned: boolean; readonly matrix: Strip['matrix'] }[];
+  readonly parts: readonly PartOnBoard[];
 }
 
 /**
@@ -106,18 +108,11 @@ export function planLoads(blocks: readonly FilmBlock[], board: Board): LoadPlan 
       }
       const from = end + board.gapMm;
       end = from + lot.along;
-      for (const { block, turned, matrix } of lot.parts) {
-        const [a, b, c, d, e, f] = matrix;
-        loads.at(-1)!.strips.push({
-          film,
-          part: block.part,
-          from,
-          to: end,
-          across: lot.across,
-          turned,
-          matrix: [a, b, c, d, e + from, f + board.marginMm],
-        });
-      }
+      const parts = lot.parts.map((one): PartOnBoard => {
+        const [a, b, c, d, e, f] = one.matrix;
+        return { ...one, matrix: [a, b, c, d, e + from, f + board.marginMm] };
+      });
+      loads.at(-1)!.strips.push({ film, from, to: end, across: lot.across, parts });
     }
   }
   return { board, loads, tooLarge };
@@ -138,8 +133,10 @@ function singleLot(block: FilmBlock, room: Room): { lots: Lot[]; left: FilmBlock
   const turned = quarter && (!straight || high < wide);
   const at = BLADE_MARGIN_MM;
   // A quarter turn counter-clockwise sends (x, y) to (−y, x).
-  const matrix: Strip['matrix'] = turned ? [0, 1, -1, 0, at + maxY, at - minX] : [1, 0, 0, 1, at - minX, at - minY];
-  return { lots: [{ along: turned ? high : wide, across: turned ? wide : high, parts: [{ block, turned, matrix }] }], left: [] }; // prettier-ignore
+  const matrix: PartOnBoard['matrix'] = turned
+    ? [0, 1, -1, 0, at + maxY, at - minX]
+    : [1, 0, 0, 1, at - minX, at - minY];
+  return { lots: [{ along: turned ? high : wide, across: turned ? wide : high, parts: [{ part: block.part, turned, matrix }] }], left: [] }; // prettier-ignore
 }
 
 /** Quarter turns counter-clockwise as matrices. */
@@ -161,22 +158,20 @@ function nestedLots(blocks: readonly FilmBlock[], room: Room, gapMm: number): { 
     plan = better ?? plan;
     if (++looked >= plansFor(parts.length)) break;
   }
-  const lots = (plan?.alongUsed ?? []).map((along, s): Lot => {
+  const lots = (plan?.alongUsed ?? []).flatMap((along, s): Lot[] => {
     const laid = plan!.laid.filter((p) => p.sheet === s);
+    if (laid.length === 0) return [];
     const reach = laid.map((p) => {
       const [, b, , d] = TURNS[p.turn]!;
       const { minX, maxX, minY, maxY } = blocks[Number(p.id)]!.box;
       return p.y + Math.max(b * minX, b * maxX) + Math.max(d * minY, d * maxY);
     });
-    return {
-      along: Math.ceil(along + 2 * at - 1e-6),
-      across: Math.min(room.across, Math.ceil(Math.max(...reach) + 2 * at - 1e-6)),
-      parts: laid.map((p) => ({
-        block: blocks[Number(p.id)]!,
-        turned: p.turn % 2 === 1,
-        matrix: [...TURNS[p.turn]!, p.x + at, p.y + at] as unknown as Strip['matrix'],
-      })),
-    };
+    const parts = laid.map(({ id, turn, x, y }): PartOnBoard => {
+      const [a, b, c, d] = TURNS[turn]!;
+      return { part: blocks[Number(id)]!.part, turned: turn % 2 === 1, matrix: [a, b, c, d, x + at, y + at] };
+    });
+    const across = Math.min(room.across, Math.ceil(Math.max(...reach) + 2 * at - 1e-6));
+    return [{ along: Math.ceil(along + 2 * at - 1e-6), across, parts }];
   });
   return { lots, left: (plan?.left ?? []).map((id) => blocks[Number(id)]!) };
 }

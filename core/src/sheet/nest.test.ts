@@ -106,6 +106,18 @@ describe('nest', () => {
     expect(planned([frame, inside], [{ id: 's', acrossMm: 100, alongMm: 300 }], 6, 5).alongUsed[0]).toBeCloseTo(100, 0);
   });
 
+  it('lets nothing lie between the outlines of one part, which are lifted with one tape', () => {
+    const square = (x: number, y: number, mm: number): Float64Array => Float64Array.from([x, y, x + mm, y, x + mm, y + mm, x, y + mm]); // prettier-ignore
+    // Two squares of 40 with 60 mm between them: a square of 30 has room there, with 15 mm to spare on either side.
+    const pair: NestPart = { id: 'pair', rings: [square(0, 0, 40), square(100, 0, 40)], turns: [0] };
+    const small: NestPart = { id: 'small', rings: [square(0, 0, 30)], turns: [0] };
+    const plan = planned([pair, small], [{ id: 's', acrossMm: 40, alongMm: 400 }], 6, 8);
+    const at = (id: string): number => plan.laid.find((p) => p.id === id)!.x;
+    const between = at('small') > at('pair') && at('small') < at('pair') + 100;
+    expect(between).toBe(false);
+    expect(plan.alongUsed[0]).toBeGreaterThan(140 + 6 + 30 - 1e-6);
+  });
+
   it('gives the same plan for the same seed', () => {
     const parts = jigsaw(200, 150, 12, 5);
     const once = planned(parts, [roll], 2, 30, 7);

@@ -4,15 +4,14 @@ import { offsetRings } from '../polygon/offset.ts';
 import { simplifyRing } from '../plane/simplify.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
+import { unionRings } from '../polygon/boolean.ts';
 import type { CellShape } from './cells.ts';
-import { cellShape, CellSheet } from './cells.ts';
-
-/** Where a part lies: which of its turned shapes, and the column and row of its lower left cell. */
-interface CellPlace {
-  readonly shape: number;
-  readonly column: number;
-  readonly row: number;
-}
+import { cellShape } from './cells.ts';
+import type { Taste } from './nest-lay.ts';
+import { byLength, bySize, FIRST_TASTE, layByFit, layInOrder, otherTaste } from './nest-lay.ts';
+import { FINER, finerTable, pushTogether } from './nest-push.ts';
+import type { CellPlace, Table } from './nest-table.ts';
+import { endOf, sheetAt, tableFor } from './nest-table.ts';
 
 /** Quarter turns counter-clockwise. */
 export type Quarter = 0 | 1 | 2 | 3;
@@ -20,7 +19,7 @@ export type Quarter = 0 | 1 | 2 | 3;
 /** Something that is laid as one and moves as one. */
 export interface NestPart {
   readonly id: string;
-  /** Outlines of its film, outer rings and holes, mm. What fits into a hole of it, or between its outlines, may lie there. */
+  /** Outlines of its film, outer rings and holes, mm. Other parts may lie in its holes, but not between its outlines. */
   readonly rings: readonly Ring[];
   /** Turns that its film allows: directional film is only turned by halves. */
   readonly turns: readonly Quarter[];
@@ -77,11 +76,6 @@ const SHARE_OF_GAP = 0.2;
 const strayFor = (parts: number): number => (parts > MANY ? 0.4 : 0.1);
 const MANY = 40;
 const HAIR_MM = 0.02;
-/** Into how many a cell is divided once parts lie, so that they are pushed together. */
-const FINER = 3;
-/** How far back a part is looked for a place when parts are pushed together, in cells. */
-const NUDGE = 4;
-
 /**
  * Lays parts in their true shapes on as few sheets as can be, and of those on as short a length: at once by size, then
  * better and better for as long as it is asked to go on.
@@ -108,343 +102,137 @@ export function* nest(
   const gap = wish.gapMm + 2 * stray + HAIR_MM;
   const cell = wholeCells(wish.cellMm ?? cellFor(parts, gap), sheets.at(-1)!.acrossMm + gap);
   const random = seeded(wish.seed);
-  const grown = parts.map((part) => ({
-    part,
-    rings: offsetRings(
-      part.rings.map((ring) => simplifyRing(ring, stray)),
-      gap / 2,
-    ).flatMap(ringsOf),
-  }));
-  const shapesAt = (size: number): CellShape[][] =>
-    grown.map(({ part, rings }) =>
-      part.turns.map((turn) =>
-        cellShape(
-          rings.map((ring) => turnRing(ring, turn)),
-          size,
-        ),
-      ),
-    );
-  const coarse = shapesAt(cell);
-  const kinds = sheets.map((sheet): [number, number] => cellsOf(sheet, gap, cell));
-  const fits = (i: number): boolean =>
-    coarse[i]!.some((shape) => kinds.some(([along, across]) => shape.columns <= along && shape.rows <= across));
-  const able = parts.map((_, i) => i).filter(fits);
-  const left = parts.filter((_, i) => !able.includes(i)).map(({ id }) => id);
-  if (able.length === 0) {
+  const kindsIn = (size: number): [number, number][] => sheets.map((sheet) => cellsOf(sheet, gap, size));
+  const kinds = kindsIn(cell);
+  const all = parts.map((part) => {
+    const rings = grownAsOne(part.rings, gap, stray);
+    return { part, rings, shapes: part.turns.map((turn) => cellShape(turnRings(rings, turn), cell)) };
+  });
+  const fits = ({ shapes }: MovablePart): boolean =>
+    shapes.some((shape) => kinds.some(([along, across]) => shape.columns <= along && shape.rows <= across));
+  const movable = all.filter(fits);
+  const left = all.filter((one) => !fits(one)).map(({ part }) => part.id);
+  if (movable.length === 0) {
     yield { laid: [], alongUsed: [], sheetIds: [], left };
     return;
   }
-  const own = able.map((i) => coarse[i]!);
-  const table = tableFor(own, kinds);
+  const shapes = movable.map((one) => one.shapes);
+  const table = tableFor(shapes, kinds);
+  const told = (places: readonly (CellPlace | null)[], on: Table, size: number): Nesting =>
+    planOf(movable, places, on, { cell: size, gap, sheets, left });
+
+  // The first plan is there at once; from then on parts are pushed together.
+  const sized = layInOrder(bySize(shapes), shapes, table);
+  const best = { end: endOf(sized, shapes), plan: told(sized, table, cell) };
+  yield best.plan;
   const finely = cell / FINER;
-  const fine = new FineTable(
-    able.map((i) => shapesOf(grown[i]!, finely)),
-    table,
-    sheets.map((sheet) => cellsOf(sheet, gap, finely)),
-    finely,
-  );
-  const movable = able.map((i) => parts[i]!);
-  const plan = (places: readonly (CellPlace | null)[], on: Table, size: number): Nesting =>
-    planOf(movable, own, places, on, size, sheets, left, gap);
-
-  const best: { end: number; plan: Nesting | null } = { end: Infinity, plan: null };
-  const take = (places: (CellPlace | null)[]): Nesting | null => {
-    const end = endOf(places, own);
-    const first = best.plan === null;
-    // The first plan is there at once; from then on parts are pushed together.
-    const made = first ? plan(places, table, cell) : plan(fine.pushTogether(places, Math.max(end, best.end)), fine.tableUpTo(end), finely); // prettier-ignore
-    if (best.plan && worthOf(made) >= worthOf(best.plan) - 1e-6) return null;
-    best.plan = made;
+  const finer = finerTable(table, kindsIn(finely), best.end + 2);
+  const fineShape = finerShapes(movable, finely);
+  const better = (places: readonly (CellPlace | null)[]): Nesting | null => {
+    const end = endOf(places, shapes);
+    // Only what may be shorter once it is pushed together is looked at.
+    if (end > best.end + 1) return null;
+    const plan = told(pushTogether(places, table, finer, fineShape), finer, finely);
+    if (worthOf(plan) >= worthOf(best.plan) - 1e-6) return null;
+    best.plan = plan;
     best.end = Math.min(best.end, end);
-    return made;
+    return plan;
   };
-
-  const sized = layInOrder(bySize(own), own, table);
-  yield take(sized);
-  yield take(sized);
-  const long = layInOrder(byLength(own), own, table);
-  yield endOf(long, own) <= best.end ? take(long) : null;
-  let taste: Taste = { ...FIRST_TASTE, sooner: own.map(() => 0) };
+  yield better(sized);
+  yield better(layInOrder(byLength(shapes), shapes, table));
+  let taste: Taste = { ...FIRST_TASTE, sooner: shapes.map(() => 0) };
   let tasteEnd = Infinity;
   for (let round = 0; ; round++) {
-    // Best fits again and again, now and then from what turned out best so far.
+    // Best fits again and again, every other time from what turned out best so far.
     const next = round === 0 ? taste : otherTaste(taste, round % 2 === 0, random);
-    const places = layByFit(own, table, next);
-    const end = endOf(places, own) + 1e4 * places.filter((p) => p === null).length;
+    const places = layByFit(shapes, table, next);
+    const end = endOf(places, shapes) + 1e4 * places.filter((p) => p === null).length;
     if (end < tasteEnd) [taste, tasteEnd] = [next, end];
-    // Only what may be better once it is pushed together is.
-    yield end <= best.end + 1 ? take(places) : null;
+    yield better(places);
   }
 }
 
-/** What the first try by fit goes by. */
-const FIRST_TASTE = { along: 2.2, size: 0.7 };
-
-/** Another taste: all anew, or the best one with a few parts sooner or later. */
-function otherTaste(best: Taste, near: boolean, random: () => number): Taste {
-  if (near) {
-    const sooner = [...best.sooner];
-    for (let k = 0; k < 3; k++) sooner[Math.floor(random() * sooner.length)] = 0.8 * (random() - 0.5);
-    return {
-      along: best.along * (0.85 + 0.3 * random()),
-      size: Math.max(0, best.size + 0.3 * (random() - 0.5)),
-      sooner,
-    };
-  }
-  const noise = 0.3 * random();
-  return { along: 0.8 + 2.7 * random(), size: 1.4 * random(), sooner: best.sooner.map(() => noise * random()) };
-}
-
-/** A part's shapes in cells of some size, each made when it is first asked for. */
-function shapesOf({ part, rings }: GrownPart, size: number): (turn: number) => CellShape {
-  const made: (CellShape | undefined)[] = [];
-  return (turn) =>
-    (made[turn] ??= cellShape(
-      rings.map((ring) => turnRing(ring, part.turns[turn]!)),
-      size,
-    ));
-}
-
-/** A part with its outlines moved out by half the gap. */
-interface GrownPart {
+/** A part that fits a sheet, with its outlines moved out by half the gap, and its shape in each turn. */
+interface MovablePart {
   readonly part: NestPart;
   readonly rings: readonly Ring[];
+  readonly shapes: readonly CellShape[];
 }
 
+/** Most times that the reach doubles within which outlines of a part are put together. */
+const MOST_REACHES = 7;
+
+/**
+ * Outlines moved out by half the gap. Those of a part that lie apart are put together first, so that nothing else comes to
+ * lie between what is lifted with one tape: filled out as far as it takes until they are one, and drawn in again.
+ */
+function grownAsOne(rings: readonly Ring[], gap: number, stray: number): readonly Ring[] {
+  const plain = rings.map((ring) => simplifyRing(ring, stray));
+  const grown = offsetRings(plain, gap / 2);
+  for (let reach = gap, k = 0; grown.length > 1 && k < MOST_REACHES; reach *= 2, k++) {
+    const filled = offsetRings(plain, reach + gap / 2);
+    if (filled.length === 1)
+      return unionRings([...offsetRings(ringsOf(filled[0]!), -reach), ...grown].flatMap(ringsOf)).flatMap(ringsOf);
+  }
+  return grown.flatMap(ringsOf);
+}
+
+/** Shapes of parts in finer cells, each made when it is first asked for. */
+function finerShapes(movable: readonly MovablePart[], cell: number): (part: number, turn: number) => CellShape {
+  const made = movable.map((): (CellShape | undefined)[] => []);
+  return (i, turn) => {
+    const { part, rings } = movable[i]!;
+    return (made[i]![turn] ??= cellShape(turnRings(rings, part.turns[turn]!), cell));
+  };
+}
+
+/** Columns and rows of a sheet in cells of some size. Shapes are grown by half the gap, and so are the sheets. */
 const cellsOf = ({ acrossMm, alongMm }: NestSheet, gap: number, cell: number): [number, number] => [
   Math.floor((alongMm + gap) / cell + 1e-6),
   Math.floor((acrossMm + gap) / cell + 1e-6),
 ];
 
-/** All sheets one behind the other, with a wall between them. */
-interface Table {
-  readonly columns: number;
-  readonly rows: number;
-  /** Column at which each sheet begins, how many it has, and which of the given ones it is. */
-  readonly sheets: readonly {
-    readonly from: number;
-    readonly columns: number;
-    readonly rows: number;
-    readonly kind: number;
-  }[];
-  /** The table with nothing on it; copied, never laid on. */
-  readonly bare: CellSheet;
+/** What a plan is told by. */
+interface Telling {
+  readonly cell: number;
+  readonly gap: number;
+  readonly sheets: readonly NestSheet[];
+  /** Parts that fit no sheet. */
+  readonly left: readonly string[];
 }
-
-function tableFor(parts: readonly (readonly CellShape[])[], kinds: readonly (readonly [number, number])[]): Table {
-  const [along, across] = kinds.at(-1)!;
-  const cells = parts.reduce((sum, [shape]) => sum + shape!.cells, 0);
-  // More than twice what the parts cover is never needed of the last kind, nor more sheets than parts.
-  const many = Math.min(parts.length, 1 + Math.ceil((2.5 * cells) / Math.max(1, along * across)));
-  const all = [...kinds.slice(0, -1), ...Array.from({ length: many }, () => kinds.at(-1)!)];
-  return tableOf(all.map(([columns, rows], i) => ({ columns, rows, kind: Math.min(i, kinds.length - 1) })));
-}
-
-/** Sheets one behind the other, with a wall between them, and what is beyond the narrower ones blocked. */
-function tableOf(list: readonly Omit<Table['sheets'][number], 'from'>[]): Table {
-  const rows = Math.max(...list.map((sheet) => sheet.rows));
-  const sheets: Table['sheets'][number][] = [];
-  let from = 0;
-  for (const sheet of list) {
-    sheets.push({ ...sheet, from });
-    from += sheet.columns + 1;
-  }
-  const bare = new CellSheet(
-    from,
-    rows,
-    sheets.map((sheet) => sheet.from),
-  );
-  for (const sheet of sheets) {
-    if (sheet.rows < rows) for (let c = 0; c < sheet.columns; c++) bare.block(sheet.from + c, sheet.rows, rows);
-    bare.block(sheet.from + sheet.columns, 0, rows);
-  }
-  return { columns: from, rows, sheets, bare };
-}
-
-/** Lays parts one after the other, each where it adds least to the length. */
-function layInOrder(
-  order: readonly number[],
-  parts: readonly (readonly CellShape[])[],
-  table: Table,
-): (CellPlace | null)[] {
-  const sheet = table.bare.copy();
-  const places: (CellPlace | null)[] = parts.map(() => null);
-  let end = 0;
-  for (const i of order) {
-    let best: (CellPlace & { key: number }) | null = null;
-    parts[i]!.forEach((shape, s) => {
-      const found = sheet.findRoom(shape);
-      if (!found) return;
-      const key = 1e6 * Math.max(end, found.column + shape.columns) + 1e2 * (found.column + shape.columns / 2) + found.row / table.rows; // prettier-ignore
-      if (!best || key < best.key) best = { shape: s, ...found, key };
-    });
-    if (!best) continue;
-    const { shape, column, row }: CellPlace = best;
-    sheet.lay(parts[i]![shape]!, column, row);
-    places[i] = { shape, column, row };
-    end = Math.max(end, column + parts[i]![shape]!.columns);
-  }
-  return places;
-}
-
-/** How much a fit weighs against lying far along, and against leaving small parts for later; varied from try to try. */
-interface Taste {
-  readonly along: number;
-  readonly size: number;
-  /** How much sooner each part is taken than it would be. */
-  readonly sooner: readonly number[];
-}
-
-/**
- * Lays parts one after the other as well: of all that are left, each time the one that fits best where there is room
- * first, with the most of its edge beside others.
- */
-function layByFit(parts: readonly (readonly CellShape[])[], table: Table, taste: Taste): (CellPlace | null)[] {
-  const sheet = table.bare.copy();
-  const places: (CellPlace | null)[] = parts.map(() => null);
-  const biggest = Math.max(...parts.map(([shape]) => shape!.cells));
-  // Where each was found to fit first: as the table fills, it never fits any nearer.
-  const left = parts.map((shapes, i) => ({ i, found: shapes.map(() => ({ column: 0, row: -1 })) }));
-  while (left.length > 0) {
-    let best: (CellPlace & { at: number; score: number }) | null = null;
-    let nearest = Infinity;
-    left.forEach(({ i, found }) =>
-      found.forEach((spot, s) => {
-        const shape = parts[i]![s]!;
-        if (spot.row === -2) return;
-        if (spot.row < 0 || !sheet.fitsAt(shape, spot.column, spot.row))
-          found[s] = sheet.findRoom(shape, spot.column) ?? { column: 0, row: -2 };
-        if (found[s]!.row >= 0) nearest = Math.min(nearest, found[s]!.column);
-      }),
-    );
-    left.forEach(({ i, found }, at) =>
-      found.forEach(({ column, row }, s) => {
-        if (row < 0) return;
-        const shape = parts[i]![s]!;
-        const score =
-          sheet.contactAt(shape, column, row) -
-          (taste.along * (column - nearest)) / Math.sqrt(biggest) +
-          taste.size * Math.sqrt(shape.cells / biggest) +
-          taste.sooner[i]!;
-        if (!best || score > best.score) best = { shape: s, column, row, at, score };
-      }),
-    );
-    if (!best) break;
-    const { shape, column, row, at }: CellPlace & { at: number } = best;
-    const { i } = left.splice(at, 1)[0]!;
-    sheet.lay(parts[i]![shape]!, column, row);
-    places[i] = { shape, column, row };
-  }
-  return places;
-}
-
-const endOf = (places: readonly (CellPlace | null)[], parts: readonly (readonly CellShape[])[]): number =>
-  places.reduce((end, p, i) => (p ? Math.max(end, p.column + parts[i]![p.shape]!.columns) : end), 0);
-
-const bySize = (parts: readonly (readonly CellShape[])[]): number[] =>
-  parts.map((_, i) => i).sort((a, b) => parts[b]![0]!.cells - parts[a]![0]!.cells || a - b);
-
-const byLength = (parts: readonly (readonly CellShape[])[]): number[] => {
-  const long = (i: number): number => Math.max(parts[i]![0]!.columns, parts[i]![0]!.rows);
-  return parts.map((_, i) => i).sort((a, b) => long(b) - long(a) || a - b);
-};
-
-/** The same table in finer cells, on which parts that lie apart are pushed together. */
-class FineTable {
-  private made: Table | null = null;
-
-  constructor(
-    private readonly shapes: readonly ((turn: number) => CellShape)[],
-    private readonly coarse: Table,
-    /** Columns and rows that each kind of sheet has in these cells. */
-    private readonly kinds: readonly (readonly [number, number])[],
-    readonly cell: number,
-  ) {}
-
-  /** As much of the table as what ends at a coarse column takes, and a little more. */
-  tableUpTo(end: number): Table {
-    if (this.made) return this.made;
-    const needed = this.coarse.sheets.filter(({ from }) => from < end + 2);
-    this.made = tableOf(
-      needed.map(({ kind, from }, i) => {
-        const [columns, rows] = this.kinds[kind]!;
-        const most = i === needed.length - 1 ? (end + 2 - from) * FINER : columns;
-        return { kind, rows, columns: Math.min(columns, most) };
-      }),
-    );
-    return this.made;
-  }
-
-  /** Moves each part as near to the beginning as it fits, the nearest first, until none moves any more. */
-  pushTogether(places: readonly (CellPlace | null)[], end: number): (CellPlace | null)[] {
-    const table = this.tableUpTo(end);
-    const sheet = table.bare.copy();
-    const out = places.map((place) => {
-      if (!place) return null;
-      const index = sheetAt(this.coarse, place.column);
-      const column = (place.column - this.coarse.sheets[index]!.from) * FINER + table.sheets[index]!.from;
-      return { ...place, column, row: place.row * FINER };
-    });
-    const shapeOf = (i: number): CellShape => this.shapes[i]!(out[i]!.shape);
-    out.forEach((place, i) => place && sheet.lay(shapeOf(i), place.column, place.row));
-    for (let round = 0, moved = true; moved && round < 3; round++) {
-      moved = false;
-      const order = out.flatMap((p, i) => (p ? [i] : [])).sort((a, b) => out[a]!.column - out[b]!.column);
-      for (const i of order) {
-        const place = out[i]!;
-        const shape = shapeOf(i);
-        sheet.lift(shape, place.column, place.row);
-        const found = sheet.findRoom(shape, Math.max(0, place.column - NUDGE * FINER), place.column + shape.columns);
-        const next = found ? { ...place, ...found } : place;
-        if (next.column < place.column) moved = true;
-        sheet.lay(shape, next.column, next.row);
-        out[i] = next;
-      }
-    }
-    return out;
-  }
-}
-
-/** Which sheet of a table a column is of. */
-const sheetAt = ({ sheets }: Table, column: number): number => sheets.findLastIndex(({ from }) => from <= column);
 
 function planOf(
-  parts: readonly NestPart[],
-  own: readonly (readonly CellShape[])[],
+  movable: readonly MovablePart[],
   places: readonly (CellPlace | null)[],
   table: Table,
-  cell: number,
-  sheets: readonly NestSheet[],
-  left: readonly string[],
-  gap: number,
+  { cell, gap, sheets, left }: Telling,
 ): Nesting {
   const laid: LaidPart[] = [];
   const out = [...left];
-  const used: number[] = [];
+  const used = new Map<number, number>();
   places.forEach((place, i) => {
-    const part = parts[i]!;
+    const { part, shapes } = movable[i]!;
     if (!place) {
       out.push(part.id);
       return;
     }
     const s = sheetAt(table, place.column);
     // Where a shape's cells begin does not hang on their size.
-    const shape = own[i]![place.shape]!;
+    const { fromX, fromY } = shapes[place.shape]!;
     const turn = part.turns[place.shape]!;
-    const box = part.rings.reduce((grown, ring) => boxOfCoordinates(turnRing(ring, turn), grown), EMPTY_BOX);
+    const box = turnRings(part.rings, turn).reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
     const sheet = sheets[table.sheets[s]!.kind]!;
-    // Shapes are grown by half the gap, and so are the sheets; what tips are short of it by rounding is put right here.
+    // What tips are short of half the gap by rounding is put right here.
     const x = within(
-      (place.column - table.sheets[s]!.from) * cell - shape.fromX - gap / 2,
+      (place.column - table.sheets[s]!.from) * cell - fromX - gap / 2,
       -box.minX,
       sheet.alongMm - box.maxX,
     );
-    const y = within(place.row * cell - shape.fromY - gap / 2, -box.minY, sheet.acrossMm - box.maxY);
+    const y = within(place.row * cell - fromY - gap / 2, -box.minY, sheet.acrossMm - box.maxY);
     laid.push({ id: part.id, sheet: s, turn, x, y });
-    const reach = x + box.maxX;
-    used[s] = Math.max(used[s] ?? 0, reach);
+    used.set(s, Math.max(used.get(s) ?? 0, x + box.maxX));
   });
-  const alongUsed = Array.from(used, (mm) => mm ?? 0);
+  const alongUsed = Array.from({ length: 1 + Math.max(-1, ...used.keys()) }, (_, s) => used.get(s) ?? 0);
   return { laid, alongUsed, sheetIds: alongUsed.map((_, s) => sheets[table.sheets[s]!.kind]!.id), left: out };
 }
 
@@ -456,6 +244,8 @@ function worthOf({ left, alongUsed }: Nesting): number {
   const all = alongUsed.reduce((sum, mm) => sum + mm, 0);
   return 1e9 * left.length + 1e6 * open + (alongUsed.at(-1) ?? 0) + 1e-3 * all;
 }
+
+const turnRings = (rings: readonly Ring[], turn: Quarter): Ring[] => rings.map((ring) => turnRing(ring, turn));
 
 /** A ring turned by quarters about the origin. */
 export function turnRing(ring: Ring, turn: Quarter): Ring {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { contextOf, jobOf } from '../../test/findings.ts';
-import { makeBlank, motifItem, plate, textItem } from '../../test/jobs.ts';
+import { makeBlank, makeProfile, motifItem, plate, textItem } from '../../test/jobs.ts';
 import { slitsInRound, slitsInStrip } from '../surface/relief.ts';
 import { neededGive } from '../surface/film-strain.ts';
 import { ringsOf } from '../polygon/polygon.ts';
@@ -61,6 +61,19 @@ describe('tapeSheets', () => {
             for (let i = 0; i < ring.length; i += 2)
               expect(Math.hypot(ring[i]! - x, ring[i + 1]! - y)).toBeGreaterThan(0.99);
       }
+  });
+
+  it('takes film across the back for one sheet of its own breadth', () => {
+    const bulge = makeProfile([[0, 150], [30, 220], [60, 252], [90, 220], [120, 150]]); // prettier-ignore
+    const back = { facing: 'angle', angleDeg: 180, from: 'middle', mm: 0, turnDeg: 0 } as const;
+    const { wrap } = contextOf(jobOf(bulge, plate('back', 60, 60, { placement: back })));
+    // The seam cuts it in two; 60 mm of it take more of the way round the further up or down: 60 · 252/220 at most, and the
+    // tape is 10 mm more.
+    expect(wrap.pieces).toHaveLength(2);
+    expect(wrap.tape).toHaveLength(1);
+    expect(wrap.tape[0]!.width).toBeGreaterThan(60);
+    expect(wrap.tape[0]!.width).toBeLessThan(79);
+    expect(wrap.tape[0]!.slits).toEqual([]);
   });
 
   it('has one sheet for film that lies together, and one more for what lies apart', () => {

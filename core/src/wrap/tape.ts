@@ -4,6 +4,7 @@ import { ringsOf } from '../polygon/polygon.ts';
 import { neededGive } from '../surface/film-strain.ts';
 import type { ReliefSlits } from '../surface/relief.ts';
 import { slitsInRound, slitsInStrip } from '../surface/relief.ts';
+import type { Extent } from './coverage.ts';
 import { bunchesRound } from './coverage.ts';
 import { gaussianOf } from './curvature.ts';
 import type { Wrap } from './derive.ts';
@@ -62,15 +63,15 @@ export function tapeSheets(job: Pick<Job, 'blank'>, wrap: LaidOut): TapeSheet[] 
   const gaussianAt = gaussianOf(job, wrap);
   if (!gaussianAt) return [];
   const pieces = wrap.pieces.filter((p) => !p.spare);
-  return bunchesRound(pieces, APART_MM / wrap.meanRadius).map((bunch) => sheetOver(bunch.pieces, wrap, gaussianAt));
+  return bunchesRound(pieces, APART_MM / wrap.meanRadius).map((bunch) => sheetOver(bunch, wrap, gaussianAt));
 }
 
-function sheetOver(pieces: readonly Piece[], wrap: LaidOut, gaussianAt: (slant: number) => number): TapeSheet {
+function sheetOver(
+  { pieces, azimuths }: Extent & { readonly pieces: readonly Piece[] },
+  wrap: LaidOut,
+  gaussianAt: (slant: number) => number,
+): TapeSheet {
   const asBand = wrap.frames.length === 1 && wrap.frames[0]!.asBand;
-  const azimuths = [
-    Math.min(...pieces.map((p) => p.azimuths[0])),
-    Math.max(...pieces.map((p) => p.azimuths[1])),
-  ] as const;
   const slants = [Math.min(...pieces.map((p) => p.slants[0])), Math.max(...pieces.map((p) => p.slants[1]))] as const;
   const flat = pieces.reduce((box, p) => boxOfCoordinates(p.flat.outer, box), EMPTY_BOX);
   // A band is bent on the flat: its sheet is as long as the way round, not as the box.
@@ -91,7 +92,9 @@ function sheetOver(pieces: readonly Piece[], wrap: LaidOut, gaussianAt: (slant: 
   const relief = isLong
     ? slitsInStrip(gaussian, broad, long, TAPE_GIVE)
     : slitsInRound(gaussian, (width + height) / 4, TAPE_GIVE);
-  if (!relief || !asBand) return { ...base, relief };
+  // What lies across the back has its two ends far apart on the flat: there is no one place to draw slits in.
+  const acrossBack = pieces.every((p) => p.azimuths[1] < azimuths[1] - 1e-9);
+  if (!relief || !asBand || acrossBack) return { ...base, relief };
   const centre = { x: (flat.minX + flat.maxX) / 2, y: (flat.minY + flat.maxY) / 2 };
   const ways = isLong ? stripWays(base, relief, wrap, width >= height) : roundWays(centre, base, relief);
   const slits: Slit[] = [];

@@ -32,12 +32,12 @@ export async function writeBenchPdf(print: BenchPrint): Promise<Uint8Array> {
     plain,
     9,
   );
-  flow.skip(8);
+  flow.leave(8);
   print.steps.forEach((step, index) => {
     flow.keep(heightOf(step));
     flow.rule();
     flow.page.drawRectangle({ x: margin, y: flow.y - 25, width: 12, height: 12, borderWidth: 0.9, borderColor: rgb(0, 0, 0) }); // prettier-ignore
-    flow.skip(6);
+    flow.leave(6);
     flow.write(`${index + 1}  ${step.title}`, bold, 12, INDENT);
     const time = [
       step.handsMinutes > 0 ? `${step.handsMinutes} min` : '',
@@ -48,7 +48,7 @@ export async function writeBenchPdf(print: BenchPrint): Promise<Uint8Array> {
     flow.write(`${step.body}${time ? ` (${time})` : ''}`, plain, 10, INDENT);
     if (step.caution) flow.write(`Caution: ${step.caution}`, bold, 9.5, INDENT);
     if (step.check) flow.write(`Check: ${step.check.ask} If not: ${step.check.ifNot}`, plain, 9.5, INDENT);
-    flow.skip(6);
+    flow.leave(6);
   });
   return flow.document.save();
 }

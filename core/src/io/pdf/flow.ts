@@ -32,7 +32,7 @@ export interface Flow {
   /** Where the next thing goes, from the foot of the page. */
   readonly y: number;
   /** Leaves room. */
-  skip(height: number): void;
+  leave(height: number): void;
   /** Goes on to the next page when there is less room than this. */
   keep(height: number): void;
   /** Writes a paragraph, on as many lines as it takes. */
@@ -74,7 +74,7 @@ export async function startFlow({ title, paper, font, boldFont }: SheetPrint): P
     get y() {
       return y;
     },
-    skip: (height) => {
+    leave: (height) => {
       y -= height;
     },
     keep,

@@ -44,10 +44,10 @@ export async function writeProofPdf(print: ProofPrint): Promise<Uint8Array> {
   const mm = (v: number): string => formatLength(v, unit);
   flow.write(print.title, bold, 18);
   flow.write(`${project.blank.name}, ${project.blank.surface}. ${bandWords(examined, mm)}`, plain, 10);
-  flow.skip(10);
+  flow.leave(10);
   drawViews(flow, print);
 
-  flow.skip(6);
+  flow.leave(6);
   flow.write('What is on it', bold, 12);
   for (const placed of examined.wrap.placed) {
     if (!placed.slants || isPlate(placed.item)) continue;
@@ -71,13 +71,13 @@ export async function writeProofPdf(print: ProofPrint): Promise<Uint8Array> {
   drawNames(flow, print);
   drawAccepted(flow, print);
   flow.keep(96);
-  flow.skip(14);
+  flow.leave(14);
   flow.write(
     'Please check spelling, sizes, sides and colours. Paper and screens do not show the colour of film: ask for a piece.',
     plain,
     9.5,
   );
-  flow.skip(36);
+  flow.leave(36);
   const { page, y, margin, width } = flow;
   for (const [at, label] of [
     [0, 'Approved by'],
@@ -132,7 +132,7 @@ function drawViews(flow: Flow, { project, examined: { wrap } }: ProofPrint): voi
     const width = flow.plain.widthOfTextAtSize(label, 9);
     flow.page.drawText(label, { x: middle - width / 2, y: top - high * scale - 14, size: 9, font: flow.plain });
   });
-  flow.skip(high * scale + 20);
+  flow.leave(high * scale + 20);
   const share = (scale / PT) * 100;
   flow.write(share > 99.9 ? 'Drawn at life size.' : `Drawn at ${share.toFixed(0)} % of life size.`, flow.plain, 8.5);
 }
@@ -171,7 +171,7 @@ function usedFilms({ project, examined }: ProofPrint): Film[] {
 function drawFilms(flow: Flow, films: readonly Film[]): void {
   if (films.length === 0) return;
   flow.keep(40);
-  flow.skip(8);
+  flow.leave(8);
   flow.write('Films', flow.bold, 12);
   for (const film of films) {
     flow.write(`${film.name}, ${film.finish}`, flow.plain, 10, 18);
@@ -191,7 +191,7 @@ function drawNames(flow: Flow, { project, examined: { batch } }: ProofPrint): vo
   );
   if (words.length === 0) return;
   flow.keep(60);
-  flow.skip(8);
+  flow.leave(8);
   flow.write(words.length === 1 ? 'Made for' : `Made for ${words.length}`, flow.bold, 12);
   const room = flow.width / COLUMNS;
   for (let i = 0; i < words.length; i += COLUMNS) {
@@ -208,7 +208,7 @@ function drawNames(flow: Flow, { project, examined: { batch } }: ProofPrint): vo
         }),
       ),
     );
-    flow.skip(high);
+    flow.leave(high);
   }
 }
 
@@ -216,7 +216,7 @@ function drawAccepted(flow: Flow, { examined, unit }: ProofPrint): void {
   const accepted = examined.findings.filter((f) => f.acceptedFor !== null);
   if (accepted.length === 0) return;
   flow.keep(50);
-  flow.skip(8);
+  flow.leave(8);
   flow.write('Looked at, and left as it is', flow.bold, 12);
   for (const { finding, acceptedFor } of accepted)
     flow.write(`${describeFinding(finding, unit).title}: ${acceptedFor}`, flow.plain, 10);

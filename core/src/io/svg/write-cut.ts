@@ -1,14 +1,14 @@
 import type { Film } from '../../artwork/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import type { Board } from '../../sheet/board.ts';
-import type { FilmStrip, Load, Strip } from '../../sheet/load.ts';
+import type { Load, PartOnBoard, Strip } from '../../sheet/load.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
 
 /**
  * A cut file: the cut lines of one film in one load, in true millimetres on the board, and nothing else.
  *
- * The group of each part carries `data-to-template`, the matrix from file coordinates back to the flat template (mm, y up), so that a
- * written file can be checked against the blank that it was made for.
+ * The group of each part carries `data-to-template`, the matrix from file coordinates back to the flat template (mm, y up),
+ * so that a written file can be checked against the blank that it was made for.
  *
  * @param pieces in board millimetres, in cutting order
  * @param film what is cut
@@ -20,7 +20,7 @@ import { pathData, writeNumber, xmlText } from './path-data.ts';
 export function writeCutSvg(
   pieces: readonly CutPiece[],
   film: Film,
-  strip: FilmStrip,
+  strip: Strip,
   load: Load,
   board: Board,
   title: string,
@@ -29,7 +29,7 @@ export function writeCutSvg(
   const height = board.widthMm;
   const line = ({ pieceId, paths }: CutPiece): string =>
     `    <path id="${xmlText(`piece-${pieceId}`)}" d="${paths.map((p) => pathData(p, height)).join('')}"/>`;
-  const back = (laid: Strip): string =>
+  const back = (laid: PartOnBoard): string =>
     `data-to-template="${backToTemplate(laid, height)
       .map((n) => writeNumber(n, 6))
       .join(' ')}"`;
@@ -47,7 +47,7 @@ export function writeCutSvg(
     `<svg xmlns="http://www.w3.org/2000/svg" width="${writeNumber(width)}mm" height="${writeNumber(height)}mm" viewBox="0 0 ${writeNumber(width)} ${writeNumber(height)}">`,
     `  <title>${xmlText(title)}</title>`,
     `  <desc>${xmlText(`Units: millimetres. Load ${load.number}, ${film.name} from ${strip.from} to ${strip.to} mm along the board, ${strip.across} mm across.`)}</desc>`,
-    `  <g id="${xmlText(`film-${film.id}`)}" data-film="${xmlText(film.name)}" data-load="${load.number}" ${single ? back(strip.parts[0]!) : ''} fill="none" stroke="${film.colour}" stroke-width="0.1">`,
+    `  <g id="${xmlText(`film-${film.id}`)}" data-film="${xmlText(film.name)}" data-load="${load.number}"${single ? ` ${back(strip.parts[0]!)}` : ''} fill="none" stroke="${film.colour}" stroke-width="0.1">`,
     `    <title>${xmlText(film.name)}</title>`,
     ...groups,
     '  </g>',
@@ -68,8 +68,8 @@ function runsOfParts(pieces: readonly CutPiece[]): { part: string | undefined; r
 }
 
 /** Inverse of "template → board → y down": six numbers a b c d e f with x = a·X + c·Y + e, y = b·X + d·Y + f. */
-function backToTemplate(strip: Strip, height: number): number[] {
-  const [a, b, c, d, e, f] = strip.matrix;
+function backToTemplate({ matrix }: PartOnBoard, height: number): number[] {
+  const [a, b, c, d, e, f] = matrix;
   const determinant = a * d - b * c;
   const ia = d / determinant;
   const ib = -b / determinant;
