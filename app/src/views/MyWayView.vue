@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BOARDS, FORMAT_VERSION, type Backup, type OwnFont } from '@mivet/core';
 import { ref } from 'vue';
-import ChoiceButtons from '../components/fields/ChoiceButtons.vue';
+import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
@@ -67,18 +67,21 @@ async function demo(): Promise<void> {
     <h1>My way</h1>
     <section>
       <h2>How you work</h2>
-      <div class="row-line">
-        <span>Units</span
-        ><ChoiceButtons :value="settings.unit" :options="UNITS" label="Units" @choose="settings.unit = $event" />
-      </div>
-      <div class="row-line">
-        <span>Light</span
-        ><ChoiceButtons :value="settings.theme" :options="THEMES" label="Light" @choose="settings.theme = $event" />
-      </div>
-      <div class="row-line">
-        <span>Paper</span
-        ><ChoiceButtons :value="settings.paper" :options="PAPERS" label="Paper" @choose="settings.paper = $event" />
-      </div>
+      <ChoiceRow says="Units" :value="settings.unit" :options="UNITS" label="Units" @choose="settings.unit = $event" />
+      <ChoiceRow
+        says="Light"
+        :value="settings.theme"
+        :options="THEMES"
+        label="Light"
+        @choose="settings.theme = $event"
+      />
+      <ChoiceRow
+        says="Paper"
+        :value="settings.paper"
+        :options="PAPERS"
+        label="Paper"
+        @choose="settings.paper = $event"
+      />
       <div class="row-line">
         <label for="my-board">Your cutter takes</label>
         <select id="my-board" v-model="settings.boardId" class="form-select form-select-sm w-auto">

@@ -15,6 +15,7 @@ import {
 import { computed, ref, useId } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
 import { ringsData } from '../../workers/rings-data.ts';
+import CheckBox from '../fields/CheckBox.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
 import SourceFields from './SourceFields.vue';
@@ -153,10 +154,7 @@ function place(): void {
       <p v-for="l in drawing.leftOut.slice(0, 8)" :key="l.what">{{ l.count > 1 ? `${l.count} × ` : '' }}{{ l.what }}</p>
     </div>
     <SourceFields :said="said" what="drawing" @change="said = $event" />
-    <div class="form-check mt-2">
-      <input :id="`${id}-k`" v-model="keeps" class="form-check-input" type="checkbox" />
-      <label class="form-check-label" :for="`${id}-k`">Keep it among my motifs</label>
-    </div>
+    <CheckBox class="mt-2" :checked="keeps" @change="keeps = $event">Keep it among my motifs</CheckBox>
     <div v-if="tooMuch" class="note-bar fails" role="alert">
       <p>The drawing is too detailed, or too large, to be kept with a project. Simplify it where it was drawn.</p>
       <p>Nothing was changed.</p>

@@ -21,7 +21,7 @@ import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
 import FilmChoice from './FilmChoice.vue';
 import PairGaps from './PairGaps.vue';
@@ -264,15 +264,13 @@ function setHeight(mm: number): void {
           @change="text({ pairGaps: $event }, 'Move a letter', 'pair')"
         />
         <template v-if="item.text.includes('\n')">
-          <div class="row-line">
-            <span>Lines</span>
-            <ChoiceButtons
-              :value="item.align"
-              :options="ALIGN"
-              label="How lines lie to each other"
-              @choose="text({ align: $event }, 'Align the lines')"
-            />
-          </div>
+          <ChoiceRow
+            says="Lines"
+            :value="item.align"
+            :options="ALIGN"
+            label="How lines lie to each other"
+            @choose="text({ align: $event }, 'Align the lines')"
+          />
           <LengthField
             label="Line to line"
             :mm="item.linePitch * (placed?.capHeight ?? 10)"
@@ -287,15 +285,13 @@ function setHeight(mm: number): void {
             "
           />
         </template>
-        <div class="row-line">
-          <span>Reads</span>
-          <ChoiceButtons
-            :value="item.placement.turnDeg === 90 ? 'up' : 'along'"
-            :options="READS"
-            label="Which way it reads"
-            @choose="readsAs"
-          />
-        </div>
+        <ChoiceRow
+          says="Reads"
+          :value="item.placement.turnDeg === 90 ? 'up' : 'along'"
+          :options="READS"
+          label="Which way it reads"
+          @choose="readsAs"
+        />
       </template>
       <button v-if="!item.ring" type="button" class="btn btn-sm btn-outline-primary my-2" @click="makeForNames">
         {{ project.doc!.names?.itemId === item.id ? 'The list of names' : 'Make it for a list of names' }}
@@ -345,15 +341,14 @@ function setHeight(mm: number): void {
       :value="item.film"
       @choose="items.change('Change the film', (i) => ({ ...i, film: $event }))"
     />
-    <div v-if="!joined && round" class="row-line">
-      <span>Runs</span>
-      <ChoiceButtons
-        :value="item.running"
-        :options="RUNNING"
-        label="How it runs"
-        @choose="items.change('Change how it runs', (i) => ({ ...i, running: $event }))"
-      />
-    </div>
+    <ChoiceRow
+      v-if="!joined && round"
+      says="Runs"
+      :value="item.running"
+      :options="RUNNING"
+      label="How it runs"
+      @choose="items.change('Change how it runs', (i) => ({ ...i, running: $event }))"
+    />
     <p v-if="!joined && round" class="quiet small mb-1 mt-1">{{ runningSays }}</p>
     <PlacementFields
       v-if="item.repeat.mode !== 'scattered'"

@@ -4,7 +4,7 @@ import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
 import { vHeld } from '../fields/held.ts';
 
@@ -120,19 +120,15 @@ function countFrom(from: Placement['from']): void {
       @change="setNumber('angleDeg', $event)"
     />
   </div>
-  <div v-if="byHand && round" class="row-line">
-    <span>Held in the</span>
-    <ChoiceButtons
-      :value="hand"
-      :options="HANDS"
-      label="Hand that holds it"
-      @choose="project.edit('Change the hand', (p) => ({ ...p, hand: $event }))"
-    />
-  </div>
-  <div class="row-line">
-    <span>From the</span>
-    <ChoiceButtons :value="item.placement.from" :options="FROM" label="Counted from" @choose="countFrom" />
-  </div>
+  <ChoiceRow
+    v-if="byHand && round"
+    says="Held in the"
+    :value="hand"
+    :options="HANDS"
+    label="Hand that holds it"
+    @choose="project.edit('Change the hand', (p) => ({ ...p, hand: $event }))"
+  />
+  <ChoiceRow says="From the" :value="item.placement.from" :options="FROM" label="Counted from" @choose="countFrom" />
   <LengthField
     :label="FROM_LABEL[item.placement.from]"
     :mm="item.placement.mm"

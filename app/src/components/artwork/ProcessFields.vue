@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Process } from '@mivet/core';
 import { useProject } from '../../stores/project.ts';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
 
 /** What the film is for, and whether it is warmed: what is judged, and which cautions apply, hang on it. */
 const project = useProject();
@@ -30,14 +30,12 @@ const choose = (event: Event): void => {
         <option v-for="p in PROCESSES" :key="p.value" :value="p.value">{{ p.label }}</option>
       </select>
     </div>
-    <div class="row-line">
-      <span>It is laid</span>
-      <ChoiceButtons
-        :value="project.doc!.warm ? 'warm' : 'cold'"
-        :options="LAID"
-        label="How it is laid"
-        @choose="project.edit(`Lay it ${$event}`, (p) => ({ ...p, warm: $event === 'warm' }))"
-      />
-    </div>
+    <ChoiceRow
+      says="It is laid"
+      :value="project.doc!.warm ? 'warm' : 'cold'"
+      :options="LAID"
+      label="How it is laid"
+      @choose="project.edit(`Lay it ${$event}`, (p) => ({ ...p, warm: $event === 'warm' }))"
+    />
   </div>
 </template>

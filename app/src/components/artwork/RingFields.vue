@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatLength, MOTIF_IDS, MOTIFS, type MotifId, type RingSetting, type TextItem } from '@mivet/core';
 import { computed, useId } from 'vue';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
 
 /** Whether words stand in lines or round a circle, and how they come round it. */
@@ -42,15 +42,13 @@ function setTimes(by: number): void {
 </script>
 
 <template>
-  <div class="row-line">
-    <span>Set</span>
-    <ChoiceButtons
-      :value="ring ? 'ring' : 'line'"
-      :options="SET"
-      label="How the words are set"
-      @choose="emit('change', $event === 'ring' ? (ring ?? start) : null, 'Set the words')"
-    />
-  </div>
+  <ChoiceRow
+    says="Set"
+    :value="ring ? 'ring' : 'line'"
+    :options="SET"
+    label="How the words are set"
+    @choose="emit('change', $event === 'ring' ? (ring ?? start) : null, 'Set the words')"
+  />
   <template v-if="ring">
     <LengthField
       label="Letters stand on a ring of"
@@ -61,15 +59,13 @@ function setTimes(by: number): void {
       hint="Across the circle that the letters stand on"
       @change="set({ acrossMm: $event }, 'Change the ring')"
     />
-    <div class="row-line">
-      <span>Tops point</span>
-      <ChoiceButtons
-        :value="ring.tops"
-        :options="TOPS"
-        label="Which way the tops point"
-        @choose="set({ tops: $event }, 'Turn the letters')"
-      />
-    </div>
+    <ChoiceRow
+      says="Tops point"
+      :value="ring.tops"
+      :options="TOPS"
+      label="Which way the tops point"
+      @choose="set({ tops: $event }, 'Turn the letters')"
+    />
     <div class="row-line">
       <span>Times round</span>
       <span class="d-flex align-items-center gap-2">

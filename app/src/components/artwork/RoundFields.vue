@@ -13,6 +13,7 @@ import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
 import { itemTitle } from './item-title.ts';
 import type { GoodPicture, ItemPicture } from '../../workers/protocol.ts';
+import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import { vHeld } from '../fields/held.ts';
@@ -92,8 +93,7 @@ function setPitch(mm: number): void {
   const count = Math.min(200, Math.max(1, Math.round((pitch.value * props.item.repeat.count) / mm)));
   items.change('Change the pitch', (i) => ({ ...i, repeat: { ...i.repeat, count } }));
 }
-function setAlternate(event: Event): void {
-  const alternate = (event.target as HTMLInputElement).checked;
+function setAlternate(alternate: boolean): void {
   items.change('Mirror every other one', (i) => ({ ...i, repeat: { ...i.repeat, alternate } }));
 }
 function setCount(event: Event): void {
@@ -109,16 +109,13 @@ function setCount(event: Event): void {
     <span>{{ round ? 'Comes round' : 'Comes' }}</span>
     <ChoiceButtons :value="item.repeat.mode" :options="modes" label="How often round the blank" @choose="setMode" />
   </div>
-  <div v-if="item.repeat.mode === 'once' && item.placement.facing === 'faces'" class="form-check mt-2">
-    <input
-      :id="`${id}-f`"
-      class="form-check-input"
-      type="checkbox"
-      :checked="item.repeat.alternate ?? false"
-      @change="setAlternate"
-    />
-    <label class="form-check-label" :for="`${id}-f`">Mirror the one for the room</label>
-  </div>
+  <CheckBox
+    v-if="item.repeat.mode === 'once' && item.placement.facing === 'faces'"
+    class="mt-2"
+    :checked="item.repeat.alternate ?? false"
+    @change="setAlternate"
+    >Mirror the one for the room</CheckBox
+  >
   <template v-if="item.repeat.mode !== 'once'">
     <div class="row-line">
       <label :for="`${id}-c`">How many</label>
@@ -190,21 +187,16 @@ function setCount(event: Event): void {
       :most="2000"
       @change="setPitch"
     />
-    <div v-if="item.repeat.mode === 'spaced'" class="form-check mt-2">
-      <input
-        :id="`${id}-a`"
-        class="form-check-input"
-        type="checkbox"
-        :checked="item.repeat.alternate ?? false"
-        @change="setAlternate"
-      />
-      <label class="form-check-label" :for="`${id}-a`"
-        >Mirror every other one
-        <span v-if="item.repeat.alternate && item.repeat.count % 2" class="quiet"
-          >; an odd count puts two alike side by side</span
-        ></label
-      >
-    </div>
+    <CheckBox
+      v-if="item.repeat.mode === 'spaced'"
+      class="mt-2"
+      :checked="item.repeat.alternate ?? false"
+      @change="setAlternate"
+      >Mirror every other one
+      <span v-if="item.repeat.alternate && item.repeat.count % 2" class="quiet"
+        >; an odd count puts two alike side by side</span
+      ></CheckBox
+    >
     <button
       v-if="item.repeat.mode === 'joined' && item.placement.from !== 'middle'"
       type="button"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { maskPlate, togetherWith, type ArtworkItem, type OutlineActs } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
+import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import { itemTitle } from './item-title.ts';
 import PartsPicker from './PartsPicker.vue';
@@ -45,36 +46,13 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
 <template>
   <section aria-label="Outline">
     <h3 class="mt-4 mb-1">Outline</h3>
-    <div class="form-check mt-2">
-      <input
-        :id="`${id}-u`"
-        class="form-check-input"
-        type="checkbox"
-        :checked="item.fuse"
-        @change="emit('change', 'Fuse overlaps', { fuse: checked($event) })"
-      />
-      <label class="form-check-label" :for="`${id}-u`">Fuse overlaps <span class="quiet">into one piece</span></label>
-    </div>
-    <div class="form-check">
-      <input
-        :id="`${id}-m`"
-        class="form-check-input"
-        type="checkbox"
-        :checked="item.mirrored"
-        @change="emit('change', 'Mirror', { mirrored: checked($event) })"
-      />
-      <label class="form-check-label" :for="`${id}-m`">Mirror</label>
-    </div>
-    <div class="form-check">
-      <input
-        :id="`${id}-h`"
-        class="form-check-input"
-        type="checkbox"
-        :checked="item.acts.fillHoles"
-        @change="emit('acts', 'Fill holes', { fillHoles: checked($event) })"
-      />
-      <label class="form-check-label" :for="`${id}-h`">Fill holes</label>
-    </div>
+    <CheckBox class="mt-2" :checked="item.fuse" @change="emit('change', 'Fuse overlaps', { fuse: $event })"
+      >Fuse overlaps <span class="quiet">into one piece</span></CheckBox
+    >
+    <CheckBox :checked="item.mirrored" @change="emit('change', 'Mirror', { mirrored: $event })">Mirror</CheckBox>
+    <CheckBox :checked="item.acts.fillHoles" @change="emit('acts', 'Fill holes', { fillHoles: $event })"
+      >Fill holes</CheckBox
+    >
     <LengthField
       label="Thicken by"
       :mm="item.acts.thickenMm"

@@ -5,6 +5,7 @@ import { useIncoming, type IncomingPicture } from '../../stores/incoming.ts';
 import { useProject } from '../../stores/project.ts';
 import { askCore } from '../../workers/core-client.ts';
 import { ringsData } from '../../workers/rings-data.ts';
+import CheckBox from '../fields/CheckBox.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** A picture on its way in: its outlines are found, and seen over it while they are tuned. */
@@ -144,16 +145,9 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
           @change="set({ colours: Math.min(12, Math.max(2, Math.round(number($event)) || 2)) })"
         />
       </div>
-      <div class="form-check mt-2">
-        <input
-          :id="`${id}-d`"
-          :checked="wish.dropGround"
-          class="form-check-input"
-          type="checkbox"
-          @change="set({ dropGround: ($event.target as HTMLInputElement).checked })"
-        />
-        <label class="form-check-label" :for="`${id}-d`">Leave the ground off</label>
-      </div>
+      <CheckBox class="mt-2" :checked="wish.dropGround" @change="set({ dropGround: $event })"
+        >Leave the ground off</CheckBox
+      >
     </template>
     <div class="row-line">
       <label :for="`${id}-s`">Evened out</label>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useSettings } from '../../stores/settings.ts';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import CheckBox from '../fields/CheckBox.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
 
 /** In which format cut lines are written, and what is cut besides the pieces. Kept for this device, all but the mirror. */
@@ -20,25 +21,16 @@ const change = (what: Partial<typeof settings.cutting>): void => {
 <template>
   <details class="mt-3">
     <summary>How the files are written</summary>
-    <div class="row-line">
-      <span>Format</span>
-      <ChoiceButtons
-        :value="settings.cutting.format"
-        :options="FORMATS"
-        label="Format of cut files"
-        @choose="change({ format: $event })"
-      />
-    </div>
-    <div class="row-line form-check ps-0">
-      <label class="form-check-label" for="cut-mark">Test cut first, in a free corner</label>
-      <input
-        id="cut-mark"
-        type="checkbox"
-        class="form-check-input"
-        :checked="settings.cutting.testMark"
-        @change="change({ testMark: ($event.target as HTMLInputElement).checked })"
-      />
-    </div>
+    <ChoiceRow
+      says="Format"
+      :value="settings.cutting.format"
+      :options="FORMATS"
+      label="Format of cut files"
+      @choose="change({ format: $event })"
+    />
+    <CheckBox class="mt-2" :checked="settings.cutting.testMark" @change="change({ testMark: $event })"
+      >Test cut first, in a free corner</CheckBox
+    >
     <p v-if="settings.cutting.testMark && noMark.length > 0" class="quiet small mb-0">
       No room for it on {{ noMark.join(', ') }}: cut a test on a scrap.
     </p>
@@ -58,12 +50,9 @@ const change = (what: Partial<typeof settings.cutting>): void => {
       hint="Parts the waste so that a hand can hold it; 0 for none"
       @change="change({ weedingMm: $event })"
     />
-    <div class="row-line form-check ps-0">
-      <label class="form-check-label" for="cut-mirror"
-        >Mirrored <span class="quiet">for the inside of glass, this time only</span></label
-      >
-      <input id="cut-mirror" v-model="mirrored" type="checkbox" class="form-check-input" />
-    </div>
+    <CheckBox class="mt-2" :checked="mirrored" @change="mirrored = $event"
+      >Mirrored <span class="quiet">for the inside of glass, this time only</span></CheckBox
+    >
   </details>
 </template>
 
@@ -71,10 +60,5 @@ const change = (what: Partial<typeof settings.cutting>): void => {
 summary {
   color: var(--teal);
   font-weight: 600;
-}
-.form-check-input {
-  float: none;
-  margin: 0;
-  flex: none;
 }
 </style>

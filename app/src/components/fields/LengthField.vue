@@ -4,6 +4,7 @@ import { computed, ref, useId } from 'vue';
 import { vHeld } from './held.ts';
 
 /** A length on the slip: shown in the person's unit, taken in any. */
+defineOptions({ inheritAttrs: false });
 const props = withDefaults(
   defineProps<{ label: string; mm: number; unit: 'mm' | 'in'; least?: number; most?: number; hint?: string }>(),
   {
@@ -40,7 +41,7 @@ function take(event: Event): void {
 </script>
 
 <template>
-  <div class="row-line field">
+  <div class="row-line field" v-bind="$attrs">
     <label :for="id">{{ label }}</label>
     <input
       :id="id"

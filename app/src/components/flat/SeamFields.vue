@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
 
 /** How the ends of the wrap meet, and into how many panels it is divided. */
@@ -55,24 +55,22 @@ function change(label: string, part: Partial<Seam>): void {
 <template>
   <section aria-label="Seam and panels">
     <h3 class="mt-4 mb-1">Seam</h3>
-    <div v-if="meets" class="row-line">
-      <span>Runs</span>
-      <ChoiceButtons
-        :value="seam.way"
-        :options="WAYS"
-        label="How the seam runs"
-        @choose="change('Change the seam', { way: $event })"
-      />
-    </div>
-    <div v-if="!divided" class="row-line">
-      <span>Panels</span>
-      <ChoiceButtons
-        :value="String(seam.panels)"
-        :options="PANELS"
-        label="How many panels"
-        @choose="change('Divide the wrap', { panels: Number($event) })"
-      />
-    </div>
+    <ChoiceRow
+      v-if="meets"
+      says="Runs"
+      :value="seam.way"
+      :options="WAYS"
+      label="How the seam runs"
+      @choose="change('Change the seam', { way: $event })"
+    />
+    <ChoiceRow
+      v-if="!divided"
+      says="Panels"
+      :value="String(seam.panels)"
+      :options="PANELS"
+      label="How many panels"
+      @choose="change('Divide the wrap', { panels: Number($event) })"
+    />
     <LengthField
       v-if="meets && seam.way === 'wandering'"
       label="Keeps from pieces"

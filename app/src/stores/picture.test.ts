@@ -1,0 +1,131 @@
+import type { Project } from '@mivet/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
+import { testFonts } from '../../../core/test/fonts.ts';
+import { demoProjects } from '../demo/demo.ts';
+import { pictureOf } from '../workers/picture.ts';
+import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/protocol.ts';
+
+/** Calls that wait for an answer; the test is the worker. */
+interface Asked {
+  readonly project: Project;
+  readonly part: (part: ShapePicture) => void;
+  readonly answer: (picture: ProjectPicture) => void;
+  readonly refuse: (problem: Error) => void;
+  readonly signal: AbortSignal;
+}
+const worker = vi.hoisted(() => ({ asked: [] as unknown[] }));
+vi.mock('../workers/core-client.ts', () => {
+  class CallGivenUp extends Error {}
+  return {
+    CallGivenUp,
+    askCore: (_: string, input: { project: unknown }, options: { signal: AbortSignal; onPart: unknown }) =>
+      new Promise((answer, refuse) => {
+        options.signal.addEventListener('abort', () => refuse(new CallGivenUp()));
+        worker.asked.push({ project: input.project, part: options.onPart, answer, refuse, signal: options.signal });
+      }),
+  };
+});
+vi.mock('../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+}));
+
+import { usePicture } from './picture.ts';
+import { useProject } from './project.ts';
+
+const [tumbler] = demoProjects('2026-05-04T10:00:00.000Z') as [Project];
+const made = pictureOf(tumbler, testFonts, 'mm') as GoodPicture;
+const asked = (): Asked[] => worker.asked as Asked[];
+const settle = async (): Promise<void> => {
+  await nextTick();
+  await new Promise((done) => setTimeout(done));
+};
+
+async function opened() {
+  setActivePinia(createPinia());
+  const project = useProject();
+  project.doc = tumbler;
+  const picture = usePicture();
+  await settle();
+  asked()[0]!.answer(made);
+  await settle();
+  const edit = async (name: string): Promise<void> => {
+    project.doc = { ...project.doc!, name };
+    await settle();
+  };
+  return { project, picture, edit };
+}
+beforeEach(() => {
+  worker.asked.length = 0;
+  localStorage.clear();
+});
+
+describe('the picture of the open project', () => {
+  it('shows the shape as soon as it is there, with what was found before until the rest comes', async () => {
+    const { picture, edit } = await opened();
+    await edit('Moved');
+    asked()[1]!.part({ ...made, meanRadius: 99 });
+    await settle();
+    expect(picture.good!.meanRadius).toBe(99);
+    expect(picture.judging).toBe(true);
+    expect(picture.good!.findings).toEqual(made.findings);
+    asked()[1]!.answer({ ...made, findings: [] });
+    await settle();
+    expect([picture.judging, picture.good!.findings.length]).toEqual([false, 0]);
+  });
+
+  it('never asks twice at once: a shape that is worked out is waited for, and then the latest is asked for', async () => {
+    const { picture, edit } = await opened();
+    await edit('One');
+    await edit('Two');
+    await edit('Three');
+    expect(asked()).toHaveLength(2);
+    expect(asked()[1]!.signal.aborted).toBe(false);
+    asked()[1]!.answer(made);
+    await settle();
+    expect(asked().map((a) => a.project.name)).toEqual([tumbler.name, 'One', 'Three']);
+    asked()[2]!.answer(made);
+    await settle();
+    expect(picture.busy).toBe(false);
+  });
+
+  it('gives judging up when something newer is wanted, and asks for that', async () => {
+    const { picture, edit } = await opened();
+    await edit('One');
+    asked()[1]!.part({ ...made, meanRadius: 50 });
+    await edit('Two');
+    expect(asked()[1]!.signal.aborted).toBe(true);
+    await settle();
+    expect(asked().at(-1)!.project.name).toBe('Two');
+    expect(picture.failure).toBeNull();
+    asked().at(-1)!.answer(made);
+    await settle();
+    expect([picture.busy, picture.judging, picture.good!.meanRadius]).toEqual([false, false, made.meanRadius]);
+  });
+
+  it('says what went wrong, keeps the last picture, and goes on with the next change', async () => {
+    const { picture, edit } = await opened();
+    await edit('One');
+    asked()[1]!.refuse(new Error('The worker stopped.'));
+    await settle();
+    expect([picture.failure, picture.good === null]).toEqual(['The worker stopped.', false]);
+    await edit('Two');
+    asked()[2]!.answer(made);
+    await settle();
+    expect(picture.failure).toBeNull();
+  });
+
+  it('takes no shape for another project than the one that is open', async () => {
+    const { project, picture, edit } = await opened();
+    await edit('One');
+    project.doc = { ...tumbler, id: 'another' };
+    await settle();
+    expect(picture.good).toBeNull();
+    asked()[1]!.part({ ...made, meanRadius: 77 });
+    await settle();
+    expect(picture.good).toBeNull();
+  });
+});
