@@ -1,16 +1,21 @@
 import type { Server } from 'node:http';
 import process from 'node:process';
 import { fileURLToPath } from 'node:url';
+import { keepIn } from './cutter/memory.ts';
+import { cutterRoutes } from './routes/cutter.ts';
 import { makeServer } from './serve.ts';
 
 const HOST = process.env['HOST'] ?? '127.0.0.1';
 const FIRST_PORT = Number(process.env['PORT'] ?? 5180);
 const folder = fileURLToPath(new URL('../../app/dist', import.meta.url));
 const demo = process.argv.includes('--demo');
+const dataFolder = process.env['MIVET_DATA'] ?? fileURLToPath(new URL('../data', import.meta.url));
+const faster = Number(process.env['MIVET_CUTTER_FASTER'] ?? 1);
+const cutter = cutterRoutes(keepIn(dataFolder), Number.isFinite(faster) && faster > 0 ? faster : 1);
 
 /** Listens on the first free port from `port` on; a port that was asked for by name is taken or refused. */
 function listen(port: number): void {
-  const server: Server = makeServer({ folder, demo }).listen(port, HOST);
+  const server: Server = makeServer({ folder, demo, cutter }).listen(port, HOST);
   server.once('error', (problem: NodeJS.ErrnoException) => {
     if (problem.code === 'EADDRINUSE' && !process.env['PORT'] && port < FIRST_PORT + 20) listen(port + 1);
     else {

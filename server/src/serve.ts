@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import type { CutterRoutes } from './routes/cutter.ts';
 
 /** What the server serves and how. */
 export interface ServeOptions {
@@ -9,14 +10,16 @@ export interface ServeOptions {
   readonly folder: string;
   /** Whether a browser without projects is offered the demo. */
   readonly demo: boolean;
+  /** The simulated cutter; left out, there is none. */
+  readonly cutter?: CutterRoutes;
 }
 
 /**
- * The application: the built app's files and a small configuration, nothing else.
+ * The application: the built app's files, a small configuration and the simulated cutter, nothing else.
  *
  * @throws Error when the app has not been built
  */
-export function makeServer({ folder, demo }: ServeOptions): Express {
+export function makeServer({ folder, demo, cutter }: ServeOptions): Express {
   const page = join(folder, 'index.html');
   if (!existsSync(page)) throw new Error(`The app is not built: ${page} is missing. Run "npm run build" first.`);
   const app = express();
@@ -47,6 +50,7 @@ export function makeServer({ folder, demo }: ServeOptions): Express {
   app.get('/api/config', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ demo });
   });
+  if (cutter) app.use('/api/cutter', cutter.router);
   app.use('/api', (_request, response) => {
     response.status(404).json({ message: 'There is nothing at this address.' });
   });

@@ -1,0 +1,102 @@
+/** What is sent to the cutter: one trip, with everything on the board. */
+export interface SentLoad {
+  /** Chosen by the sender, so that what is sent twice is one load. */
+  readonly id: string;
+  readonly title: string;
+  /** Which project and which of its loads it is. */
+  readonly projectId: string;
+  readonly number: number;
+  readonly board: { readonly label: string; readonly widthMm: number; readonly lengthMm: number };
+  /** Film that is to lie on it, mm: from–to along the feed, and how far across. */
+  readonly strips: readonly SentStrip[];
+  /** Pen movements, one text for each strip, in the order in which they are cut. */
+  readonly hpgl: readonly string[];
+}
+
+/** A strip of film that is to lie on the board. */
+export interface SentStrip {
+  readonly name: string;
+  readonly colour: string;
+  readonly from: number;
+  readonly to: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Where a load is on its way through the cutter. */
+export type LoadState = 'waiting' | 'loaded' | 'cutting' | 'stopped' | 'corner test' | 'done' | 'refused' | 'taken out';
+
+/** Why the cutter did not take a load, or stopped. */
+export type CutterRefusal =
+  | { readonly code: 'unreadable'; readonly words: string }
+  | { readonly code: 'wider-than-film'; readonly strip: string; readonly reach: number; readonly film: number }
+  | { readonly code: 'longer-than-load'; readonly reach: number; readonly most: number }
+  | { readonly code: 'too-wide'; readonly width: number; readonly most: number }
+  | { readonly code: 'empty-board' }
+  | { readonly code: 'worn-blade'; readonly metres: number; readonly most: number }
+  | { readonly code: 'stopped'; readonly share: number }
+  | { readonly code: 'switched-off'; readonly share: number };
+
+/** A load as the cutter knows it. */
+export interface CutterLoad extends Omit<SentLoad, 'hpgl'> {
+  readonly state: LoadState;
+  readonly why: CutterRefusal | null;
+  /** Which pass it is, from 1. */
+  readonly pass: number;
+  /** s of its way that are done, and all of them. */
+  readonly doneS: number;
+  readonly totalS: number;
+  readonly doneMm: number;
+  readonly totalMm: number;
+  /** ISO. */
+  readonly sentAt: string;
+  readonly changedAt: string;
+}
+
+/** Everything that is known of the cutter. */
+export interface CutterState {
+  readonly machine: { readonly widthMm: number; readonly longestMm: number };
+  readonly bladeMm: number;
+  readonly bladeLastsMm: number;
+  /** How many times faster than a real one it works. */
+  readonly faster: number;
+  /** The one in it first, then those that wait, then those that are over, newest first. */
+  readonly loads: readonly CutterLoad[];
+}
+
+/** The head while it cuts. */
+export interface HeadNews {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly down: boolean;
+  readonly doneS: number;
+  readonly doneMm: number;
+}
+
+/** Whether a load lies in the cutter. */
+export const isInCutter = ({ state }: Pick<CutterLoad, 'state'>): boolean =>
+  state === 'loaded' || state === 'cutting' || state === 'stopped' || state === 'corner test';
+
+/** Why the cutter did not take a load, or stopped, in words. */
+export function describeRefusal(why: CutterRefusal): string {
+  const mm = (v: number): string => `${Math.ceil(v * 10) / 10} mm`;
+  switch (why.code) {
+    case 'unreadable':
+      return `What was sent cannot be read. ${why.words} Nothing was cut; send it again.`;
+    case 'wider-than-film':
+      return `${why.strip}: the cuts reach ${mm(why.reach)} past the ${mm(why.film)} of its film. Nothing was cut; plan it anew for the film that you have.`;
+    case 'longer-than-load':
+      return `It is ${mm(why.reach)} long, and the board takes ${mm(why.most)}. Nothing was cut; choose a longer board.`;
+    case 'too-wide':
+      return `The board is ${mm(why.width)} wide, and this cutter takes ${mm(why.most)}. Nothing was cut.`;
+    case 'empty-board':
+      return 'There is no film on the board. Nothing was cut; lay the film on, then load it again.';
+    case 'worn-blade':
+      return `The blade has cut ${why.metres.toFixed(0)} m of the ${why.most.toFixed(0)} m that it lasts, and would tear the film. Nothing was cut; put a new one in.`;
+    case 'stopped':
+      return `Stopped by hand at ${(100 * why.share).toFixed(0)} %. Leave the board where it is: it goes on from there.`;
+    case 'switched-off':
+      return `The cutter was switched off at ${(100 * why.share).toFixed(0)} %. If the board was not moved, it goes on from there; nothing is cut twice.`;
+  }
+}

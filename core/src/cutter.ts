@@ -1,0 +1,15 @@
+// What a cutter needs to know, apart from the rest, so that the server starts without loading geometry.
+export type { CutterPace, HeadPlace, Leg, Stroke, WayTotals } from './cut/pace.ts';
+export { headAt, totalsOf, USUAL_PACE, wayOfHead } from './cut/pace.ts';
+export type { HpglProblem, HpglResult } from './io/hpgl/read.ts';
+export { describeHpglProblem, readHpgl } from './io/hpgl/read.ts';
+export type {
+  CutterLoad,
+  CutterRefusal,
+  CutterState,
+  HeadNews,
+  LoadState,
+  SentLoad,
+  SentStrip,
+} from './cut/cutter-state.ts';
+export { describeRefusal, isInCutter } from './cut/cutter-state.ts';

@@ -1,0 +1,271 @@
+import {
+  describeHpglProblem,
+  headAt,
+  isInCutter,
+  readHpgl,
+  totalsOf,
+  USUAL_PACE,
+  wayOfHead,
+  type CutterLoad,
+  type CutterRefusal,
+  type CutterState,
+  type HeadNews,
+  type Leg,
+  type LoadState,
+  type SentLoad,
+  type Stroke,
+} from '@mivet/core/cutter';
+
+/** What is asked of a load in or before the cutter. */
+export type Act =
+  | { readonly do: 'load'; readonly filmOnBoard: boolean }
+  | { readonly do: 'start'; readonly pass: number }
+  | { readonly do: 'stop' }
+  | { readonly do: 'came off clean' }
+  | { readonly do: 'cut again'; readonly pass: number }
+  | { readonly do: 'take out' };
+
+/** How an act went: done, or what the load is doing instead. */
+export type Answer = { readonly ok: true } | { readonly ok: false; readonly why: string };
+
+/** Everything that outlives the server. */
+export interface CutterMemory {
+  readonly state: CutterState;
+  /** What was sent, by load; kept as long as the load may still be cut. */
+  readonly sent: { readonly [id: string]: readonly string[] };
+}
+
+/** What the machine is told and tells. */
+export interface MachineWorld {
+  /** Keeps everything; done before anybody is told, so that what was said is true after a fall. */
+  readonly keep: (memory: CutterMemory) => void;
+  readonly tell: (news: { readonly state: CutterState } | { readonly head: HeadNews }) => void;
+  /** ISO. */
+  readonly now: () => string;
+}
+
+const FRESH: CutterState = {
+  machine: { widthMm: 330, longestMm: 7500 },
+  bladeMm: 0,
+  bladeLastsMm: 400_000,
+  faster: 1,
+  loads: [],
+};
+
+/** Loads that are over and still listed. */
+const MOST_OVER = 30;
+/** Loads that may wait. */
+const MOST_WAITING = 50;
+/** mm by which cuts may pass an edge by rounding to plotter units. */
+const HAIR_MM = 0.05;
+
+/** A cutter that behaves like one, without a blade: a queue, one load in it at a time, a head that takes its time. */
+export class CutterMachine {
+  #state: CutterState;
+  readonly #sent = new Map<string, readonly string[]>();
+  readonly #ways = new Map<string, { strokes: readonly Stroke[]; legs: readonly Leg[] }>();
+  readonly #world: MachineWorld;
+
+  constructor(world: MachineWorld, memory: CutterMemory | null, faster: number) {
+    this.#world = world;
+    const known = memory?.state ?? FRESH;
+    for (const [id, hpgl] of Object.entries(memory?.sent ?? {})) this.#sent.set(id, hpgl);
+    // Whatever was being cut when the power went has stopped where it was.
+    const loads = known.loads.map((load) =>
+      load.state === 'cutting' ? { ...load, state: 'stopped' as const, why: stoppedAt(load, 'switched-off') } : load,
+    );
+    this.#state = { ...known, faster: memory ? known.faster : faster, loads };
+  }
+
+  get state(): CutterState {
+    return this.#state;
+  }
+
+  /** Strokes of a load, mm; null when it is not known any more. */
+  strokes(id: string): readonly Stroke[] | null {
+    return this.#wayOf(id)?.strokes ?? null;
+  }
+
+  /** Takes a load into the queue. The same one sent again changes nothing. */
+  send(load: SentLoad): Answer {
+    if (this.#state.loads.some(({ id }) => id === load.id)) return { ok: true };
+    if (this.#state.loads.filter(({ state }) => state === 'waiting').length >= MOST_WAITING)
+      return { ok: false, why: `${MOST_WAITING} loads wait already. Cut or take out some first.` };
+    const { hpgl, ...rest } = load;
+    const now = this.#world.now();
+    const strokes: Stroke[] = [];
+    let why: CutterRefusal | null = null;
+    for (const text of hpgl) {
+      const read = readHpgl(text);
+      if (read.ok) strokes.push(...read.strokes);
+      else why ??= { code: 'unreadable', words: describeHpglProblem(read.problem) };
+    }
+    why ??= this.#tooLarge(load);
+    const { cutMm, seconds } = totalsOf(wayOfHead(strokes, USUAL_PACE));
+    const taken: CutterLoad = {
+      ...rest,
+      state: why ? 'refused' : 'waiting',
+      why,
+      pass: 1,
+      doneS: 0,
+      totalS: seconds,
+      doneMm: 0,
+      totalMm: cutMm,
+      sentAt: now,
+      changedAt: now,
+    };
+    this.#sent.set(load.id, hpgl);
+    this.#put([...this.#state.loads, taken]);
+    return { ok: true };
+  }
+
+  /** Does what is asked of a load, if it is in a state for it; nothing is done twice. */
+  act(id: string, act: Act): Answer {
+    const load = this.#state.loads.find((one) => one.id === id);
+    if (!load) return { ok: false, why: 'The cutter does not know this load any more.' };
+    const instead = (): Answer => ({ ok: false, why: INSTEAD[load.state] });
+    switch (act.do) {
+      case 'load':
+        if (load.state !== 'waiting' && !(load.state === 'refused' && isLoadable(load.why))) return instead();
+        if (this.#state.loads.some(isInCutter)) return { ok: false, why: 'Another load lies in the cutter. Take it out first.' };
+        return this.#change(load, act.filmOnBoard ? { state: 'loaded', why: null } : { state: 'refused', why: { code: 'empty-board' } }); // prettier-ignore
+      case 'start': {
+        if ((load.state !== 'loaded' && load.state !== 'stopped') || load.pass !== act.pass) return instead();
+        const { bladeMm, bladeLastsMm } = this.#state;
+        if (bladeMm >= bladeLastsMm)
+          return this.#change(load, { why: { code: 'worn-blade', metres: bladeMm / 1000, most: bladeLastsMm / 1000 } });
+        return this.#change(load, { state: 'cutting', why: null });
+      }
+      case 'stop':
+        if (load.state !== 'cutting') return instead();
+        return this.#change(load, { state: 'stopped', why: stoppedAt(load, 'stopped') });
+      case 'came off clean':
+        if (load.state !== 'corner test') return instead();
+        return this.#change(load, { state: 'done', why: null });
+      case 'cut again':
+        if (load.state !== 'corner test' || load.pass !== act.pass) return instead();
+        return this.#change(load, { state: 'loaded', why: null, pass: load.pass + 1, doneS: 0, doneMm: 0 });
+      case 'take out':
+        if (load.state === 'cutting' || load.state === 'done' || load.state === 'taken out') return instead();
+        return this.#change(load, { state: 'taken out', why: null });
+    }
+  }
+
+  newBlade(): void {
+    const loads = this.#state.loads.map((l) => (l.why?.code === 'worn-blade' ? { ...l, why: null } : l));
+    this.#state = { ...this.#state, bladeMm: 0 };
+    this.#put(loads);
+  }
+
+  /** How many times faster than a real one it works. */
+  workFaster(times: number): void {
+    this.#state = { ...this.#state, faster: times };
+    this.#put(this.#state.loads);
+  }
+
+  /** Lets time go by. */
+  pass(seconds: number): void {
+    const load = this.#state.loads.find(({ state }) => state === 'cutting');
+    const way = load && this.#wayOf(load.id);
+    if (!load || !way) return;
+    const doneS = Math.min(load.totalS, load.doneS + seconds * this.#state.faster);
+    const head = headAt(way.legs, doneS);
+    const over = doneS >= load.totalS;
+    const next: CutterLoad = { ...load, doneS, doneMm: over ? load.totalMm : head.cutMm, state: over ? 'corner test' : 'cutting' }; // prettier-ignore
+    this.#state = { ...this.#state, bladeMm: this.#state.bladeMm + next.doneMm - load.doneMm };
+    const loads = this.#state.loads.map((one) => (one.id === load.id ? next : one));
+    if (over) this.#put(loads);
+    else {
+      this.#state = { ...this.#state, loads };
+      this.#world.keep(this.#memory());
+      this.#world.tell({ head: { id: load.id, x: head.x, y: head.y, down: head.down, doneS, doneMm: head.cutMm } });
+    }
+  }
+
+  #tooLarge({ board, strips, hpgl }: SentLoad): CutterRefusal | null {
+    const { widthMm, longestMm } = this.#state.machine;
+    if (board.widthMm > widthMm) return { code: 'too-wide', width: board.widthMm, most: widthMm };
+    const most = Math.min(board.lengthMm, longestMm);
+    for (const [i, text] of hpgl.entries()) {
+      const read = readHpgl(text);
+      const strip = strips[i];
+      if (!read.ok || !strip) continue;
+      const ends = { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity };
+      for (const { points } of read.strokes)
+        for (let k = 0; k < points.length; k += 2) {
+          ends.left = Math.min(ends.left, points[k]!);
+          ends.right = Math.max(ends.right, points[k]!);
+          ends.low = Math.min(ends.low, points[k + 1]!);
+          ends.high = Math.max(ends.high, points[k + 1]!);
+        }
+      if (ends.right > most + HAIR_MM) return { code: 'longer-than-load', reach: ends.right, most };
+      const past = Math.max(
+        strip.from - ends.left,
+        ends.right - strip.to,
+        strip.low - ends.low,
+        ends.high - strip.high,
+      );
+      if (past > HAIR_MM)
+        return { code: 'wider-than-film', strip: strip.name, reach: past, film: strip.high - strip.low };
+    }
+    return null;
+  }
+
+  #wayOf(id: string): { strokes: readonly Stroke[]; legs: readonly Leg[] } | null {
+    const known = this.#ways.get(id);
+    const sent = this.#sent.get(id);
+    if (known || !sent) return known ?? null;
+    const strokes = sent.flatMap((text) => {
+      const read = readHpgl(text);
+      return read.ok ? read.strokes : [];
+    });
+    const way = { strokes, legs: wayOfHead(strokes, USUAL_PACE) };
+    this.#ways.set(id, way);
+    return way;
+  }
+
+  #change(load: CutterLoad, to: Partial<CutterLoad>): Answer {
+    const next = { ...load, ...to, changedAt: this.#world.now() };
+    this.#put(this.#state.loads.map((one) => (one.id === load.id ? next : one)));
+    return { ok: true };
+  }
+
+  /** Everything in its order, what is long over forgotten; kept, then told. */
+  #put(loads: readonly CutterLoad[]): void {
+    const rank = (load: CutterLoad): number => (isInCutter(load) ? 0 : load.state === 'waiting' ? 1 : 2);
+    const [ahead, over] = [loads.filter((l) => rank(l) < 2), loads.filter((l) => rank(l) === 2)];
+    ahead.sort((a, b) => rank(a) - rank(b) || a.sentAt.localeCompare(b.sentAt));
+    over.sort((a, b) => b.changedAt.localeCompare(a.changedAt));
+    const kept = [...ahead, ...over.slice(0, MOST_OVER)];
+    const ids = new Set(kept.map(({ id }) => id));
+    for (const id of this.#sent.keys()) if (!ids.has(id)) this.#sent.delete(id);
+    for (const id of this.#ways.keys()) if (!ids.has(id)) this.#ways.delete(id);
+    this.#state = { ...this.#state, loads: kept };
+    this.#world.keep(this.#memory());
+    this.#world.tell({ state: this.#state });
+  }
+
+  #memory(): CutterMemory {
+    return { state: this.#state, sent: Object.fromEntries(this.#sent) };
+  }
+}
+
+const stoppedAt = ({ doneS, totalS }: CutterLoad, code: 'stopped' | 'switched-off'): CutterRefusal => ({
+  code,
+  share: totalS > 0 ? doneS / totalS : 0,
+});
+
+/** Whether putting it in once more may go better. */
+const isLoadable = (why: CutterRefusal | null): boolean => why?.code === 'empty-board';
+
+/** What a load is doing when something else was asked of it. */
+const INSTEAD: Readonly<Record<LoadState, string>> = {
+  waiting: 'It waits outside the cutter. Load it first.',
+  loaded: 'It lies in the cutter and is not being cut yet.',
+  cutting: 'It is being cut. Stop it first.',
+  stopped: 'It has stopped half-way. Let it go on, or take it out.',
+  'corner test': 'It is cut and waits for the corner test.',
+  done: 'It was cut and taken out already.',
+  refused: 'It was refused. Send it again once that is put right.',
+  'taken out': 'It was taken out already. Send it again.',
+};
