@@ -15,14 +15,15 @@ const MAY_IMPORT = {
   blank: ['numeric', 'surface'],
   photo: ['plane'],
   artwork: ['plane', 'polygon', 'photo'],
-  wrap: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork'],
-  sheet: ['numeric', 'plane', 'polygon'],
-  cut: ['plane', 'polygon', 'artwork', 'sheet'],
-  proof: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'sheet', 'wrap'],
+  wrap: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'stack'],
+  sheet: ['numeric', 'plane', 'polygon', 'artwork'],
+  stack: ['plane', 'polygon', 'artwork', 'sheet'],
+  cut: ['plane', 'polygon', 'artwork', 'stack', 'sheet'],
+  proof: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'stack', 'sheet', 'wrap'],
   bench: ['numeric', 'surface', 'blank', 'wrap', 'cut', 'proof'],
   log: [],
-  document: ['artwork', 'blank', 'wrap', 'proof', 'log'],
-  io: ['plane', 'surface', 'polygon', 'artwork', 'blank', 'sheet', 'cut', 'wrap', 'bench', 'proof', 'document'],
+  document: ['artwork', 'blank', 'stack', 'sheet', 'wrap', 'proof', 'log'],
+  io: ['plane', 'surface', 'polygon', 'artwork', 'blank', 'stack', 'sheet', 'cut', 'wrap', 'bench', 'proof', 'document'],
 };
 const folders = Object.keys(MAY_IMPORT);
 

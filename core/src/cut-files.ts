@@ -1,14 +1,18 @@
 import type { Film } from './artwork/film.ts';
 import { PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
-import type { JobSheet } from './cut/job-sheet.ts';
+import type { CuttablePiece, JobSheet } from './cut/job-sheet.ts';
+import type { SentLoad } from './cut/cutter-state.ts';
 import type { CutPiece } from './cut/order.ts';
+import type { WayTotals } from './cut/pace.ts';
+import { totalsOf, wayOfHead } from './cut/pace.ts';
+import { USUAL_PACE } from './sheet/board.ts';
+import { flattenPath } from './plane/flatten.ts';
 import { cutStrip } from './cut/order.ts';
 import type { Project } from './document/project.ts';
 import { writeCutHpgl } from './io/hpgl/write-cut.ts';
 import { writeCutSvg } from './io/svg/write-cut.ts';
 import type { Load, Strip } from './sheet/load.ts';
 import { mirroredStrip } from './sheet/load.ts';
-import type { Piece } from './wrap/pieces.ts';
 
 /** A file of a job, ready to be saved. */
 export interface JobFile {
@@ -56,19 +60,38 @@ export const CUT_WRITERS: Readonly<Record<CutFormat, CutWriter>> = {
  */
 export function cutFiles(
   project: Pick<Project, 'name' | 'films'>,
-  cut: readonly Piece[],
+  cut: readonly CuttablePiece[],
   sheet: JobSheet,
   wish: CutWish & { readonly mirrored?: boolean } = PLAIN_CUT,
   writers: readonly CutWriter[] = [CUT_WRITERS.svg],
 ): JobFile[] {
+  return cutLines(project, cut, sheet, wish).flatMap((lines) =>
+    writers.map((write) => write(lines, fileNameOf(lines))),
+  );
+}
+
+/** What is cut of several parts is named by its film alone. */
+const onlyPart = ({ parts }: Strip): string => (parts.length === 1 ? parts[0]!.part : '');
+
+function fileNameOf({ load, film, strip }: CutLines): string {
+  const part = onlyPart(strip);
+  return `cut-${load.number}-${film.id}${part && `-${part}`}`;
+}
+
+/** What is cut of each strip of film in each load. */
+function cutLines(
+  project: Pick<Project, 'name' | 'films'>,
+  cut: readonly CuttablePiece[],
+  sheet: JobSheet,
+  wish: CutWish & { readonly mirrored?: boolean },
+): CutLines[] {
   return sheet.plan.loads.flatMap((load) =>
-    load.strips.flatMap((asPlanned, at) => {
+    load.strips.map((asPlanned, at): CutLines => {
       const { board } = sheet.plan;
       const strip = wish.mirrored ? mirroredStrip(asPlanned, board) : asPlanned;
       const film = project.films.find((f) => f.id === strip.film)!;
-      // What is cut of several parts is named by its film alone.
-      const part = strip.parts.length === 1 ? strip.parts[0]!.part : '';
-      const lines: CutLines = {
+      const part = onlyPart(strip);
+      return {
         film,
         strip,
         pieces: withExtras(cutStrip(cut, strip), strip, board, wish),
@@ -77,8 +100,53 @@ export function cutFiles(
         title: `${project.name}: load ${load.number}, ${film.name}${part && `, ${part.replace(/-/g, ' ')}`}`,
         pen: at + 1,
       };
-      const name = `cut-${load.number}-${film.id}${part && `-${part}`}`;
-      return writers.map((write) => write(lines, name));
     }),
   );
+}
+
+/**
+ * The loads of a job as they are sent to a cutter: what lies on the board, and pen movements strip by strip.
+ *
+ * @param project for names and films
+ * @param cut pieces of the wrap, or of all names
+ * @param sheet loads
+ * @param wish what is cut besides the pieces, and whether all is mirrored
+ */
+export function loadsToSend(
+  project: Pick<Project, 'id' | 'name' | 'films'>,
+  cut: readonly CuttablePiece[],
+  sheet: JobSheet,
+  wish: CutWish & { readonly mirrored?: boolean } = PLAIN_CUT,
+): Omit<SentLoad, 'id'>[] {
+  const lines = cutLines(project, cut, sheet, wish);
+  const { label, widthMm, lengthMm, marginMm } = sheet.plan.board;
+  return sheet.plan.loads.map((load) => {
+    const own = lines.filter((one) => one.load === load);
+    return {
+      title: project.name,
+      projectId: project.id,
+      number: load.number,
+      board: { label, widthMm, lengthMm },
+      strips: own.map(({ film, strip: { from, to, across } }) => ({
+        name: film.name,
+        colour: film.colour,
+        from,
+        to,
+        low: marginMm,
+        high: marginMm + across,
+      })),
+      hpgl: own.map(({ pieces, pen }) => writeCutHpgl(pieces, pen)),
+    };
+  });
+}
+
+/** How far the blade goes for some outlines, and how long that takes; about, since every cutter has its own pace. */
+export function cutTime(pieces: readonly CutPiece[]): WayTotals {
+  const strokes = pieces
+    .flatMap(({ paths }) => paths)
+    .map((path) => {
+      const points = flattenPath(path, 0.05);
+      return { pen: 1, points: path.closed ? Float64Array.from([...points, points[0]!, points[1]!]) : points };
+    });
+  return totalsOf(wayOfHead(strokes, USUAL_PACE));
 }

@@ -1,3 +1,4 @@
+import { NO_STOCK } from './sheet/stock.ts';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_SEAM } from './wrap/job.ts';
 import { projectOf } from '../test/findings.ts';
@@ -65,7 +66,7 @@ describe('examineSteps', () => {
     limits = USUAL_LIMITS,
   ): { shapes: Wrap[]; result: Extract<Examined, { ok: true }> } {
     // prettier-ignore
-    const steps = examineSteps(doc, testFonts, limits, memory);
+    const steps = examineSteps(doc, testFonts, limits, NO_STOCK, memory);
     const shapes: Wrap[] = [];
     for (;;) {
       const step = steps.next();
@@ -104,7 +105,7 @@ describe('examineSteps', () => {
 
   it('can be left off after the wrap, and goes on from there the next time', () => {
     const memory: ExamineMemory = {};
-    const steps = examineSteps(doc, testFonts, USUAL_LIMITS, memory);
+    const steps = examineSteps(doc, testFonts, USUAL_LIMITS, NO_STOCK, memory);
     const first = steps.next();
     steps.return(undefined as never);
     expect(memory.sheet).toBeUndefined();

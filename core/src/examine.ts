@@ -1,7 +1,7 @@
 import type { FontBook } from './artwork/font.ts';
 import type { BlankProblem } from './blank/size.ts';
 import type { ReadingDoubt } from './blank/plausibility.ts';
-import type { JobSheet } from './cut/job-sheet.ts';
+import type { CuttablePiece, JobSheet } from './cut/job-sheet.ts';
 import { planJob } from './cut/job-sheet.ts';
 import type { Acceptance, Project } from './document/project.ts';
 import type { Finding } from './proof/finding.ts';
@@ -10,9 +10,12 @@ import { USUAL_LIMITS } from './proof/limits.ts';
 import { signatureOf } from './proof/finding.ts';
 import { proof } from './proof/proof.ts';
 import { boardById } from './sheet/board.ts';
+import type { Supply } from './sheet/stock.ts';
+import { NO_STOCK } from './sheet/stock.ts';
+import type { StackReport } from './stack/report.ts';
+import { marksOf, reportStack } from './stack-report.ts';
 import type { Make } from './wrap/batch.ts';
 import { batchPieces, makeBatch } from './wrap/batch.ts';
-import type { Piece } from './wrap/pieces.ts';
 import type { Derived, Wrap } from './wrap/derive.ts';
 import { deriveWrap } from './wrap/derive.ts';
 
@@ -29,9 +32,10 @@ export type Examined =
       readonly wrap: Wrap;
       /** Everything on the list that it is made for, each with its pieces; empty without a list. */
       readonly batch: readonly Make[];
-      /** Everything that is cut: the wrap, or the wraps of all names. */
-      readonly cut: readonly Piece[];
+      /** Everything that is cut: the wrap, or the wraps of all names; and registration marks. */
+      readonly cut: readonly CuttablePiece[];
       readonly sheet: JobSheet;
+      readonly stack: StackReport;
       readonly findings: readonly JudgedFinding[];
       readonly doubts: readonly ReadingDoubt[];
     }
@@ -41,7 +45,7 @@ export type Examined =
 export interface ExamineMemory {
   derived?: Kept<Derived>;
   batch?: Kept<readonly Make[]>;
-  sheet?: Kept<{ readonly cut: readonly Piece[]; readonly sheet: JobSheet }>;
+  sheet?: Kept<{ readonly cut: readonly CuttablePiece[]; readonly sheet: JobSheet; readonly stack: StackReport }>;
   found?: Kept<readonly Finding[]>;
 }
 
@@ -56,9 +60,15 @@ interface Kept<T> {
  * @param project the document
  * @param fonts the shipped fonts, loaded
  * @param limits that it is judged by
+ * @param supply what lies on the shelf
  */
-export function examineProject(project: Project, fonts: FontBook, limits: Limits = USUAL_LIMITS): Examined {
-  const steps = examineSteps(project, fonts, limits, {});
+export function examineProject(
+  project: Project,
+  fonts: FontBook,
+  limits: Limits = USUAL_LIMITS,
+  supply: Supply = NO_STOCK,
+): Examined {
+  const steps = examineSteps(project, fonts, limits, supply, {});
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
@@ -76,10 +86,11 @@ export function* examineSteps(
   project: Project,
   fonts: FontBook,
   limits: Limits,
+  supply: Supply,
   memory: ExamineMemory,
 ): Generator<Extract<Derived, { ok: true }> | null, Examined> {
-  const { blank, items, films, hand, warm, seam, names, otherBlanks, boardId, process } = project;
-  const from = JSON.stringify([blank, items, films, hand, warm, seam, Object.keys(fonts)]);
+  const { blank, items, films, hand, warm, seam, stack: built, names, otherBlanks, boardId, laid, process } = project;
+  const from = JSON.stringify([blank, items, films, hand, warm, seam, built, Object.keys(fonts)]);
   const derived = (memory.derived = kept(memory.derived, from, () => deriveWrap(project, fonts))).value;
   if (!derived.ok) return derived;
   yield derived;
@@ -89,18 +100,38 @@ export function* examineSteps(
     names ? makeBatch(project, names, wrap, fonts) : [],
   )).value;
   yield null;
-  const sheetFrom = `${batchFrom}${boardId}`;
-  const { cut, sheet } = (memory.sheet = kept(memory.sheet, sheetFrom, () => {
+  const sheetFrom = `${batchFrom}${boardId}${JSON.stringify([laid, supply])}`;
+  const { cut, sheet, stack } = (memory.sheet = kept(memory.sheet, sheetFrom, () => {
     const pieces = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
-    return { cut: pieces, sheet: planJob(pieces, films, boardById(boardId)) };
+    const board = boardById(
+      boardId,
+      supply.cutters.map((cutter) => cutter.board),
+    );
+    const marked = marksOf(project, wrap, pieces);
+    const all = [...pieces, ...marked.marks];
+    return {
+      cut: all,
+      sheet: planJob(all, films, board, supply, laid),
+      stack: reportStack(project, wrap, pieces, marked, board, supply),
+    };
   })).value;
   yield null;
   const foundFrom = `${sheetFrom}${JSON.stringify([process, limits])}`;
   const found = (memory.found = kept(memory.found, foundFrom, () =>
-    proof({ job: project, wrap, doubts, plan: sheet.plan, makes: batch, limits }),
+    proof({
+      job: project,
+      wrap,
+      doubts,
+      plan: sheet.plan,
+      takings: sheet.takings,
+      supply,
+      stack,
+      makes: batch,
+      limits,
+    }),
   )).value;
   const findings = found.map((finding) => ({ finding, acceptedFor: acceptedFor(finding, project.accepted) }));
-  return { ok: true, wrap, batch, cut, sheet, findings, doubts };
+  return { ok: true, wrap, batch, cut, sheet, stack, findings, doubts };
 }
 
 /** What is kept, as long as it was made from the same; else made anew. */

@@ -11,6 +11,7 @@ import type { Command, Finding, FindingCode, ProofContext, Severity } from '../s
 import { proof } from '../src/proof/proof.ts';
 import type { Limits } from '../src/proof/limits.ts';
 import { USUAL_LIMITS } from '../src/proof/limits.ts';
+import { supplyOf } from '../src/sheet/stock.ts';
 import type { Job } from '../src/wrap/job.ts';
 import { testFonts } from './fonts.ts';
 
@@ -21,10 +22,12 @@ export function projectOf(job: Job, boardId = 'backed'): Project {
 
 /** What findings are judged from. */
 export function contextOf(project: Project, limits = USUAL_LIMITS): ProofContext {
-  const examined = examineProject(project, testFonts);
+  const supply = supplyOf(project.carried?.stock ?? [], '2026-05-04');
+  const examined = examineProject(project, testFonts, limits, supply);
   if (!examined.ok) throw new Error(examined.problem.code);
-  const { wrap, doubts, sheet, batch } = examined;
-  return { job: project, wrap, doubts, plan: sheet.plan, makes: batch, limits };
+  const { wrap, doubts, sheet, stack, batch } = examined;
+  const { plan, takings } = sheet;
+  return { job: project, wrap, doubts, plan, takings, supply, stack, makes: batch, limits };
 }
 
 /** Findings of one code. */

@@ -1,3 +1,4 @@
+import { PLAIN_STACK } from '../src/stack/stack.ts';
 import type { ArtItem, MotifItem, TextItem } from '../src/artwork/item.ts';
 import { STARTING_FILMS } from '../src/artwork/film.ts';
 import type { Blank, ReadingName } from '../src/blank/blank.ts';
@@ -99,6 +100,7 @@ export const makeJob = (blank: Blank, items: Job['items'], more: Partial<Job> = 
   process: 'decal',
   warm: false,
   seam: PLAIN_SEAM,
+  stack: PLAIN_STACK,
   names: null,
   otherBlanks: [],
   ...more,

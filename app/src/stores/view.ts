@@ -51,6 +51,8 @@ export const useView = defineStore('view', () => {
   /** What is tried out, while it is. */
   const trial = shallowRef<ShownTrial | null>(null);
   const showKeys = ref(false);
+  /** What is large at Cut: the loads, or what the cutter does. */
+  const cutShows = ref<'loads' | 'cutter'>('loads');
   /** The names of the job, all at once, in place of the two views. */
   const showNames = ref(false);
   return {
@@ -68,5 +70,6 @@ export const useView = defineStore('view', () => {
     ringed,
     showKeys,
     showNames,
+    cutShows,
   };
 });

@@ -7,6 +7,7 @@ import {
   examineProject,
   examineSteps,
   limitsWith,
+  loadsToSend,
   findSilhouette,
   writeTemplateSvg,
   type ExamineMemory,
@@ -74,6 +75,12 @@ async function files({
       },
     ];
   return papers.jobFiles(project, examined, { unit, paper, cut: wish, ...fonts });
+}
+
+async function send({ project, limits, wish }: CoreJobs['send']['input']): Promise<CoreJobs['send']['output']> {
+  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits));
+  if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, 'mm'));
+  return loadsToSend(project, examined.cut, examined.sheet, wish);
 }
 
 // Asked for at once, so that the fonts are there when the first project is.
@@ -146,6 +153,7 @@ const HANDLERS: {
   examine,
   seen,
   files,
+  send,
   parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
   font: async ({ bytes }) => fontSample(bytes),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),

@@ -2,6 +2,7 @@ import {
   benchSteps,
   carriesPieces,
   cutStrip,
+  cutTime,
   isExtra,
   PLAIN_CUT,
   withExtras,
@@ -154,6 +155,7 @@ export function judgedShape(
           parts: parts.map(({ part }) => part),
           data: data(pieces),
           extras: data(all.filter(isExtra)),
+          ...cutTime(all),
           noMark: wish.testMark && all[0]?.pieceId !== 'test-mark',
         };
       }),

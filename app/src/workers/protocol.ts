@@ -14,7 +14,7 @@ import type {
   Template,
 } from '@mivet/core';
 import type { ArtworkItem, FittedName, SeamCut, SurfaceRegion } from '@mivet/core';
-import type { BenchStep, BlankProblem, BlankSize, CutWish } from '@mivet/core';
+import type { BenchStep, BlankProblem, BlankSize, CutWish, SentLoad } from '@mivet/core';
 
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
 export interface PiecePicture {
@@ -132,6 +132,9 @@ export interface StripPicture {
   readonly extras: string;
   /** Whether a test mark was wanted and found no room. */
   readonly noMark: boolean;
+  /** How far the blade goes, mm, and about how long that takes, s. */
+  readonly cutMm: number;
+  readonly seconds: number;
 }
 
 /** What follows from readings and artwork alone: there first, before anything is judged. */
@@ -234,6 +237,15 @@ export interface CoreJobs {
   readonly silhouette: {
     readonly input: { readonly picture: Picture; readonly axis: PhotoAxis | null };
     readonly output: SilhouetteResult;
+  };
+  /** Loads as they are sent to a cutter. */
+  readonly send: {
+    readonly input: {
+      readonly project: Project;
+      readonly limits: OwnLimits;
+      readonly wish: CutWish & { readonly mirrored: boolean };
+    };
+    readonly output: readonly Omit<SentLoad, 'id'>[];
   };
   readonly files: {
     readonly input: {

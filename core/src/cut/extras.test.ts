@@ -10,7 +10,7 @@ import { pathLength } from './order.ts';
 
 const board = boardById('square');
 /** 120 mm of film along the board, 80 across, from 3. */
-const strip: Strip = { film: 'a', from: 3, to: 123, across: 80, parts: [] };
+const strip: Strip = { film: 'a', from: 3, to: 123, across: 80, offcut: null, outline: null, used: { along: 120, across: 80 }, parts: [] }; // prettier-ignore
 const square = (x: number, y: number, mm: number): Path => pathFromRing([x, y, x + mm, y, x + mm, y + mm, x, y + mm]);
 const pieces: CutPiece[] = [
   { pieceId: 'ring', paths: [circlePath({ x: 40, y: 40 }, 8, false), circlePath({ x: 40, y: 40 }, 15, true)] },

@@ -12,6 +12,9 @@ import type { CutPiece } from './order.ts';
 /** Where a strip of film lies on the board. */
 type FilmArea = Pick<Strip, 'from' | 'to' | 'across'>;
 
+/** What of a strip is taken: what stays of an offcut is not cut into. */
+const takenOf = ({ from, used }: Strip): FilmArea => ({ from, to: from + used.along, across: used.across });
+
 /** What is cut besides the pieces, and how. */
 export interface CutWish {
   /** mm by which the blade runs on past the start of an outline, so that its end comes free; 0 for none. */
@@ -39,11 +42,16 @@ const [MARK_WIDE, MARK_HIGH, MARK_SQUARE] = [10, 9, 3];
  * @param strip where its film lies
  * @param board for its margin
  */
-export function withExtras(pieces: readonly CutPiece[], strip: FilmArea, board: Board, wish: CutWish): CutPiece[] {
+export function withExtras(pieces: readonly CutPiece[], strip: Strip, board: Board, wish: CutWish): CutPiece[] {
   const solid = pieces.map(({ paths }) => flattenPath(paths.at(-1)!, 0.01));
-  const mark = wish.testMark ? testMark(solid, strip, board) : null;
+  const taken = takenOf(strip);
+  // On an offcut that is no rectangle they might lie beside the film, where the blade meets the board.
+  const plain = strip.outline === null;
+  const mark = wish.testMark && plain ? testMark(solid, taken, board) : null;
   const lines =
-    wish.weedingMm > 0 ? weedingLines(mark ? [...solid, mark.solid] : solid, strip, board, wish.weedingMm) : [];
+    wish.weedingMm > 0 && plain
+      ? weedingLines(mark ? [...solid, mark.solid] : solid, taken, board, wish.weedingMm)
+      : [];
   return [
     ...(mark ? [{ pieceId: 'test-mark', paths: mark.paths }] : []),
     ...pieces.map((piece) => ({ ...piece, paths: piece.paths.map((path) => overcut(path, wish.overcutMm)) })),

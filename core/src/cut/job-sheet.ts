@@ -1,8 +1,12 @@
 import type { Film } from '../artwork/film.ts';
 import { joinBoxes } from '../plane/box.ts';
 import type { Board } from '../sheet/board.ts';
-import type { FilmBlock, LoadPlan } from '../sheet/load.ts';
+import type { FilmBlock, KeptFilm, LoadPlan } from '../sheet/load.ts';
 import { planLoads } from '../sheet/load.ts';
+import type { Supply } from '../sheet/stock.ts';
+import { lotsOf, NO_STOCK } from '../sheet/stock.ts';
+import type { Takings } from '../sheet/take.ts';
+import { takeOff } from '../sheet/take.ts';
 import type { Path } from '../plane/path.ts';
 import type { Box } from '../plane/box.ts';
 import type { Polygon } from '../polygon/polygon.ts';
@@ -18,6 +22,8 @@ export interface CuttablePiece {
   readonly flatBox: Box;
   readonly flat: Polygon;
   readonly areaMm2: number;
+  /** Whether it is a registration mark, thrown away afterwards. */
+  readonly mark?: boolean;
 }
 
 /** What one film needs. */
@@ -32,15 +38,12 @@ export interface FilmNeed {
 /** Loads and needs of a job. */
 export interface JobSheet {
   readonly plan: LoadPlan;
+  /** Where the film for it comes from, and what is left. */
+  readonly takings: Takings;
   readonly needs: readonly FilmNeed[];
-  /** Rough cutting time in minutes: length at the cutter's pace plus a second a lift. */
-  readonly minutes: number;
   /** Share of the film laid on boards that ends up as pieces. */
   readonly use: number;
 }
-
-/** mm/s. A careful pace for small work; a starting value. */
-const CUTTING_PACE = 40;
 
 /**
  * Plans the loads of a job, films in the order of the stack.
@@ -48,10 +51,46 @@ const CUTTING_PACE = 40;
  * @param pieces pieces of film
  * @param films the project's films
  * @param board what the cutter takes
+ * @param supply what film there is
+ * @param laid how films were laid before
  */
-export function planJob(pieces: readonly CuttablePiece[], films: readonly Film[], board: Board): JobSheet {
-  const blocks = new Map<string, FilmBlock>();
+export function planJob(
+  pieces: readonly CuttablePiece[],
+  films: readonly Film[],
+  board: Board,
+  supply: Supply = NO_STOCK,
+  laid: readonly KeptFilm[] = [],
+): JobSheet {
   const needs = new Map<string, FilmNeed>();
+  for (const piece of pieces) {
+    const film = films.find((f) => f.id === piece.film);
+    if (!film || piece.mark) continue;
+    const need = needs.get(film.id) ?? { film, pieces: 0, counters: 0, areaMm2: 0, cutMm: 0 };
+    needs.set(film.id, {
+      film,
+      pieces: need.pieces + 1,
+      counters: need.counters + piece.paths.length - 1,
+      areaMm2: need.areaMm2 + piece.areaMm2,
+      cutMm: need.cutMm + piece.paths.reduce((sum, path) => sum + pathLength(path), 0),
+    });
+  }
+  const blocks = blocksOf(pieces, films, supply);
+  const plan = planLoads(blocks, board, supply, laid);
+  const list = [...needs.values()];
+  const strips = plan.loads.flatMap((l) => l.strips);
+  const taken = strips.reduce((sum, { used }) => sum + used.along * used.across, 0);
+  const placed = new Set(strips.map((s) => s.film));
+  const used = list.filter((n) => placed.has(n.film.id)).reduce((sum, n) => sum + n.areaMm2, 0);
+  return { plan, takings: takeOff(plan, supply, blocks), needs: list, use: taken > 0 ? used / taken : 0 };
+}
+
+/** What is laid of each film as one, part by part. */
+export function blocksOf(
+  pieces: readonly CuttablePiece[],
+  films: readonly Film[],
+  supply: Supply = NO_STOCK,
+): FilmBlock[] {
+  const blocks = new Map<string, FilmBlock>();
   for (const piece of pieces) {
     const film = films.find((f) => f.id === piece.film);
     if (!film) continue;
@@ -63,23 +102,8 @@ export function planJob(pieces: readonly CuttablePiece[], films: readonly Film[]
       box: block ? joinBoxes(block.box, piece.flatBox) : piece.flatBox,
       rings: [...(block?.rings ?? []), piece.flat.outer, ...piece.flat.holes],
       // Metallised film shimmers another way when it is turned a quarter.
-      directional: film.finish === 'metallised',
-    });
-    const need = needs.get(film.id) ?? { film, pieces: 0, counters: 0, areaMm2: 0, cutMm: 0 };
-    needs.set(film.id, {
-      film,
-      pieces: need.pieces + 1,
-      counters: need.counters + piece.paths.length - 1,
-      areaMm2: need.areaMm2 + piece.areaMm2,
-      cutMm: need.cutMm + piece.paths.reduce((sum, path) => sum + pathLength(path), 0),
+      directional: film.finish === 'metallised' || lotsOf(supply, film.id).some((lot) => lot.directional),
     });
   }
-  const plan = planLoads([...blocks.values()], board);
-  const list = [...needs.values()];
-  const cut = list.reduce((sum, need) => sum + need.cutMm, 0);
-  const lifts = list.reduce((sum, need) => sum + need.pieces + need.counters, 0);
-  const laid = plan.loads.flatMap((l) => l.strips).reduce((sum, s) => sum + (s.to - s.from) * s.across, 0);
-  const placed = new Set(plan.loads.flatMap((l) => l.strips.map((s) => s.film)));
-  const used = list.filter((n) => placed.has(n.film.id)).reduce((sum, n) => sum + n.areaMm2, 0);
-  return { plan, needs: list, minutes: cut / CUTTING_PACE / 60 + lifts / 60, use: laid > 0 ? used / laid : 0 };
+  return [...blocks.values()];
 }

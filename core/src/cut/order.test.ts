@@ -110,7 +110,6 @@ describe('planJob', () => {
     // Strips of 26 × 26 and 36 × 36 mm carry 100 mm² each.
     expect(sheet.use).toBeCloseTo(200 / (26 * 26 + 36 * 36), 12);
     // 216 mm at 40 mm/s and three lifts of a second.
-    expect(sheet.minutes).toBeCloseTo((216 / 40 + 3) / 60, 12);
     expect(planJob([], STARTING_FILMS, boardById('square'))).toMatchObject({ needs: [], use: 0 });
   });
 });

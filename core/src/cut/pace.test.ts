@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { headAt, totalsOf, wayOfHead, type CutterPace, type Stroke } from './pace.ts';
+import type { CutterPace } from '../sheet/board.ts';
+import { headAt, totalsOf, wayOfHead, type Stroke } from './pace.ts';
 
 const pace: CutterPace = { cutMmS: 50, travelMmS: 100, accelMmS2: 500, liftS: 0.2 };
 const stroke = (...points: number[]): Stroke => ({ pen: 1, points: Float64Array.from(points) });

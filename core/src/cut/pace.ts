@@ -1,17 +1,4 @@
-/** How fast a cutter works. Parameters only, no makes. */
-export interface CutterPace {
-  /** mm/s with the blade down. */
-  readonly cutMmS: number;
-  /** mm/s with the blade up. */
-  readonly travelMmS: number;
-  /** mm/s². What it takes to get going and to stop. */
-  readonly accelMmS2: number;
-  /** s. Once up and once down. */
-  readonly liftS: number;
-}
-
-/** A careful pace for small work; starting values. */
-export const USUAL_PACE: CutterPace = { cutMmS: 60, travelMmS: 200, accelMmS2: 800, liftS: 0.2 };
+import type { CutterPace } from '../sheet/board.ts';
 
 /** One stroke of the blade: points as x, y in mm; the first is where it comes down. */
 export interface Stroke {
@@ -32,6 +19,8 @@ export interface Leg {
 
 /** rad. Round sharper corners than this the blade comes to a stop. */
 const SHARP_CORNER = Math.PI / 6;
+/** mm. Over shorter bits rounding would look like corners. */
+const DIRECTION_MM = 0.4;
 
 /**
  * The way of the head over a load: from the load corner to each stroke and along it, and home again.
@@ -112,15 +101,19 @@ export function headAt(legs: readonly Leg[], seconds: number): HeadPlace {
 function runsOf(points: Float64Array): number[] {
   const runs: number[] = [];
   let run = 0;
+  // Where the direction was taken last, and what it was.
+  let [x, y, dx, dy] = [points[0]!, points[1]!, 0, 0];
   for (let i = 2; i < points.length; i += 2) {
-    const [dx, dy] = [points[i]! - points[i - 2]!, points[i + 1]! - points[i - 1]!];
-    run += Math.hypot(dx, dy);
-    if (i + 2 >= points.length) break;
-    const [ex, ey] = [points[i + 2]! - points[i]!, points[i + 3]! - points[i + 1]!];
-    if (Math.abs(Math.atan2(dx * ey - dy * ex, dx * ex + dy * ey)) > SHARP_CORNER) {
-      runs.push(run);
-      run = 0;
+    const step = Math.hypot(points[i]! - points[i - 2]!, points[i + 1]! - points[i - 1]!);
+    const [ex, ey] = [points[i]! - x, points[i + 1]! - y];
+    if (Math.hypot(ex, ey) >= DIRECTION_MM || i + 2 === points.length) {
+      if (Math.abs(Math.atan2(dx * ey - dy * ex, dx * ex + dy * ey)) > SHARP_CORNER) {
+        runs.push(run);
+        run = 0;
+      }
+      [x, y, dx, dy] = [points[i]!, points[i + 1]!, ex, ey];
     }
+    run += step;
   }
   return [...runs, run];
 }

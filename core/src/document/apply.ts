@@ -105,6 +105,12 @@ export function applyCommand(project: Project, command: Command): Project {
       });
     case 'drop-specks':
       return change(command.itemId, (item) => (item.type === 'art' ? withoutSpecksOf(item, command.underMm) : item));
+    case 'mark-layers': {
+      const marks = Object.fromEntries(command.films.map((film) => [film, command.how]));
+      return { ...project, stack: { ...project.stack, marks: { ...project.stack.marks, ...marks } } };
+    }
+    case 'build-stack':
+      return { ...project, stack: { ...project.stack, build: command.build } };
     case 'lay-warm':
       return { ...project, warm: true };
     case 'lay-cold':

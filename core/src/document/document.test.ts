@@ -1,3 +1,4 @@
+import { PLAIN_STACK } from '../stack/stack.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_SEAM } from '../wrap/job.ts';
@@ -38,6 +39,7 @@ describe('documents', () => {
       projects: [full],
       fonts: [],
       motifs: [],
+      stock: [],
       limits: {},
       shelf: [newShelfBlank(tumbler(), '')],
     };
@@ -77,6 +79,15 @@ describe('documents', () => {
       ok: true,
       document: { ...full, process: 'decal', warm: true },
     });
+    // Layers were lined up by hand; there was no choice yet, and blanks were not counted.
+    const { stack: ___, laid: ____, ...unstacked } = full;
+    const byHand = Object.fromEntries(full.films.map(({ id }) => [id, 'by hand']));
+    expect(checkDocument({ ...unstacked, version: 6 })).toEqual({
+      ok: true,
+      document: { ...full, stack: { ...PLAIN_STACK, marks: byHand } },
+    });
+    const { inStock: _____, ...uncounted } = shelf;
+    expect(checkDocument({ ...uncounted, version: 6 })).toEqual({ ok: true, document: shelf });
     expect(checkDocument(old(shelf))).toEqual({ ok: true, document: shelf });
     const backup = {
       format: 'mivet-backup',
@@ -94,6 +105,7 @@ describe('documents', () => {
         shelf: [shelf],
         fonts: [],
         motifs: [],
+        stock: [],
         limits: {},
       },
     });

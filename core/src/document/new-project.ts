@@ -1,9 +1,11 @@
+import { PLAIN_STACK } from '../stack/stack.ts';
 import { STARTING_FILMS } from '../artwork/film.ts';
 import type { Blank, BlankKind, BalloonPlan, FlatteningChoice, Station, SurfaceKind } from '../blank/blank.ts';
 import { isRound } from '../blank/blank.ts';
 import { USUAL_THICKNESS_MM } from '../blank/reading.ts';
 import { PLAIN_SEAM } from '../wrap/job.ts';
-import type { Project, ShelfBlank } from './project.ts';
+import type { StockThing } from '../sheet/stock.ts';
+import type { Project, ShelfBlank, StockDocument } from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
 
 /** How a side is flattened until the person chooses. */
@@ -65,6 +67,7 @@ export function newShelfBlank(blank: Blank, now: string): ShelfBlank {
     blank,
     price: null,
     variantOf: null,
+    inStock: null,
     photo: null,
     changedAt: now,
   };
@@ -87,11 +90,22 @@ export function newProject(id: string, name: string, blank: Blank, shelfBlankId:
     process: 'decal',
     warm: false,
     seam: PLAIN_SEAM,
+    stack: PLAIN_STACK,
     names: null,
     otherBlanks: [],
     boardId: 'square',
+    laid: [],
     accepted: [],
     bench: { doneSteps: [], waitsUntil: {} },
     log: [],
   };
 }
+
+/** Something put on the stock shelf. */
+export const stockDocument = (thing: StockThing, now: string): StockDocument => ({
+  format: 'mivet-stock',
+  version: FORMAT_VERSION,
+  id: thing.id,
+  thing,
+  changedAt: now,
+});

@@ -2,10 +2,12 @@ import type { KeptDrawing } from '../artwork/art-items.ts';
 import type { Provenance } from '../artwork/item.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { LogEntry } from '../log/entry.ts';
+import type { KeptFilm } from '../sheet/load.ts';
+import type { StockThing } from '../sheet/stock.ts';
 import type { Job } from '../wrap/job.ts';
 
 /** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 6;
+export const FORMAT_VERSION = 7;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {
@@ -34,11 +36,15 @@ export interface Project extends Job {
   /** Shelf blank that the snapshot was taken from, if any. */
   readonly shelfBlankId: string | null;
   readonly boardId: string;
+  /** How films were laid on boards by hand or while somebody watched; used as long as the same is cut. */
+  readonly laid: readonly KeptFilm[];
   readonly accepted: readonly Acceptance[];
   readonly bench: BenchRun;
   readonly log: readonly LogEntry[];
-  /** What of the person's own it was made with, fonts that do not ship with Mivet and limits; only in files, so that they read alike elsewhere. */
-  readonly carried?: { readonly fonts: readonly OwnFont[]; readonly limits: OwnLimits } | undefined;
+  /** What of the person's own it was made with, fonts that do not ship with Mivet, limits, and the stock that it is planned from; only in files, so that they read alike elsewhere. */
+  readonly carried?:
+    | { readonly fonts: readonly OwnFont[]; readonly limits: OwnLimits; readonly stock: readonly StockThing[] }
+    | undefined;
 }
 
 /** Limits that the person changed, by name, in the units of the table of limits. */
@@ -75,8 +81,20 @@ export interface ShelfBlank {
   readonly price: number | null;
   /** The shelf blank that this one is another colour of; they share their readings. */
   readonly variantOf: string | null;
+  /** How many stand there; null when nobody counts. */
+  readonly inStock: number | null;
   /** A small photograph as a data URL. */
   readonly photo: string | null;
+  readonly changedAt: string;
+}
+
+/** Something on the stock shelf: film, an offcut, tape, a cutter, or what was booked. */
+export interface StockDocument {
+  readonly format: 'mivet-stock';
+  readonly version: typeof FORMAT_VERSION;
+  /** That of the thing. */
+  readonly id: string;
+  readonly thing: StockThing;
   readonly changedAt: string;
 }
 
@@ -89,5 +107,6 @@ export interface Backup {
   readonly shelf: readonly ShelfBlank[];
   readonly fonts: readonly OwnFont[];
   readonly motifs: readonly OwnMotif[];
+  readonly stock: readonly StockDocument[];
   readonly limits: OwnLimits;
 }

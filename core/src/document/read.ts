@@ -1,14 +1,15 @@
 import type { z } from 'zod';
 import { AS_IT_FALLS, USUAL_BALLOON } from './new-project.ts';
 import { PLAIN_LINES } from '../artwork/new-item.ts';
-import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank } from './project.ts';
+import { PLAIN_STACK } from '../stack/stack.ts';
+import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } from './project.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
 import { PLAIN_SEAM } from '../wrap/job.ts';
 import { FORMAT_VERSION } from './project.ts';
-import { backupSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema } from './schema.ts';
+import { backupSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema, stockSchema } from './schema.ts';
 
 /** Any document that Mivet writes. */
-export type MivetDocument = Project | ShelfBlank | OwnFont | OwnMotif | Backup;
+export type MivetDocument = Project | ShelfBlank | OwnFont | OwnMotif | StockDocument | Backup;
 
 /** Why a file was refused, in the order in which it was looked at. */
 export type ReadProblem =
@@ -30,6 +31,7 @@ const SCHEMAS: { readonly [format: string]: z.ZodType<MivetDocument> } = {
   'mivet-blank': shelfBlankSchema,
   'mivet-font': ownFontSchema,
   'mivet-motif': ownMotifSchema,
+  'mivet-stock': stockSchema,
   'mivet-backup': backupSchema,
 };
 
@@ -103,7 +105,34 @@ const MIGRATIONS: { readonly [from: number]: (raw: Raw) => Raw } = {
       ...project,
       ...(isRaw(project['carried']) ? { carried: { limits: {}, ...project['carried'] } } : {}),
     })),
+  // Films lay whole on each other and were lined up by hand; there was no stock, and nobody counted blanks.
+  6: (raw) =>
+    changeBlankDocuments(
+      changeProjects(raw['format'] === 'mivet-backup' ? { stock: [], ...raw } : raw, 7, (project) => ({
+        stack: { ...PLAIN_STACK, marks: byHandAll(project['films']) },
+        laid: [],
+        ...project,
+        ...(isRaw(project['carried']) ? { carried: { stock: [], ...project['carried'] } } : {}),
+      })),
+      (document) => ({ inStock: null, ...document }),
+    ),
 };
+
+/** Every film lined up by hand, so that an older project is planned as it was. */
+function byHandAll(films: unknown): Record<string, 'by hand'> {
+  const ids = Array.isArray(films)
+    ? films.flatMap((f: unknown) => (isRaw(f) && typeof f['id'] === 'string' ? [f['id']] : []))
+    : [];
+  return Object.fromEntries(ids.map((id) => [id, 'by hand']));
+}
+
+/** Does something to a shelf blank, and to those in a backup. */
+function changeBlankDocuments(raw: Raw, change: (document: Raw) => Raw): Raw {
+  if (raw['format'] === 'mivet-blank') return change(raw);
+  const { shelf } = raw;
+  if (raw['format'] !== 'mivet-backup' || !Array.isArray(shelf)) return raw;
+  return { ...raw, shelf: shelf.map((one: unknown) => (isRaw(one) ? change(one) : one)) };
+}
 
 function changedNames(names: unknown): unknown {
   if (!isRaw(names) || !Array.isArray(names['rows'])) return names;
@@ -163,7 +192,7 @@ export function describeReadProblem(problem: ReadProblem): string {
     case 'not-json':
       return 'The file is not JSON: it was cut short or is of another kind.';
     case 'not-mivet':
-      return 'The file is not a Mivet project, blank, font, motif or backup.';
+      return 'The file is not a Mivet project, blank, font, motif, piece of stock or backup.';
     case 'newer':
       return `The file was written by a newer Mivet (format ${problem.version}); this one reads up to ${FORMAT_VERSION}. Update Mivet; the file is untouched.`;
     case 'invalid':

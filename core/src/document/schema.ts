@@ -1,39 +1,11 @@
 import { z } from 'zod';
-import { FILM_THICKNESS_MM, type Film, type FilmFinish } from '../artwork/film.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import { MOTIF_IDS, type MotifId } from '../artwork/motifs/index.ts';
 import type { Blank, BlankKind, SurfaceKind } from '../blank/blank.ts';
-import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank } from './project.ts';
+import { angle, colour, filmSchema, id, mm, MOST, short, stamp } from './fields.ts';
+import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
-
-/** Limits that keep a hostile or broken file from filling memory. */
-const MOST = {
-  items: 400,
-  pathData: 3_000_000,
-  stations: 25,
-  readingLog: 500,
-  takes: 50,
-  log: 2000,
-  text: 500,
-  notes: 5000,
-  projects: 5000,
-  panels: 4,
-  names: 500,
-  name: 160,
-  photo: 400_000,
-  fontData: 11_000_000,
-  fonts: 200,
-  motifs: 5000,
-  colours: 64,
-  blanks: 50,
-} as const;
-
-const id = z.string().min(1).max(80);
-const short = z.string().max(200);
-const mm = z.number().min(0).max(10_000);
-const stamp = z.string().max(40);
-const angle = z.number().min(-3600).max(3600);
-const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour like #0C6764');
+import { lotSchema, stockThingSchema } from './stock-schema.ts';
 
 const toolSchema = z.enum(['tape', 'ruler', 'caliper', 'strip', 'photo']);
 const readingSchema = z.object({
@@ -252,13 +224,14 @@ export const itemSchema = z.discriminatedUnion('type', [
   }),
 ]) satisfies z.ZodType<ArtworkItem>;
 
-const filmSchema = z.object({
+/** Something on the stock shelf, current version. */
+export const stockSchema = z.object({
+  format: z.literal('mivet-stock'),
+  version: z.literal(FORMAT_VERSION),
   id,
-  name: short,
-  colour,
-  finish: z.enum(Object.keys(FILM_THICKNESS_MM) as [FilmFinish, ...FilmFinish[]]),
-  thicknessMm: z.number().min(0).max(3),
-}) satisfies z.ZodType<Film>;
+  thing: stockThingSchema,
+  changedAt: stamp,
+}) satisfies z.ZodType<StockDocument>;
 
 /** A project, current version. */
 export const projectSchema = z.object({
@@ -284,6 +257,14 @@ export const projectSchema = z.object({
       .array(z.object({ itemId: id, copy: z.number().int().min(0).max(400), do: z.enum(['overlap', 'leave-off']) }))
       .max(400),
   }),
+  stack: z.object({
+    build: z.enum(['full', 'inlay', 'hybrid']),
+    underlapMm: z.number().min(0).max(10),
+    thinMm: z.number().min(0).max(50),
+    order: z.array(id).max(100),
+    marks: z.record(id, z.enum(['marks', 'by hand'])),
+    lay: z.enum(['flat', 'on the blank']),
+  }),
   names: z
     .object({
       itemId: id.nullable(),
@@ -306,6 +287,7 @@ export const projectSchema = z.object({
     .nullable(),
   otherBlanks: z.array(blankSchema).max(MOST.blanks),
   boardId: id,
+  laid: z.array(z.object({ film: id, of: z.string().max(200_000), lots: z.array(lotSchema).max(MOST.lots) })).max(100),
   accepted: z
     .array(z.object({ findingId: z.string().max(400), reason: short, signature: z.string().max(2000) }))
     .max(1000),
@@ -323,7 +305,13 @@ export const projectSchema = z.object({
       }),
     )
     .max(MOST.log),
-  carried: z.object({ fonts: z.array(ownFontSchema).max(MOST.fonts), limits: ownLimits }).optional(),
+  carried: z
+    .object({
+      fonts: z.array(ownFontSchema).max(MOST.fonts),
+      limits: ownLimits,
+      stock: z.array(stockThingSchema).max(MOST.stock),
+    })
+    .optional(),
 }) satisfies z.ZodType<Project>;
 
 /** A shelf blank, current version. */
@@ -333,6 +321,7 @@ export const shelfBlankSchema = z.object({
   blank: blankSchema,
   price: z.number().min(0).max(1_000_000).nullable(),
   variantOf: id.nullable(),
+  inStock: z.number().int().min(0).max(1_000_000).nullable(),
   photo: z
     .string()
     .max(MOST.photo)
@@ -350,5 +339,6 @@ export const backupSchema = z.object({
   shelf: z.array(shelfBlankSchema).max(MOST.projects),
   fonts: z.array(ownFontSchema).max(MOST.fonts),
   motifs: z.array(ownMotifSchema).max(MOST.motifs),
+  stock: z.array(stockSchema).max(MOST.stock),
   limits: ownLimits,
 }) satisfies z.ZodType<Backup>;

@@ -4,6 +4,9 @@ import { bare, makeBlank, makeJob, makeProfile, motifItem, mug, plate, textItem,
 import { NO_ACTS } from '../artwork/acts.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { Project } from '../document/project.ts';
+import { STARTING_FILMS } from '../artwork/film.ts';
+import type { StockThing } from '../sheet/stock.ts';
+import { makeOffcut, makeStockFilm } from '../../test/stock.ts';
 import type { FindingCode } from './finding.ts';
 import type { Limits } from './limits.ts';
 import { describeFinding } from './words.ts';
@@ -24,6 +27,18 @@ const masked = (bridgeMm: number, widthMm = 90): Project => {
 };
 const spread = (): Blank =>
   tumbler({ readings: { girthRim: { ...bare(276), takes: [{ typed: '', mm: 274 }, { typed: '', mm: 278 }] }, girthBase: bare(214), side: bare(168) } }); // prettier-ignore
+
+/** Eight buoys round on a wave, or off it, lined up in some way. */
+function lined(how: 'marks' | 'by hand', downMm: number, blank = tumbler()): Project {
+  const buoys = motifItem('buoy', { id: 'buoys', film: 'brass', widthMm: 8, repeat: { mode: 'spaced', count: 8 }, placement: at({ mm: downMm }) }); // prettier-ignore
+  const job = jobOf(blank, wave(9), buoys);
+  return { ...job, stack: { ...job.stack, marks: Object.fromEntries(['ensign', 'deep-water', 'brass', 'chalk', 'shallows'].map((film) => [film, how])) } }; // prettier-ignore
+}
+const chalk = STARTING_FILMS.find(({ id }) => id === 'chalk')!;
+const stocked = (...stock: StockThing[]): Project => ({
+  ...words('COX', { film: 'chalk' }),
+  carried: { fonts: [], limits: {}, stock },
+});
 
 /** A job for every finding that there is: a new one without a job does not compile. */
 const FIRES: Record<FindingCode, Project | readonly [Project, Partial<Limits>]> = {
@@ -70,10 +85,16 @@ const FIRES: Record<FindingCode, Project | readonly [Project, Partial<Limits>]> 
     plate('speck', 3, 3, { film: 'brass', placement: at({ mm: 40 }) }),
   ),
   hands: words('COX', { mirrored: true }),
+  'stack-thick': jobOf(tumbler(), ...['ensign', 'chalk', 'reed', 'brass'].map((film, i) => plate(film, 30 - 4 * i, 30 - 4 * i, { film }))), // prettier-ignore
+  'stack-unsupported': lined('by hand', 0),
+  'registration-missing': lined('by hand', 48),
+  'registration-costly': [lined('marks', 30, makeBlank({ girthRim: 250, side: 100 })), { marksCost: 1 }],
+  'film-short': stocked(makeStockFilm({ film: chalk, lengthMm: 20, boughtLengthMm: 5000 })),
+  'film-old': stocked(makeOffcut({ film: chalk, boughtOn: null })),
 };
 
 /** What a finding says where it has no fix of its own: what a person is to do, or that only they can judge. */
-const SAYS_WHAT_TO_DO = /judge|Choose|Set it|Move it|Lay |Lift|Turn|Take|Measure|Fewer|Fill|Bring|Cut artwork|once more|upside down|Use |picked off|a smaller design|write it|larger patch/; // prettier-ignore
+const SAYS_WHAT_TO_DO = /judge|Choose|Set it|Move it|Lay |Lift|Turn|Take|Measure|Fewer|Fill|Bring|Cut artwork|once more|upside down|Use |Buy|Cut a small test|picked off|a smaller design|write it|larger patch/; // prettier-ignore
 
 describe('every finding', () => {
   for (const [code, job] of Object.entries(FIRES) as [FindingCode, (typeof FIRES)[FindingCode]][])

@@ -2,6 +2,9 @@ import type { MotifItem } from '../artwork/item.ts';
 import type { ReadingName } from '../blank/blank.ts';
 import type { Limits } from './limits.ts';
 import type { LoadPlan } from '../sheet/load.ts';
+import type { Supply } from '../sheet/stock.ts';
+import type { Takings } from '../sheet/take.ts';
+import type { StackReport } from '../stack/report.ts';
 import type { Make } from '../wrap/batch.ts';
 import type { Wrap } from '../wrap/derive.ts';
 import type { Job } from '../wrap/job.ts';
@@ -48,7 +51,13 @@ export type FindingCode =
   | 'tiny-piece'
   | 'loose-dot'
   | 'stray-film'
-  | 'hands';
+  | 'hands'
+  | 'stack-thick'
+  | 'stack-unsupported'
+  | 'registration-missing'
+  | 'registration-costly'
+  | 'film-short'
+  | 'film-old';
 
 /** A change to the project that a finding offers as its fix. */
 export type Command =
@@ -88,6 +97,8 @@ export type Command =
     >)
   | { readonly do: 'both-faces'; readonly itemId: string; readonly factor: number }
   | { readonly do: 'drop-specks'; readonly itemId: string; readonly underMm: number }
+  | { readonly do: 'mark-layers'; readonly films: readonly string[]; readonly how: 'marks' | 'by hand' }
+  | { readonly do: 'build-stack'; readonly build: 'inlay' }
   | { readonly do: 'lay-warm' }
   | { readonly do: 'lay-cold' }
   | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };
@@ -113,7 +124,7 @@ export interface Finding {
   readonly names: { readonly [name: string]: string };
   readonly fixes: readonly Command[];
   /** Where it is put right by hand, when that is not where the film is drawn. */
-  readonly goTo?: 'measure' | 'flat';
+  readonly goTo?: 'measure' | 'flat' | 'cut';
 }
 
 /** What a finding is judged from. */
@@ -122,6 +133,10 @@ export interface ProofContext {
   readonly wrap: Wrap;
   readonly doubts: readonly ReadingDoubt[];
   readonly plan: LoadPlan;
+  /** Where its film comes from, and what lies on the shelf. */
+  readonly takings: Takings;
+  readonly supply: Supply;
+  readonly stack: StackReport;
   /** Everything on the list that the job is made for; empty without a list. */
   readonly makes: readonly Make[];
   readonly limits: Limits;

@@ -3,7 +3,7 @@ export interface LimitInfo {
   readonly id: LimitId;
   readonly label: string;
   readonly why: string;
-  readonly unit: 'mm' | 'mm²' | '%';
+  readonly unit: 'mm' | 'mm²' | '%' | 'films' | 'years' | 'cm²';
   /** Starting value, and what it may be set to. */
   readonly usual: number;
   readonly least: number;
@@ -27,7 +27,10 @@ export type LimitId =
   | 'creepStrip'
   | 'creepEtch'
   | 'creepBlast'
-  | 'creepPaint';
+  | 'creepPaint'
+  | 'stackDeep'
+  | 'marksCost'
+  | 'filmOld';
 
 /** The numbers that a job is judged by. */
 export type Limits = Readonly<Record<LimitId, number>>;
@@ -104,6 +107,9 @@ export const LIMITS: readonly LimitInfo[] = [
   limit('creepEtch', 'Etching creeps under by', 0.3, 'mm', [0, 5], 'Cream works in under the edges of a mask.'),
   limit('creepBlast', 'Blasting cuts under by', 0.5, 'mm', [0, 5], 'Grit wears the edges of a mask back.'),
   limit('creepPaint', 'Paint bleeds under by', 0.3, 'mm', [0, 5], 'Paint is drawn in under an edge that stands off.'),
+  limit('stackDeep', 'Films on each other', 3, 'films', [1, 20], 'A higher edge catches, and lifts in the wash.'),
+  limit('marksCost', 'Marks may cost', 40, 'cm²', [0, 2000], 'Film for squares that are thrown away.'),
+  limit('filmOld', 'Film grows old after', 2, 'years', [0.5, 20], 'Old adhesive dries; film tears when it is weeded.'),
 ];
 
 /** What is judged by until somebody changes it. */

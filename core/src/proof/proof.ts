@@ -1,6 +1,7 @@
 import { judgeBalloonKeeps } from './balloon-keeps.ts';
 import { judgeBandStrain } from './band-strain.ts';
 import { judgeCoverSheet } from './cover-sheet.ts';
+import { judgeFilmOld, judgeFilmShort } from './film-stock.ts';
 import { judgeFilmUnsuited } from './film-unsuited.ts';
 import { judgeFitUnchecked } from './fit-unchecked.ts';
 import { judgeHazards } from './hazard.ts';
@@ -29,6 +30,7 @@ import { judgeRimZone } from './rim-zone.ts';
 import { judgeSeamCut } from './seam-cut.ts';
 import { judgeSeamGap } from './seam-gap.ts';
 import { judgeSeamNeighbours } from './seam-neighbours.ts';
+import { judgeRegistrationCostly, judgeRegistrationMissing, judgeStackThick, judgeStackUnsupported } from './stack.ts';
 import { judgeUnfused } from './unfused.ts';
 import { judgeWrinkle } from './wrinkle.ts';
 
@@ -60,6 +62,12 @@ const JUDGES: readonly Judge[] = [
   judgeLoadFit,
   judgeCoverSheet,
   judgeHazards,
+  judgeStackThick,
+  judgeStackUnsupported,
+  judgeRegistrationMissing,
+  judgeRegistrationCostly,
+  judgeFilmShort,
+  judgeFilmOld,
 ];
 
 /** Those that hang on where film lies, and so on the words of each name of a list. */

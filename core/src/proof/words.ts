@@ -329,6 +329,46 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         `Peel the clear sheet off ${names['film']}`,
         'Before it is cut: the blade would only reach the sheet. If it has none, all the better.',
       );
+    case 'stack-thick/deep':
+      return say(
+        `${whole('films')} films lie on each other: ${names['films']}`,
+        `That is ${(finding.numbers['thickness'] ?? NaN).toFixed(2)} mm; past ${whole('most')} films an edge catches and lifts in the wash. Knock each film out of those below it, or leave one out there.`,
+      );
+    case 'stack-unsupported/loose':
+      return say(
+        `${whole('count')} things of ${names['film']} have nothing below to line up with`,
+        `Each finds its place by eye alone. Marks beside it and the lowest film would line all of them up at once; here they cost ${whole('cost')} cm² of ${names['film']}.`,
+      );
+    case 'registration-missing/by-hand':
+      return say(
+        `${whole('count')} things of ${names['film']} are lined up by hand`,
+        `Two small squares cut beside each film line them up at once; here they cost ${whole('cost')} cm² of ${names['film']}.`,
+      );
+    case 'registration-costly/film':
+      return say(
+        `Registration marks cost ${whole('cost')} cm² of film`,
+        `More than the ${whole('most')} cm² that you allow. A layer of few pieces is as quickly lined up by hand.`,
+      );
+    case 'registration-costly/loads':
+      return say(
+        `Registration marks cost ${whole('loads') === '1' ? 'a load' : `${whole('loads')} loads`} more`,
+        `And ${whole('cost')} cm² of film. Lined up by hand, it fits on fewer boards.`,
+      );
+    case 'film-short/short':
+      return say(
+        `There is too little ${names['film']}`,
+        `${count(finding.numbers['count'], 'strip is', 'strips are')} not to be had from your stock; the largest takes ${mm('along')} × ${mm('across')}. Buy some, make it smaller, or use another film.`,
+      );
+    case 'film-old/old':
+      return say(
+        `${names['film']} was bought ${(finding.numbers['years'] ?? NaN).toFixed(1)} years ago`,
+        `After about ${finding.numbers['most'] ?? NaN} years the adhesive dries, and film tears when it is weeded. Cut a small test first and pull it off.`,
+      );
+    case 'film-old/unknown':
+      return say(
+        `Nobody knows how old this ${names['film']} is`,
+        'It comes from the box of scraps. Dry adhesive tears when it is weeded: cut a small test first and pull it off.',
+      );
     case 'hazard/stripper':
       return say(
         'Stripper burns skin and eyes',
@@ -414,6 +454,10 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return 'One on either face instead';
     case 'drop-specks':
       return 'Leave the specks off';
+    case 'mark-layers':
+      return command.how === 'marks' ? 'Cut registration marks' : 'Line them up by hand';
+    case 'build-stack':
+      return 'Knock each film out of those below';
     case 'lay-warm':
       return 'Lay it warm';
     case 'lay-cold':

@@ -29,7 +29,22 @@ export const BOARDS: readonly Board[] = [
   board('backed', 'Backed film 330 × 3600, no board', 330, 3600),
 ];
 
-/** The board with this id, or the usual one. */
-export function boardById(id: string): Board {
-  return BOARDS.find((b) => b.id === id) ?? BOARDS[1]!;
+/** The board with this id, a person's own first, or the usual one. */
+export function boardById(id: string, own: readonly Board[] = []): Board {
+  return own.find((b) => b.id === id) ?? BOARDS.find((b) => b.id === id) ?? BOARDS[1]!;
 }
+
+/** How fast a cutter works. Parameters only, no makes. */
+export interface CutterPace {
+  /** mm/s with the blade down. */
+  readonly cutMmS: number;
+  /** mm/s with the blade up. */
+  readonly travelMmS: number;
+  /** mm/s². What it takes to get going and to stop. */
+  readonly accelMmS2: number;
+  /** s. Once up and once down. */
+  readonly liftS: number;
+}
+
+/** A careful pace for small work; starting values. */
+export const USUAL_PACE: CutterPace = { cutMmS: 60, travelMmS: 200, accelMmS2: 800, liftS: 0.2 };

@@ -1,9 +1,11 @@
 import type { Box } from '../plane/box.ts';
-import { boxHeight, boxWidth } from '../plane/box.ts';
+import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { Board } from './board.ts';
-import type { Nesting, NestPart } from './nest.ts';
-import { nest } from './nest.ts';
+import type { Lot, LotStep, Room } from './lot.ts';
+import { BLADE_MARGIN_MM, lotsOfFilm } from './lot.ts';
+import type { Supply } from './stock.ts';
+import { NO_STOCK, offcutsOf } from './stock.ts';
 
 /** What is laid of one film as one: a wrap, a panel, the pieces of a name, the spares; as it sits on its template. */
 export interface FilmBlock {
@@ -25,6 +27,8 @@ export interface PartOnBoard {
   readonly turned: boolean;
   /** Template to board: x' = a·x + c·y + e, y' = b·x + d·y + f, mm. */
   readonly matrix: readonly [number, number, number, number, number, number];
+  /** Whether it was put there by hand. */
+  readonly fixed?: boolean | undefined;
 }
 
 /**
@@ -38,6 +42,12 @@ export interface Strip {
   readonly to: number;
   /** How far it reaches across the board from its margin, whole mm. */
   readonly across: number;
+  /** The offcut that it is; null when it is cut to size. */
+  readonly offcut: string | null;
+  /** Its outline where it is no rectangle, x and y in mm from its corner. */
+  readonly outline: readonly number[] | null;
+  /** mm of it that are taken, along and across; the rest of an offcut stays one. */
+  readonly used: { readonly along: number; readonly across: number };
   readonly parts: readonly PartOnBoard[];
 }
 
@@ -64,37 +74,153 @@ export interface LoadPlan {
   readonly tooLarge: readonly { readonly film: string; readonly longMm: number; readonly shortMm: number }[];
 }
 
-/** mm of film round the cuts, so that the blade stays on it. */
-export const BLADE_MARGIN_MM = 3;
+/** How one film was laid, kept so that it is laid so again for as long as the same is cut. */
+export interface KeptFilm {
+  readonly film: string;
+  /** What was laid, and on what. */
+  readonly of: string;
+  readonly lots: readonly Lot[];
+}
+
+/** A plan that can be made better, and what it is kept by. */
+export interface PlanStep {
+  readonly plan: LoadPlan;
+  readonly kept: readonly KeptFilm[];
+}
 
 /** Plans that are looked at for a film of so many parts: all of it is done before a picture is shown, so many parts get the first. */
 const plansFor = (parts: number): number => (parts > 20 ? 1 : parts > 12 ? 6 : 24);
 
-/** What is laid on a board side by side with others: as much of a film as is cut in one load. */
-interface Lot {
-  readonly along: number;
-  readonly across: number;
-  /** Parts by their matrices, from the corner of the lot. */
-  readonly parts: readonly PartOnBoard[];
-}
-
 /**
  * Lays each film's parts on boards as strips side by side, in the order of the stack. A film of one part lies turned a
  * quarter where that takes less of the board's length; several parts are nested in their true shapes on one strip, or on as
- * few loads as they take.
+ * few loads as they take. Offcuts that hold it come first.
  *
  * @param blocks parts, those of a film one after the other or not
  * @param board what the cutter takes
+ * @param supply what film there is
+ * @param kept how films were laid before; used as far as it was for the same
  * @returns loads with whole-millimetre from–to marks; what fits no board either way is listed, never dropped silently
  */
-export function planLoads(blocks: readonly FilmBlock[], board: Board): LoadPlan {
+export function planLoads(
+  blocks: readonly FilmBlock[],
+  board: Board,
+  supply: Supply = NO_STOCK,
+  kept: readonly KeptFilm[] = [],
+): LoadPlan {
+  const done = filmsOf(blocks).map((own) => {
+    const known = keptFor(own, board, supply, kept);
+    if (known) return { own, lots: known.lots, left: [] };
+    let best: LotStep = { lots: [], left: own };
+    let looked = 0;
+    for (const step of lotsOfFilm(own, roomFor(own, board, supply), { gapMm: board.gapMm })) {
+      best = step ?? best;
+      if (++looked >= plansFor(own.length)) break;
+    }
+    return { own, ...best };
+  });
+  return arrange(done, board);
+}
+
+/**
+ * The same plan, better and better for as long as one watches.
+ *
+ * @param seed another one looks elsewhere
+ * @returns yields a plan whenever it is better than the last, and `null` whenever one may stop in between; ends by itself
+ *   when nothing is left to try
+ */
+export function* betterLoads(
+  blocks: readonly FilmBlock[],
+  board: Board,
+  supply: Supply,
+  kept: readonly KeptFilm[],
+  seed: number,
+): Generator<PlanStep | null, void> {
+  const films = filmsOf(blocks).map((own) => {
+    const known = keptFor(own, board, supply, kept);
+    const lots = known?.lots ?? [];
+    return {
+      own,
+      best: { lots, left: known ? [] : own } as LotStep,
+      known: known !== null,
+      steps:
+        own.length > 1 ? lotsOfFilm(own, roomFor(own, board, supply), { gapMm: board.gapMm, seed, like: lots }) : null,
+    };
+  });
+  for (const film of films) {
+    if (film.known) continue;
+    const first = (film.steps ?? lotsOfFilm(film.own, roomFor(film.own, board, supply), { gapMm: board.gapMm })).next();
+    if (!first.done && first.value) film.best = first.value;
+  }
+  const told = (): PlanStep => ({
+    plan: arrange(
+      films.map(({ own, best }) => ({ own, ...best })),
+      board,
+    ),
+    kept: films.map(({ own, best }) => ({ film: own[0]!.film, of: signOf(own, board, supply), lots: best.lots })),
+  });
+  yield told();
+  for (let going = true; going;) {
+    going = false;
+    for (const film of films) {
+      const step = film.steps?.next();
+      if (!step || step.done) continue;
+      going = true;
+      const better = step.value && lengthOf(step.value) < lengthOf(film.best) - 1e-6;
+      if (better) film.best = step.value!;
+      yield better ? told() : null;
+    }
+  }
+}
+
+/** Fewest left out, then fewest strips cut anew, then the least length of all. */
+const lengthOf = ({ lots, left }: LotStep): number =>
+  1e9 * left.length + lots.reduce((sum, lot) => sum + (lot.offcut === null ? 1e5 : 0) + lot.used.along, 0);
+
+const filmsOf = (blocks: readonly FilmBlock[]): FilmBlock[][] =>
+  [...new Set(blocks.map((block) => block.film))].map((film) => blocks.filter((block) => block.film === film));
+
+/** What of a film there is: its offcuts, and how large a strip of it may be. */
+function roomFor(own: readonly FilmBlock[], board: Board, supply: Supply): Room {
+  const film = own[0]!.film;
+  const [along, across] = [board.lengthMm - 2 * board.marginMm, board.widthMm - 2 * board.marginMm];
+  // As it is bought: what is short of it is another matter.
+  const lots = supply.films.filter((lot) => lot.film.id === film);
+  const most = (of: 'boughtLengthMm' | 'widthMm'): number => Math.max(0, ...lots.map((lot) => lot[of])) || Infinity;
+  return {
+    along: Math.min(along, Math.floor(most('boughtLengthMm'))),
+    across: Math.min(across, Math.floor(most('widthMm'))),
+    offcuts: offcutsOf(supply, film).filter((o) => Math.ceil(o.lengthMm) <= along && Math.ceil(o.widthMm) <= across),
+  };
+}
+
+function keptFor(own: readonly FilmBlock[], board: Board, supply: Supply, kept: readonly KeptFilm[]): KeptFilm | null {
+  const known = kept.find(({ film }) => film === own[0]!.film);
+  if (!known || known.of !== signOf(own, board, supply)) return null;
+  const there = new Set(offcutsOf(supply, known.film).map(({ id }) => id));
+  return known.lots.every((lot) => lot.offcut === null || there.has(lot.offcut)) ? known : null;
+}
+
+/** What a way to lay a film hangs on: its parts by their sizes and outlines, and what they lie on. */
+export function signOf(own: readonly FilmBlock[], board: Board, supply: Supply): string {
+  const { along, across } = roomFor(own, board, supply);
+  const parts = own.map(({ part, box, rings, directional }) => {
+    const sum = (rings ?? []).reduce((total, ring) => total + ring.reduce((s, v, i) => s + v * ((i % 7) + 1), 0), 0);
+    const sizes = [boxWidth(box), boxHeight(box), sum, rings?.length ?? 0];
+    return `${part}:${sizes.map((v) => v.toFixed(1)).join(',')}${directional ? 'd' : ''}`;
+  });
+  return `${along}x${across}/${board.gapMm}/${board.marginMm}|${parts.join('|')}`;
+}
+
+function arrange(
+  films: readonly { own: readonly FilmBlock[]; lots: readonly Lot[]; left: readonly FilmBlock[] }[],
+  board: Board,
+): LoadPlan {
   const loads: { number: number; strips: Strip[] }[] = [];
   const tooLarge: LoadPlan['tooLarge'][number][] = [];
-  const room = { along: board.lengthMm - 2 * board.marginMm, across: board.widthMm - 2 * board.marginMm };
   let end = Infinity;
-  for (const film of new Set(blocks.map((block) => block.film))) {
-    const own = blocks.filter((block) => block.film === film);
-    const { lots, left } = own.length === 1 ? singleLot(own[0]!, room) : nestedLots(own, room, board.gapMm);
+  for (const { own, lots, left } of films) {
+    const film = own[0]!.film;
     for (const block of left) {
       const sizes = [Math.ceil(boxWidth(block.box)), Math.ceil(boxHeight(block.box))].map(
         (mm) => mm + 2 * BLADE_MARGIN_MM,
@@ -112,66 +238,20 @@ export function planLoads(blocks: readonly FilmBlock[], board: Board): LoadPlan 
         const [a, b, c, d, e, f] = one.matrix;
         return { ...one, matrix: [a, b, c, d, e + from, f + board.marginMm] };
       });
-      loads.at(-1)!.strips.push({ film, from, to: end, across: lot.across, parts });
+      const { across, offcut, outline, used } = lot;
+      loads.at(-1)!.strips.push({ film, from, to: end, across, offcut, outline, used, parts });
     }
   }
   return { board, loads, tooLarge };
 }
 
-interface Room {
-  readonly along: number;
-  readonly across: number;
-}
-
-function singleLot(block: FilmBlock, room: Room): { lots: Lot[]; left: FilmBlock[] } {
-  const { minX, minY, maxY } = block.box;
-  const wide = Math.ceil(boxWidth(block.box) + 2 * BLADE_MARGIN_MM);
-  const high = Math.ceil(boxHeight(block.box) + 2 * BLADE_MARGIN_MM);
-  const straight = wide <= room.along && high <= room.across;
-  const quarter = high <= room.along && wide <= room.across && !block.directional;
-  if (!straight && !quarter) return { lots: [], left: [block] };
-  const turned = quarter && (!straight || high < wide);
-  const at = BLADE_MARGIN_MM;
-  // A quarter turn counter-clockwise sends (x, y) to (−y, x).
-  const matrix: PartOnBoard['matrix'] = turned
-    ? [0, 1, -1, 0, at + maxY, at - minX]
-    : [1, 0, 0, 1, at - minX, at - minY];
-  return { lots: [{ along: turned ? high : wide, across: turned ? wide : high, parts: [{ part: block.part, turned, matrix }] }], left: [] }; // prettier-ignore
-}
-
-/** Quarter turns counter-clockwise as matrices. */
-const TURNS: readonly (readonly [number, number, number, number])[] = [[1, 0, 0, 1], [0, 1, -1, 0], [-1, 0, 0, -1], [0, -1, 1, 0]]; // prettier-ignore
-
-function nestedLots(blocks: readonly FilmBlock[], room: Room, gapMm: number): { lots: Lot[]; left: FilmBlock[] } {
-  const parts = blocks.map(({ box, rings, directional }, i): NestPart => ({
-    id: String(i),
-    rings: rings ?? [
-      Float64Array.from([box.minX, box.minY, box.maxX, box.minY, box.maxX, box.maxY, box.minX, box.maxY]),
-    ],
-    turns: directional ? [0, 2] : [0, 1, 2, 3],
-  }));
-  const at = BLADE_MARGIN_MM;
-  const sheet = { id: 'load', acrossMm: room.across - 2 * at, alongMm: room.along - 2 * at };
-  let plan: Nesting | null = null;
-  let looked = 0;
-  for (const better of nest(parts, [sheet], { gapMm, seed: 1 })) {
-    plan = better ?? plan;
-    if (++looked >= plansFor(parts.length)) break;
-  }
-  const lots = (plan?.alongUsed ?? []).flatMap((along, s): Lot[] => {
-    const laid = plan!.laid.filter((p) => p.sheet === s);
-    if (laid.length === 0) return [];
-    const reach = laid.map((p) => {
-      const [, b, , d] = TURNS[p.turn]!;
-      const { minX, maxX, minY, maxY } = blocks[Number(p.id)]!.box;
-      return p.y + Math.max(b * minX, b * maxX) + Math.max(d * minY, d * maxY);
-    });
-    const parts = laid.map(({ id, turn, x, y }): PartOnBoard => {
-      const [a, b, c, d] = TURNS[turn]!;
-      return { part: blocks[Number(id)]!.part, turned: turn % 2 === 1, matrix: [a, b, c, d, x + at, y + at] };
-    });
-    const across = Math.min(room.across, Math.ceil(Math.max(...reach) + 2 * at - 1e-6));
-    return [{ along: Math.ceil(along + 2 * at - 1e-6), across, parts }];
-  });
-  return { lots, left: (plan?.left ?? []).map((id) => blocks[Number(id)]!) };
+/** Box of a part where its matrix puts it. */
+export function boxOnBoard({ box, rings }: FilmBlock, [a, b, c, d, e, f]: PartOnBoard['matrix']): Box {
+  const corners = [box.minX, box.minY, box.maxX, box.minY, box.maxX, box.maxY, box.minX, box.maxY];
+  // Quarters and mirrors only: the box of the outlines is the outline of the box.
+  const points = rings && rings.length === 0 ? [] : corners;
+  const moved: number[] = [];
+  for (let i = 0; i < points.length; i += 2)
+    moved.push(a * points[i]! + c * points[i + 1]! + e, b * points[i]! + d * points[i + 1]! + f);
+  return boxOfCoordinates(moved);
 }

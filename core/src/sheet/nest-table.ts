@@ -28,15 +28,18 @@ export interface Table {
  *
  * @param parts shapes of each in its turns
  * @param kinds columns and rows of each kind of sheet; the last may be there several times
+ * @param least sheets that there are anyway
  */
 export function tableFor(
   parts: readonly (readonly CellShape[])[],
   kinds: readonly (readonly [number, number])[],
+  least = 0,
 ): Table {
   const [along, across] = kinds.at(-1)!;
   const cells = parts.reduce((sum, [shape]) => sum + shape!.cells, 0);
   // More than twice what the parts cover is never needed of the last kind, nor more sheets than parts.
-  const many = Math.min(parts.length, 1 + Math.ceil((2.5 * cells) / Math.max(1, along * across)));
+  const needed = Math.min(parts.length, 1 + Math.ceil((2.5 * cells) / Math.max(1, along * across)));
+  const many = Math.max(needed, least - kinds.length + 1) + (least > 0 ? 1 : 0);
   const all = [...kinds.slice(0, -1), ...Array.from({ length: many }, () => kinds.at(-1)!)];
   return tableOf(all.map(([columns, rows], i) => ({ columns, rows, kind: Math.min(i, kinds.length - 1) })));
 }

@@ -1,4 +1,5 @@
 import { seeded } from '../numeric/seeded.ts';
+import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import { simplifyRing } from '../plane/simplify.ts';
@@ -32,6 +33,10 @@ export interface NestSheet {
   readonly acrossMm: number;
   /** mm along the feed. */
   readonly alongMm: number;
+  /** Where on it parts may lie, mm, when that is no rectangle. */
+  readonly within?: Ring;
+  /** Whether it is film that is used up first: opening it costs nothing. */
+  readonly free?: boolean;
 }
 
 /** How parts are laid. */
@@ -42,6 +47,8 @@ export interface NestWish {
   readonly seed: number;
   /** mm. Cells that places are looked for in; finer ones take longer. Left out, it follows from the size of the parts. */
   readonly cellMm?: number;
+  /** Parts that stay where they are; the others are laid round them. */
+  readonly fixed?: readonly LaidPart[];
 }
 
 /** Where a part lies: turned about its own origin, then shifted; x along the feed, y across it, mm from the sheet's corner. */
@@ -104,22 +111,29 @@ export function* nest(
   const random = seeded(wish.seed);
   const kindsIn = (size: number): [number, number][] => sheets.map((sheet) => cellsOf(sheet, gap, size));
   const kinds = kindsIn(cell);
-  const all = parts.map((part) => {
+  const fixed = (wish.fixed ?? []).flatMap((laid): FixedPart[] => {
+    const part = parts.find(({ id }) => id === laid.id);
+    return part ? [{ laid, rings: placeRings(grownAsOne(part.rings, gap, stray), laid) }] : [];
+  });
+  const all = parts.flatMap((part) => {
+    if (fixed.some(({ laid }) => laid.id === part.id)) return [];
     const rings = grownAsOne(part.rings, gap, stray);
-    return { part, rings, shapes: part.turns.map((turn) => cellShape(turnRings(rings, turn), cell)) };
+    return [{ part, rings, shapes: part.turns.map((turn) => cellShape(turnRings(rings, turn), cell)) }];
   });
   const fits = ({ shapes }: MovablePart): boolean =>
     shapes.some((shape) => kinds.some(([along, across]) => shape.columns <= along && shape.rows <= across));
   const movable = all.filter(fits);
   const left = all.filter((one) => !fits(one)).map(({ part }) => part.id);
+  const shapes = movable.map((one) => one.shapes);
+  const blocked = blockedOn(sheets, fixed, gap);
+  const table = tableFor(shapes, kinds, Math.max(-1, ...fixed.map(({ laid }) => laid.sheet)) + 1);
+  block(table, blocked, cell, gap);
+  const told = (places: readonly (CellPlace | null)[], on: Table, size: number): Nesting =>
+    planOf(movable, places, on, { cell: size, gap, sheets, left, fixed });
   if (movable.length === 0) {
-    yield { laid: [], alongUsed: [], sheetIds: [], left };
+    yield told([], table, cell);
     return;
   }
-  const shapes = movable.map((one) => one.shapes);
-  const table = tableFor(shapes, kinds);
-  const told = (places: readonly (CellPlace | null)[], on: Table, size: number): Nesting =>
-    planOf(movable, places, on, { cell: size, gap, sheets, left });
 
   // The first plan is there at once; from then on parts are pushed together.
   const sized = layInOrder(bySize(shapes), shapes, table);
@@ -127,13 +141,14 @@ export function* nest(
   yield best.plan;
   const finely = cell / FINER;
   const finer = finerTable(table, kindsIn(finely), best.end + 2);
+  block(finer, blocked, finely, gap);
   const fineShape = finerShapes(movable, finely);
   const better = (places: readonly (CellPlace | null)[]): Nesting | null => {
     const end = endOf(places, shapes);
     // Only what may be shorter once it is pushed together is looked at.
     if (end > best.end + 1) return null;
     const plan = told(pushTogether(places, table, finer, fineShape), finer, finely);
-    if (worthOf(plan) >= worthOf(best.plan) - 1e-6) return null;
+    if (worthOf(plan, sheets) >= worthOf(best.plan, sheets) - 1e-6) return null;
     best.plan = plan;
     best.end = Math.min(best.end, end);
     return plan;
@@ -157,6 +172,49 @@ interface MovablePart {
   readonly part: NestPart;
   readonly rings: readonly Ring[];
   readonly shapes: readonly CellShape[];
+}
+
+/** A part that stays where it is, with its outlines there, moved out by half the gap. */
+interface FixedPart {
+  readonly laid: LaidPart;
+  readonly rings: readonly Ring[];
+}
+
+const placeRings = (rings: readonly Ring[], { turn, x, y }: LaidPart): Ring[] =>
+  turnRings(rings, turn).map((ring) => ring.map((v, i) => v + (i % 2 === 0 ? x : y)));
+
+/** What is in the way from the beginning, in the frame of a sheet: of all sheets of a kind, or of one. */
+interface Blocked {
+  readonly rings: readonly Ring[];
+  readonly kind?: number;
+  readonly sheet?: number;
+}
+
+function blockedOn(sheets: readonly NestSheet[], fixed: readonly FixedPart[], gap: number): Blocked[] {
+  const beyond = sheets.flatMap(({ within, alongMm, acrossMm }, kind): Blocked[] => {
+    if (!within) return [];
+    const frame = Float64Array.from([-gap, -gap, alongMm + gap, -gap, alongMm + gap, acrossMm + gap, -gap, acrossMm + gap]); // prettier-ignore
+    return [{ kind, rings: [frame, ...offsetRings([within], gap / 2).flatMap(ringsOf)] }];
+  });
+  return [...beyond, ...fixed.map(({ laid, rings }): Blocked => ({ sheet: laid.sheet, rings }))];
+}
+
+/** Takes cells out of use that something touches, wherever it lies between them. */
+function block({ sheets, bare }: Table, blocked: readonly Blocked[], cell: number, gap: number): void {
+  for (const { rings, kind, sheet } of blocked) {
+    const shape = cellShape(rings, cell);
+    const [atX, atY] = [Math.floor((shape.fromX + gap / 2) / cell), Math.floor((shape.fromY + gap / 2) / cell)];
+    sheets.forEach((one, index) => {
+      if (sheet !== undefined ? index !== sheet : one.kind !== kind) return;
+      for (let c = 0; c < shape.columns; c++)
+        for (let k = shape.byColumn[c]!; k < shape.byColumn[c + 1]!; k++)
+          for (const column of [atX + c, atX + c + 1]) {
+            if (column < 0 || column >= one.columns) continue;
+            const from = Math.max(0, atY + shape.spans[2 * k]!);
+            bare.block(one.from + column, from, Math.min(one.rows, atY + shape.spans[2 * k + 1]! + 1));
+          }
+    });
+  }
 }
 
 /** Most times that the reach doubles within which outlines of a part are put together. */
@@ -199,17 +257,23 @@ interface Telling {
   readonly sheets: readonly NestSheet[];
   /** Parts that fit no sheet. */
   readonly left: readonly string[];
+  readonly fixed: readonly FixedPart[];
 }
 
 function planOf(
   movable: readonly MovablePart[],
   places: readonly (CellPlace | null)[],
   table: Table,
-  { cell, gap, sheets, left }: Telling,
+  { cell, gap, sheets, left, fixed }: Telling,
 ): Nesting {
   const laid: LaidPart[] = [];
   const out = [...left];
   const used = new Map<number, number>();
+  for (const { laid: one, rings } of fixed) {
+    laid.push(one);
+    const { maxX } = boxOfRings(rings);
+    used.set(one.sheet, Math.max(used.get(one.sheet) ?? 0, maxX - gap / 2));
+  }
   places.forEach((place, i) => {
     const { part, shapes } = movable[i]!;
     if (!place) {
@@ -220,7 +284,7 @@ function planOf(
     // Where a shape's cells begin does not hang on their size.
     const { fromX, fromY } = shapes[place.shape]!;
     const turn = part.turns[place.shape]!;
-    const box = turnRings(part.rings, turn).reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+    const box = boxOfRings(turnRings(part.rings, turn));
     const sheet = sheets[table.sheets[s]!.kind]!;
     // What tips are short of half the gap by rounding is put right here.
     const x = within(
@@ -239,11 +303,15 @@ function planOf(
 const within = (value: number, least: number, most: number): number => Math.max(least, Math.min(most, value));
 
 /** Fewest left out, then fewest sheets, then the least length of the last, then of all. */
-function worthOf({ left, alongUsed }: Nesting): number {
-  const open = alongUsed.filter((mm) => mm > 0).length;
+function worthOf({ left, alongUsed, sheetIds }: Nesting, sheets: readonly NestSheet[]): number {
+  const costs = (id: string | undefined): boolean => !sheets.find((sheet) => sheet.id === id)?.free;
+  const open = alongUsed.filter((mm, s) => mm > 0 && costs(sheetIds[s])).length;
   const all = alongUsed.reduce((sum, mm) => sum + mm, 0);
   return 1e9 * left.length + 1e6 * open + (alongUsed.at(-1) ?? 0) + 1e-3 * all;
 }
+
+const boxOfRings = (rings: readonly Ring[]): Box =>
+  rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
 
 const turnRings = (rings: readonly Ring[], turn: Quarter): Ring[] => rings.map((ring) => turnRing(ring, turn));
 

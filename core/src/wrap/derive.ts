@@ -19,6 +19,8 @@ import type { SeamCut } from './seam-cuts.ts';
 import { cutsAtSeams } from './seam-cuts.ts';
 import type { FoundSeam } from './seam-finder.ts';
 import { findSeams, measureSeam } from './seam-finder.ts';
+import { layersOf } from '../stack/stack.ts';
+import { buildStack, filmOfGroup } from './build-stack.ts';
 import { shapeOthers } from './shape-others.ts';
 import { straightSeam } from './seam-path.ts';
 import { makeSpares } from './spares.ts';
@@ -49,6 +51,8 @@ export interface Wrap {
   readonly surface: Development;
   readonly meanRadius: number;
   readonly placed: readonly PlacedItem[];
+  /** Films from the blank outwards. */
+  readonly layers: readonly string[];
   readonly pieces: readonly Piece[];
   /** Sheets of transfer tape, where the side curves both ways. */
   readonly tape: readonly TapeSheet[];
@@ -106,7 +110,9 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     for (const one of scattered) done.set(one.item.id, one);
   }
   const laid = job.items.map((item) => done.get(item.id)!);
-  const placed = shapeOthers(laid, meanRadius, template.closed);
+  const shaped = shapeOthers(laid, meanRadius, template.closed);
+  const layers = layersOf(filmsOf(shaped), job.stack);
+  const placed = buildStack(shaped, layers, job.stack, meanRadius, template.closed);
   const seams = template.closed ? seamsOf(job, template, surface, placed) : [];
   const panels = makePanels(
     size,
@@ -116,7 +122,9 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     seams.map((seam) => seam.path),
   );
   const frame = pieceFrameOf(job, { frames: panels.frames, meanRadius, surface });
-  const pieces = makePieces(placed, frame);
+  // What is laid first comes first: pieces lie on each other by their films, whatever the order of the artwork.
+  const rank = new Map(layers.map((film, i) => [film, i]));
+  const pieces = makePieces(placed, frame).sort((a, b) => rank.get(a.film)! - rank.get(b.film)!);
   const spares = [
     ...job.seam.atSeam.filter((choice) => choice.do === 'leave-off'),
     ...job.items.flatMap((item) => Array.from({ length: item.spares }, () => ({ itemId: item.id, copy: 0 }))),
@@ -142,11 +150,16 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       surface,
       meanRadius,
       placed,
+      layers,
       pieces:
         spares.length > 0 ? [...pieces, ...makeSpares(placed, spares, surface, boxOfPanels(panels.flats))] : pieces,
     },
   };
 }
+
+/** Films in the order in which the artwork first uses them. */
+const filmsOf = (placed: readonly PlacedItem[]): string[] =>
+  placed.flatMap((one) => one.groups.map((_, g) => filmOfGroup(one, g)));
 
 /** The frame in which pieces of a job are cut. */
 export function pieceFrameOf(

@@ -2,6 +2,7 @@ import type { Film } from '../artwork/film.ts';
 import type { NameList } from '../artwork/name-list.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import type { Blank, SurfaceKind } from '../blank/blank.ts';
+import type { Stack } from '../stack/stack.ts';
 import type { Hand } from './place.ts';
 
 /** What becomes of one copy of an item that a seam cuts. */
@@ -56,6 +57,8 @@ export interface Job {
   /** Whether film is warmed while it is laid, so that it stretches further. */
   readonly warm: boolean;
   readonly seam: Seam;
+  /** How its films are built up. */
+  readonly stack: Stack;
   /** Names that it is made for; null for one of a kind. */
   readonly names: NameList | null;
   /** Blanks that some of the names are made on, besides the job's own. */

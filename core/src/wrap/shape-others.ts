@@ -1,4 +1,3 @@
-import { boxesTouch, boxOfCoordinates, EMPTY_BOX, type Box } from '../plane/box.ts';
 import { intersectRings, subtractRings, unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringArea, ringsOf } from '../polygon/polygon.ts';
@@ -6,6 +5,7 @@ import type { Island } from './bridges.ts';
 import { bridgesFor, islandsOf } from './bridges.ts';
 import type { PlacedItem } from './place.ts';
 import { slantRange } from './place.ts';
+import { boxOf, fromPlane, toPlane, turnsNear } from './side-plane.ts';
 
 /**
  * Carries out what items do to one another on the side: cut away, keep only inside; and takes out those that only shape
@@ -95,22 +95,3 @@ function nearTo(group: readonly Ring[], azimuth: number): readonly Ring[] {
   const turn = 2 * Math.PI * Math.round(((minX + maxX) / 2 - azimuth) / (2 * Math.PI));
   return turn === 0 ? group : group.map((ring) => ring.map((value, i) => (i % 2 ? value : value - turn)));
 }
-
-const boxOf = (rings: readonly Ring[]): Box => rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
-
-/** A shape as often, whole turns apart, as it may touch a box on the side. */
-function turnsNear(shape: readonly Ring[], box: Box, closed: boolean): Ring[][] {
-  const own = boxOf(shape);
-  const turn = 2 * Math.PI;
-  const [first, last] = closed
-    ? [Math.ceil((box.minX - own.maxX) / turn), Math.floor((box.maxX - own.minX) / turn)]
-    : [0, 0];
-  const near: Ring[][] = [];
-  for (let k = first; k <= last; k++)
-    if (boxesTouch({ ...own, minX: own.minX + k * turn, maxX: own.maxX + k * turn }, box))
-      near.push(shape.map((ring) => ring.map((value, i) => (i % 2 ? value : value + k * turn))));
-  return near;
-}
-
-const toPlane = (ring: Ring, radius: number): Ring => ring.map((value, i) => (i % 2 ? -value : value * radius));
-const fromPlane = (ring: Ring, radius: number): Ring => ring.map((value, i) => (i % 2 ? -value : value / radius));

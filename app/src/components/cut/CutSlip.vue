@@ -1,24 +1,33 @@
 <script setup lang="ts">
 import { BOARDS, formatLength } from '@mivet/core';
-import { computed, useId } from 'vue';
+import { computed, ref, useId } from 'vue';
 import type { StripPicture } from '../../workers/protocol.ts';
 import { useFiles } from '../../composables/useFiles.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useCutter } from '../../stores/cutter.ts';
+import { useView } from '../../stores/view.ts';
+import { askCore } from '../../workers/core-client.ts';
 import CutExtras from './CutExtras.vue';
+import CutterSlip from './CutterSlip.vue';
+import { timeWords } from './cutter-words.ts';
 
 const picture = usePicture();
 const project = useProject();
 const settings = useSettings();
 const files = useFiles();
+const view = useView();
+const cutter = useCutter();
+const sendProblem = ref<string | null>(null);
 const id = useId();
 const sheet = computed(() => picture.good?.sheet ?? null);
 const totals = computed(() => {
   const needs = sheet.value?.needs ?? [];
   return {
     pieces: needs.reduce((sum, n) => sum + n.pieces, 0),
-    metres: needs.reduce((sum, n) => sum + n.cutMm, 0) / 1000,
+    metres: strips.value.reduce((sum, s) => sum + s.cutMm, 0) / 1000,
+    seconds: strips.value.reduce((sum, s) => sum + s.seconds, 0),
     area: needs.reduce((sum, n) => sum + n.areaMm2, 0) / 100,
   };
 });
@@ -40,6 +49,18 @@ const stripSize = (s: StripPicture): string => {
 const onlyPart = (s: StripPicture): string => (s.parts.length === 1 ? s.parts[0]! : '');
 const partWords = (s: StripPicture): string =>
   s.parts.length > 1 ? `${s.parts.length} parts` : onlyPart(s).replace(/-/g, ' ');
+/** Sends all loads as they would be written, and goes along to the cutter. */
+async function send(): Promise<void> {
+  sendProblem.value = null;
+  try {
+    const wish = { ...settings.cutting, mirrored: files.mirrored.value };
+    const made = await askCore('send', { project: project.doc!, limits: settings.limits, wish });
+    view.cutShows = 'cutter';
+    await cutter.send(made);
+  } catch (problem) {
+    sendProblem.value = `Nothing was sent: ${problem instanceof Error ? problem.message : String(problem)}`;
+  }
+}
 function setBoard(event: Event): void {
   const boardId = (event.target as HTMLSelectElement).value;
   settings.boardId = boardId;
@@ -48,7 +69,8 @@ function setBoard(event: Event): void {
 </script>
 
 <template>
-  <div>
+  <CutterSlip v-if="view.cutShows === 'cutter'" @loads="view.cutShows = 'loads'" />
+  <div v-else>
     <h2>{{ loads === 0 ? 'No load yet' : loads === 1 ? 'One load' : `${loads} loads` }}</h2>
     <p class="quiet">
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
@@ -74,7 +96,7 @@ function setBoard(event: Event): void {
         <span>Weeded away</span><span class="dims">{{ ((1 - sheet.use) * 100).toFixed(0) }} %</span>
       </div>
       <div class="row-line">
-        <span>Cutting time</span><span class="dims">about {{ Math.max(1, Math.round(sheet.minutes)) }} min</span>
+        <span>Cutting time</span><span class="dims">about {{ timeWords(totals.seconds) }}</span>
       </div>
     </template>
     <div v-for="large in sheet?.plan.tooLarge ?? []" :key="`${large.film} ${large.longMm}`" class="note-bar fails">
@@ -119,7 +141,17 @@ function setBoard(event: Event): void {
       >
         Whole job as ZIP
       </button>
+      <button
+        v-if="cutter.link === 'live'"
+        type="button"
+        class="btn btn-outline-primary"
+        :disabled="cutter.busy || strips.length === 0"
+        @click="send"
+      >
+        Send to the cutter
+      </button>
     </div>
+    <p v-if="sendProblem" class="mt-2" role="status">{{ sendProblem }}</p>
     <p v-if="files.said.value" class="mt-2" role="status">{{ files.said.value }}</p>
     <details v-if="strips.length > 1" class="mt-2">
       <summary>One film at a time</summary>

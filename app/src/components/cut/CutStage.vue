@@ -1,20 +1,36 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onBeforeUnmount, onMounted } from 'vue';
+import { useCutter } from '../../stores/cutter.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useView } from '../../stores/view.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import CutterStage from './CutterStage.vue';
 import LoadPicture from './LoadPicture.vue';
 import WallSection from './WallSection.vue';
 
 const picture = usePicture();
 const project = useProject();
 const settings = useSettings();
+const view = useView();
+const cutter = useCutter();
+onMounted(cutter.listen);
+onBeforeUnmount(cutter.hangUp);
+const SHOWS = [
+  { value: 'loads', label: 'Loads' },
+  { value: 'cutter', label: 'Cutter' },
+] as const;
 const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
 </script>
 
 <template>
   <div class="cut">
-    <div class="loads">
+    <div class="shows">
+      <ChoiceButtons :value="view.cutShows" :options="SHOWS" label="What is shown" @choose="view.cutShows = $event" />
+    </div>
+    <div v-if="view.cutShows === 'cutter'" class="loads"><CutterStage /></div>
+    <div v-else class="loads">
       <template v-if="picture.good && loads.length > 0">
         <LoadPicture
           v-for="load in loads"
@@ -36,7 +52,7 @@ const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
       </p>
     </div>
     <WallSection
-      v-if="picture.good && picture.good.sheet.needs.length > 0"
+      v-if="view.cutShows === 'loads' && picture.good && picture.good.sheet.needs.length > 0"
       :needs="picture.good.sheet.needs"
       :surface="project.doc!.blank.surface"
     />
@@ -49,6 +65,9 @@ const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
   display: flex;
   flex-direction: column;
   min-height: 0;
+}
+.shows {
+  padding: 0.6rem 1.1rem 0;
 }
 .loads {
   flex: 1;

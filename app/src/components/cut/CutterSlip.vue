@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { describeRefusal, isInCutter, type CutterLoad } from '@mivet/core';
+import { computed, ref } from 'vue';
+import { useCutter } from '../../stores/cutter.ts';
+import CheckBox from '../fields/CheckBox.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
+import { STATE_WORDS, timeWords } from './cutter-words.ts';
+
+/** What is done at the cutter, one thing at a time. */
+const cutter = useCutter();
+const emit = defineEmits<{ loads: [] }>();
+const filmOn = ref(false);
+const load = computed(() => cutter.shown);
+const waiting = computed(() => (cutter.state?.loads ?? []).filter((l) => l.state === 'waiting' && l !== load.value));
+const over = computed(() =>
+  (cutter.state?.loads ?? []).filter((l) => !isInCutter(l) && l.state !== 'waiting').slice(0, 8),
+);
+const faster = computed(() => {
+  const known = FASTER.find((f) => Number(f.value) === cutter.state?.faster);
+  return known?.value ?? '1';
+});
+const FASTER = [
+  { value: '1', label: '1 ×', title: 'As a real one' },
+  { value: '10', label: '10 ×' },
+  { value: '60', label: '60 ×' },
+];
+const blade = computed(() => {
+  const { bladeMm = 0, bladeLastsMm = 1 } = cutter.state ?? {};
+  return { metres: bladeMm / 1000, most: bladeLastsMm / 1000, share: bladeMm / bladeLastsMm };
+});
+async function put(one: CutterLoad): Promise<void> {
+  if (await cutter.act(one, { do: 'load', filmOnBoard: filmOn.value })) filmOn.value = false;
+}
+</script>
+
+<template>
+  <div>
+    <h2>At the cutter</h2>
+    <p v-if="cutter.link === 'lost'" class="note-bar look" role="status">
+      It cannot be heard at the moment. It goes on by itself; this page listens again as soon as it can.
+    </p>
+    <p v-else-if="cutter.link === 'trying'" class="quiet">Reaching the cutter…</p>
+    <p class="quiet">A simulated cutter: it takes, refuses and cuts as a real one would, without a blade.</p>
+
+    <template v-if="load">
+      <h3>{{ load.title }}, load {{ load.number }}</h3>
+      <p>
+        <strong>{{ STATE_WORDS[load.state] }}</strong>, {{ timeWords(load.totalS) }} in all
+      </p>
+      <div v-if="load.why && load.state !== 'waiting'" class="note-bar look">
+        <p>{{ describeRefusal(load.why) }}</p>
+        <button
+          v-if="load.why.code === 'worn-blade'"
+          type="button"
+          class="btn btn-primary btn-sm mt-2"
+          :disabled="cutter.busy"
+          @click="cutter.newBlade()"
+        >
+          A new blade is in
+        </button>
+      </div>
+      <template v-if="load.state === 'waiting'">
+        <p class="quiet mb-1">Lay on the board, from the load corner:</p>
+        <div v-for="(s, i) in load.strips" :key="i" class="row-line">
+          <span>{{ s.name }}</span>
+          <span class="dims">from {{ s.from }} to {{ s.to }} mm</span>
+        </div>
+        <CheckBox class="mt-2" :checked="filmOn" @change="filmOn = $event">The film is on the board</CheckBox>
+        <button type="button" class="btn btn-primary mt-2" :disabled="cutter.busy" @click="put(load)">Load it</button>
+      </template>
+      <div v-else class="d-flex flex-wrap gap-2 mt-2">
+        <button
+          v-if="load.state === 'loaded' || load.state === 'stopped'"
+          type="button"
+          class="btn btn-primary"
+          :disabled="cutter.busy"
+          @click="cutter.act(load, { do: 'start', pass: load.pass })"
+        >
+          {{ load.state === 'stopped' ? 'Go on' : load.pass > 1 ? 'Cut once more' : 'Cut' }}
+        </button>
+        <button
+          v-if="load.state === 'cutting'"
+          type="button"
+          class="btn btn-stop"
+          :disabled="cutter.busy"
+          @click="cutter.act(load, { do: 'stop' })"
+        >
+          Stop
+        </button>
+        <template v-if="load.state === 'corner test'">
+          <p class="w-100 mb-1">
+            Leave the board in. Lift one corner of the waste with a pick: does the film come away clean, and the liner
+            stay whole?
+          </p>
+          <button
+            type="button"
+            class="btn btn-primary"
+            :disabled="cutter.busy"
+            @click="cutter.act(load, { do: 'came off clean' })"
+          >
+            It comes clean
+          </button>
+          <button
+            type="button"
+            class="btn btn-outline-primary"
+            :disabled="cutter.busy"
+            @click="cutter.act(load, { do: 'cut again', pass: load.pass })"
+          >
+            Cut it once more
+          </button>
+        </template>
+        <button
+          v-if="load.state !== 'cutting'"
+          type="button"
+          class="btn btn-link"
+          :disabled="cutter.busy"
+          @click="cutter.act(load, { do: 'take out' })"
+        >
+          Take it out
+        </button>
+      </div>
+    </template>
+    <template v-else>
+      <p>The cutter is empty.</p>
+      <button type="button" class="btn btn-outline-primary" @click="emit('loads')">See the loads</button>
+    </template>
+    <p v-if="cutter.said" class="mt-2" role="status">{{ cutter.said }}</p>
+
+    <template v-if="waiting.length > 0">
+      <h3 class="mt-4">Waiting</h3>
+      <div v-for="l in waiting" :key="l.id" class="row-line">
+        <span>{{ l.title }}, load {{ l.number }}</span>
+        <button type="button" class="btn btn-link btn-sm" @click="cutter.act(l, { do: 'take out' })">Take out</button>
+      </div>
+    </template>
+    <template v-if="over.length > 0">
+      <h3 class="mt-4">Before</h3>
+      <div v-for="l in over" :key="l.id" class="over">
+        <div class="row-line">
+          <span>{{ l.title }}, load {{ l.number }}</span>
+          <span :class="{ brick: l.state === 'refused' }">{{ STATE_WORDS[l.state] }}</span>
+        </div>
+        <template v-if="l.state === 'refused' && l.why">
+          <p class="small mb-1">{{ describeRefusal(l.why) }}</p>
+          <template v-if="l.why.code === 'empty-board'">
+            <CheckBox :checked="filmOn" @change="filmOn = $event">The film is on the board</CheckBox>
+            <button type="button" class="btn btn-link btn-sm" :disabled="cutter.busy" @click="put(l)">
+              Load it again
+            </button>
+          </template>
+          <button
+            type="button"
+            class="btn btn-link btn-sm"
+            :disabled="cutter.busy"
+            @click="cutter.act(l, { do: 'take out' })"
+          >
+            Put it away
+          </button>
+        </template>
+      </div>
+    </template>
+    <h3 class="mt-4">Blade</h3>
+    <div class="row-line">
+      <span>Has cut</span><span class="dims">{{ blade.metres.toFixed(1) }} of {{ blade.most.toFixed(0) }} m</span>
+    </div>
+    <button
+      v-if="blade.metres > 0"
+      type="button"
+      class="btn btn-link btn-sm"
+      :disabled="cutter.busy || load?.state === 'cutting'"
+      @click="cutter.newBlade()"
+    >
+      A new blade is in
+    </button>
+    <ChoiceRow
+      says="Works"
+      :value="faster"
+      :options="FASTER"
+      label="How fast the simulated cutter works"
+      @choose="cutter.workFaster(Number($event))"
+    />
+    <p class="quiet small mt-3">Blades cut skin as well as film: fingers off the board while the head moves.</p>
+  </div>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 1rem;
+  margin-bottom: 0.3rem;
+}
+.over {
+  border-bottom: 0;
+}
+.brick {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,163 @@
+import type { Film } from '../artwork/film.ts';
+import type { Ring } from '../polygon/polygon.ts';
+import type { Board, CutterPace } from './board.ts';
+
+/** Film in sheets or on a roll, bought at one time. */
+export interface StockFilm {
+  readonly kind: 'film';
+  readonly id: string;
+  readonly film: Film;
+  readonly form: 'sheet' | 'roll';
+  /** mm across; of a sheet, its shorter side. */
+  readonly widthMm: number;
+  /** mm. Of a sheet its longer side, of a roll what is left on it. */
+  readonly lengthMm: number;
+  /** Sheets that are left; of a roll 1, or 0 when it is used up. */
+  readonly count: number;
+  /** What a sheet, or the whole roll, cost; null when not noted. */
+  readonly price: number | null;
+  /** mm that the roll was long when it was bought; of a sheet its length. */
+  readonly boughtLengthMm: number;
+  /** ISO day; null when nobody knows. */
+  readonly boughtOn: string | null;
+  /** Whether it has a direction, so that it is not turned a quarter. */
+  readonly directional: boolean;
+  /** Whether a clear sheet lies over it that has to be off before it is cut. */
+  readonly coverSheet: boolean;
+  /** Sheets, or mm of roll, below which it runs low; null not to be told. */
+  readonly lowAt: number | null;
+  /** How each cutter is set for it, in the person's own words. */
+  readonly settings: readonly { readonly cutter: string; readonly words: string }[];
+  readonly notes: string;
+}
+
+/** A usable leftover of film. */
+export interface Offcut {
+  readonly kind: 'offcut';
+  readonly id: string;
+  readonly film: Film;
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  /** Its true outline where it is no rectangle, x and y in mm from its corner; null for a rectangle. */
+  readonly outline: readonly number[] | null;
+  /** ISO day on which the film was bought; null when nobody knows. */
+  readonly boughtOn: string | null;
+  readonly directional: boolean;
+  /** What it cost by its share of what it was cut from; null when not known. */
+  readonly worth: number | null;
+  readonly notes: string;
+}
+
+/** Transfer tape. */
+export interface StockTape {
+  readonly kind: 'tape';
+  readonly id: string;
+  readonly name: string;
+  readonly tack: 'clear strong' | 'clear medium' | 'clear used' | 'paper low-tack' | 'painter’s strips';
+  readonly widthMm: number;
+  /** mm left on the roll. */
+  readonly lengthMm: number;
+  readonly boughtLengthMm: number;
+  readonly price: number | null;
+  /** How often a piece of it is used before it is thrown away. */
+  readonly uses: number;
+  readonly lowAt: number | null;
+  readonly notes: string;
+}
+
+/** A cutter by what it takes. Parameters only, no makes. */
+export interface StockCutter {
+  readonly kind: 'cutter';
+  readonly id: string;
+  /** What it takes with a board, or with backed film without one. */
+  readonly board: Board;
+  readonly onBoard: boolean;
+  readonly bladeOffsetMm: number;
+  readonly pace: CutterPace;
+  /** mm that its blade has cut, and that one lasts. */
+  readonly bladeMm: number;
+  readonly bladeLastsMm: number;
+  readonly notes: string;
+}
+
+/** What was taken off the stock for a job, and what was born; it can be put back. */
+export interface Booking {
+  readonly kind: 'booking';
+  readonly id: string;
+  /** ISO. */
+  readonly at: string;
+  readonly projectId: string;
+  readonly title: string;
+  /** Film by film, mm² that were taken for good, and what that cost. */
+  readonly used: readonly { readonly film: Film; readonly areaMm2: number; readonly cost: number | null }[];
+  readonly loads: number;
+  readonly cutMm: number;
+  /** Things as they were, for taking it back. */
+  readonly before: readonly (StockFilm | Offcut | StockCutter)[];
+  /** The same things and the new ones as they became; what is not among them was used up. */
+  readonly after: readonly (StockFilm | Offcut | StockCutter)[];
+}
+
+/** Anything on the stock shelf. */
+export type StockThing = StockFilm | Offcut | StockTape | StockCutter | Booking;
+
+/** What a plan may be made from. */
+export interface Supply {
+  readonly films: readonly StockFilm[];
+  readonly offcuts: readonly Offcut[];
+  readonly cutters: readonly StockCutter[];
+  /** ISO day, for what grows old. */
+  readonly today: string;
+}
+
+/** Nothing is known of what lies on the shelf: film is taken to be there, as large as the board. */
+export const NO_STOCK: Supply = { films: [], offcuts: [], cutters: [], today: '' };
+
+/** The part of the stock that plans are made from. */
+export const supplyOf = (things: readonly StockThing[], today: string, useOffcuts = true): Supply => ({
+  films: things.filter((t) => t.kind === 'film'),
+  offcuts: useOffcuts ? things.filter((t) => t.kind === 'offcut') : [],
+  cutters: things.filter((t) => t.kind === 'cutter'),
+  today,
+});
+
+/** mm of roll, or sheets, that are left. */
+export const leftOf = (film: StockFilm): number => (film.form === 'roll' ? film.count * film.lengthMm : film.count);
+
+/** Whether it is time to buy. */
+export function runsLow(thing: StockThing): boolean {
+  if (thing.kind === 'film') return thing.lowAt !== null && leftOf(thing) < thing.lowAt;
+  return thing.kind === 'tape' && thing.lowAt !== null && thing.lengthMm < thing.lowAt;
+}
+
+/** What a mm² of it cost; null when not known. */
+export function pricePerMm2(thing: StockFilm | Offcut | StockTape): number | null {
+  if (thing.kind === 'offcut') return thing.worth === null ? null : thing.worth / (thing.widthMm * thing.lengthMm);
+  const whole = thing.widthMm * thing.boughtLengthMm;
+  return thing.price === null || whole <= 0 ? null : thing.price / whole;
+}
+
+/** Film of one kind, what is older first, so that it is used up; what nobody knows the age of is oldest. */
+export const lotsOf = (supply: Supply, filmId: string): StockFilm[] =>
+  supply.films
+    .filter(({ film, count }) => film.id === filmId && count > 0)
+    .sort((a, b) => (a.boughtOn ?? '').localeCompare(b.boughtOn ?? '') || a.id.localeCompare(b.id));
+
+/** Offcuts of a film, the smallest first. */
+export const offcutsOf = (supply: Supply, filmId: string): Offcut[] =>
+  supply.offcuts
+    .filter(({ film }) => film.id === filmId)
+    .sort((a, b) => a.widthMm * a.lengthMm - b.widthMm * b.lengthMm || a.id.localeCompare(b.id));
+
+/** Years between two days; null when one is not known. */
+export function yearsSince(day: string | null, today: string): number | null {
+  const at = (text: string): number => {
+    const [y, m, d] = text.split('-').map(Number);
+    return y! + (m! - 1) / 12 + (d! - 1) / 365.25;
+  };
+  return day === null || day === '' || today === '' ? null : at(today) - at(day);
+}
+
+/** The outline of an offcut, mm from its corner. */
+export const offcutRing = ({ outline, widthMm, lengthMm }: Offcut): Ring =>
+  Float64Array.from(outline ?? [0, 0, lengthMm, 0, lengthMm, widthMm, 0, widthMm]);

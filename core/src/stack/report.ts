@@ -1,0 +1,32 @@
+import type { Deepest, SectionLayer } from './depth.ts';
+
+/** One layer of a stack: all pieces of one film. */
+export interface LayerReport {
+  readonly film: string;
+  readonly pieces: number;
+  /** Things that have to find their place by themselves. */
+  readonly bodies: number;
+  readonly marked: boolean;
+  /** Whether the rule says how it is lined up, not the person. */
+  readonly byRule: boolean;
+  /** mm² of film that the marks of this layer cost by the plan; when it has none, what they would cost. */
+  readonly marksMm2: number;
+  /** Whether it touches film of another layer. */
+  readonly meets: boolean;
+  /** Bodies of which no part lies on, or against, film below; 0 for the lowest layer. */
+  readonly unsupported: number;
+}
+
+/** How the films of a job lie on each other. */
+export interface StackReport {
+  /** From the blank outwards. */
+  readonly layers: readonly LayerReport[];
+  readonly deepest: Deepest | null;
+  /** A section round the side through the deepest place. */
+  readonly section: readonly SectionLayer[];
+  /** Loads that marks add. */
+  readonly marksLoads: number;
+}
+
+/** Nothing lies on anything. */
+export const NO_LAYERS: StackReport = { layers: [], deepest: null, section: [], marksLoads: 0 };
