@@ -46,7 +46,9 @@ export function deepestOf(layers: readonly Layer[]): Deepest | null {
         : [];
     });
     const alone = { films: [i], thickness: thicknessMm, regions: intersectRings(rings, rings) };
-    stacks = [...stacks, ...over, alone].sort((a, b) => b.thickness - a.thickness || b.films.length - a.films.length).slice(0, MOST_STACKS);
+    stacks = [...stacks, ...over, alone]
+      .sort((a, b) => b.thickness - a.thickness || b.films.length - a.films.length)
+      .slice(0, MOST_STACKS);
   });
   const [deepest] = stacks;
   if (!deepest) return null;

@@ -107,20 +107,26 @@ function spread(
   return out;
 }
 
-/** Whether a mark with its clearance fits at a place without touching any film. */
+/** Whether a mark with its clearance fits at a place without touching any film; what lies inside a ring is no such place. */
 function freeSpots(keepFree: readonly Ring[], reach: Box): (x: number, y: number) => boolean {
-  if (keepFree.length === 0) return () => true;
-  const shape = cellShape(keepFree, 1);
-  const taken = new Uint8Array(shape.columns * shape.rows);
-  for (let c = 0; c < shape.columns; c++)
-    for (let k = shape.byColumn[c]!; k < shape.byColumn[c + 1]!; k++)
-      taken.fill(1, c * shape.rows + shape.spans[2 * k]!, c * shape.rows + shape.spans[2 * k + 1]!);
+  const [columns, rows] = [Math.ceil(boxWidth(reach)) + 2, Math.ceil(boxHeight(reach)) + 2];
+  const taken = new Uint8Array(columns * rows);
+  // Each by itself: film on film is film.
+  for (const ring of keepFree) {
+    const shape = cellShape([ring], 1);
+    const [x0, y0] = [Math.floor(shape.fromX - reach.minX), Math.floor(shape.fromY - reach.minY)];
+    for (let c = 0; c < shape.columns; c++)
+      for (let k = shape.byColumn[c]!; k < shape.byColumn[c + 1]!; k++)
+        // A cell of its own grid lies in two of this one.
+        for (const column of [x0 + c, x0 + c + 1])
+          taken.fill(1, column * rows + y0 + shape.spans[2 * k]!, column * rows + y0 + shape.spans[2 * k + 1]! + 1);
+  }
+  const wide = MARK_MM + 2 * MARK_CLEAR_MM;
   return (x, y) => {
-    const [x0, y0] = [Math.floor(x - MARK_CLEAR_MM - shape.fromX), Math.floor(y - MARK_CLEAR_MM - shape.fromY)];
-    const wide = Math.ceil(MARK_MM + 2 * MARK_CLEAR_MM) + 1;
-    for (let c = Math.max(0, x0); c < Math.min(shape.columns, x0 + wide); c++)
-      for (let r = Math.max(0, y0); r < Math.min(shape.rows, y0 + wide); r++)
-        if (taken[c * shape.rows + r]) return false;
-    return x >= reach.minX - 20 && y >= reach.minY - 20;
+    const [left, low] = [x - MARK_CLEAR_MM - reach.minX, y - MARK_CLEAR_MM - reach.minY];
+    for (let c = Math.max(0, Math.floor(left)); c < Math.min(columns, Math.ceil(left + wide)); c++)
+      for (let r = Math.max(0, Math.floor(low)); r < Math.min(rows, Math.ceil(low + wide)); r++)
+        if (taken[c * rows + r]) return false;
+    return true;
   };
 }
