@@ -1,6 +1,6 @@
-import { CUT_WRITERS, cutFiles, examineProject, limitsWith } from '@mivet/core';
+import { CUT_WRITERS, cutFiles, examineProject, limitsWith, loadsToSend } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
-import { partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
+import { batchPicture, partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
 import { readDrawing } from '../src/workers/read-drawing.ts';
 import type { CoreJobs } from '../src/workers/protocol.ts';
 
@@ -10,8 +10,8 @@ export async function askCore<K extends keyof CoreJobs>(
   input: CoreJobs[K]['input'],
 ): Promise<CoreJobs[K]['output']> {
   if (job === 'examine') {
-    const { project, unit, limits, wish } = input as CoreJobs['examine']['input'];
-    return pictureOf(project, testFonts, unit, limitsWith(limits), wish) as CoreJobs[K]['output'];
+    const { project, unit, limits, wish, supply } = input as CoreJobs['examine']['input'];
+    return pictureOf(project, testFonts, unit, limitsWith(limits), wish, supply) as CoreJobs[K]['output'];
   }
   if (job === 'seen') {
     const { project, azimuth, limits } = input as CoreJobs['seen']['input'];
@@ -20,11 +20,21 @@ export async function askCore<K extends keyof CoreJobs>(
       examined.ok ? seenPicture(project, examined.wrap, azimuth, limitsWith(limits)) : null
     ) as CoreJobs[K]['output'];
   }
+  if (job === 'batch') {
+    const { project, limits, supply, times } = input as CoreJobs['batch']['input'];
+    const examined = examineProject(project, testFonts, limitsWith(limits), supply);
+    return (examined.ok ? batchPicture(project, examined, supply, times) : []) as CoreJobs[K]['output'];
+  }
+  if (job === 'send') {
+    const { project, limits, supply, wish } = input as CoreJobs['send']['input'];
+    const examined = examineProject(project, testFonts, limitsWith(limits), supply);
+    return (examined.ok ? loadsToSend(project, examined.cut, examined.sheet, wish) : []) as CoreJobs[K]['output'];
+  }
   if (job === 'parts')
     return partsPicture((input as CoreJobs['parts']['input']).item, testFonts) as CoreJobs[K]['output'];
   if (job === 'drawing') return readDrawing(input as CoreJobs['drawing']['input']) as CoreJobs[K]['output'];
-  const { project, kind, wish, format } = input as CoreJobs['files']['input'];
-  const examined = examineProject(project, testFonts);
+  const { project, kind, wish, format, supply } = input as CoreJobs['files']['input'];
+  const examined = examineProject(project, testFonts, undefined, supply);
   if (!examined.ok || kind !== 'cut') throw new Error('Only cut files are written in tests.');
   return cutFiles(project, examined.cut, examined.sheet, wish, [
     CUT_WRITERS[format === 'hpgl' ? 'hpgl' : 'svg'],
@@ -34,3 +44,5 @@ export async function askCore<K extends keyof CoreJobs>(
 export const warmCore = (): void => undefined;
 
 export class CallGivenUp extends Error {}
+
+export const watchCloser = (): (() => void) => () => undefined;

@@ -11,7 +11,7 @@ import { ringsOf } from './polygon/polygon.ts';
 import type { Board } from './sheet/board.ts';
 import { planLoads } from './sheet/load.ts';
 import type { Supply } from './sheet/stock.ts';
-import { deepestOf, sectionOf, type Layer } from './stack/depth.ts';
+import { deepestOf, sectionOf, tellingHeight, type Layer } from './stack/depth.ts';
 import type { LayerReport, StackReport } from './stack/report.ts';
 import { NO_LAYERS } from './stack/report.ts';
 import { supportedPieces } from './stack/support.ts';
@@ -55,10 +55,19 @@ export function marksOf(
     stack: project.stack,
     layers: wrap.layers,
     bodies: (film) => bodies.get(film) ?? 0,
+    meets: (film) => meets(wrap, film),
     outline: (part) => wrapOutline(wrap, cut, part),
     rimEdge: (part) => rimEdge(wrap, part),
   };
   return registrationMarks(cut, context);
+}
+
+/** Whether a film lies on, or right beside, film below it. */
+function meets(wrap: Wrap, film: string): boolean {
+  const below = new Set(wrap.layers.slice(0, wrap.layers.indexOf(film)));
+  const under = wrap.pieces.filter((p) => below.has(p.film) && !p.spare).flatMap(({ unrolled }) => ringsOf(unrolled));
+  const own = wrap.pieces.filter((p) => p.film === film && !p.spare).map(({ unrolled }) => unrolled);
+  return under.length > 0 && supportedPieces(own, under).some(Boolean);
 }
 
 /** Outline of a part of a wrap that goes round; null for what is only a part of the side, or lies on a face. */
@@ -105,6 +114,7 @@ export function reportStack(
   const { films, stack } = project;
   const layers = layersOnSide(wrap, films);
   const deepest = deepestOf(layers);
+  const sectionY = deepest && deepest.films.length > 1 ? deepest.y : tellingHeight(layers);
   // What marks on every layer would cost, for those that have none.
   const everywhere = Object.fromEntries(wrap.layers.map((film) => [film, 'marks' as const]));
   const wished =
@@ -123,7 +133,8 @@ export function reportStack(
     planLoads(blocksOf([...cut, ...more], films, supply), board, supply).loads.length;
   return {
     deepest,
-    section: deepest ? sectionOf(layers, deepest.y) : [],
+    section: deepest ? sectionOf(layers, sectionY) : [],
+    sectionY,
     marksLoads: marks.length > 0 ? loadsWith(marks) - loadsWith([]) : 0,
     layers: aims.map((aim, i): LayerReport => {
       const pieces = wrap.pieces.filter((p) => p.film === aim.film && !p.spare);

@@ -1,3 +1,4 @@
 // Tables, apart from the rest: their library is loaded when a table is.
 export { readNames } from './io/csv/names.ts';
 export { readBlanksCsv, writeBlanksCsv } from './io/csv/blanks.ts';
+export { isStockCsv, readStockCsv, writeStockCsv } from './io/csv/stock.ts';

@@ -9,19 +9,21 @@ const kept = vi.hoisted(() => ({
   shelf: new Map<string, unknown>(),
   fonts: new Map<string, unknown>(),
   motifs: new Map<string, unknown>(),
+  stock: new Map<string, unknown>(),
 }));
 vi.mock('../data/database.ts', () => ({
   readProjects: async () => ({ projects: [...kept.projects.values()], unreadable: 0 }),
-  readLibrary: async (store: 'shelf' | 'fonts' | 'motifs') => [...kept[store].values()],
+  readLibrary: async (store: 'shelf' | 'fonts' | 'motifs' | 'stock') => [...kept[store].values()],
   writeProject: async (p: Project) => (kept.projects.set(p.id, p), { ok: true, revision: 1 }),
   writeAll: async (projects: Project[], library: LibraryDocuments) => {
     projects.forEach((p) => kept.projects.set(p.id, p));
     library.shelf?.forEach((b) => kept.shelf.set(b.blank.id, b));
     library.fonts?.forEach((font) => kept.fonts.set(font.id, font));
     library.motifs?.forEach((motif) => kept.motifs.set(motif.id, motif));
+    library.stock?.forEach((one) => kept.stock.set(one.id, one));
   },
   deleteProject: async (id: string) => kept.projects.delete(id),
-  deleteKept: async (store: 'shelf' | 'fonts' | 'motifs', id: string) => kept[store].delete(id),
+  deleteKept: async (store: 'shelf' | 'fonts' | 'motifs' | 'stock', id: string) => kept[store].delete(id),
 }));
 
 vi.mock('../workers/core-client.ts', () => ({
@@ -78,6 +80,7 @@ describe('files that are dropped on the page', () => {
       format: 'mivet-backup',
       fonts: [],
       motifs: [],
+      stock: [],
       limits: {},
       version: FORMAT_VERSION,
       writtenAt: at,
@@ -122,7 +125,7 @@ describe('fonts and motifs of one’s own', () => {
 
   it('come back from a backup and from files of their own, and can be forgotten', async () => {
     const library = useLibrary();
-    const backup: Backup = { format: 'mivet-backup', version: FORMAT_VERSION, writtenAt: at, projects: [], shelf: [], fonts: [font], motifs: [motif], limits: {} }; // prettier-ignore
+    const backup: Backup = { format: 'mivet-backup', version: FORMAT_VERSION, writtenAt: at, projects: [], shelf: [], fonts: [font], motifs: [motif], stock: [], limits: {} }; // prettier-ignore
     expect(await takeIn(file(backup))).toMatch(/0 blanks, 1 font and 1 motif are back/);
     expect([library.fonts, library.motifs]).toEqual([[font], [motif]]);
     const broken = { ...font, id: 'own-2', data: '////' };

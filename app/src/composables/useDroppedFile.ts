@@ -1,10 +1,11 @@
-import { describeReadProblem, readDocument, type OwnFont, type Project } from '@mivet/core';
+import { describeReadProblem, readDocument, STARTING_FILMS, type OwnFont, type Project } from '@mivet/core';
 import { useEventListener } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
 import { bytesOfBase64 } from '../data/base64.ts';
 import { LONGEST_MS, useIncoming } from '../stores/incoming.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useStock } from '../stores/stock.ts';
 import { askCore } from '../workers/core-client.ts';
 
 /** Bytes. Nothing that Mivet takes is larger. */
@@ -26,17 +27,18 @@ export async function takeIn(file: File): Promise<string> {
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;
   const { document } = result;
   if (document.format === 'mivet-backup') {
-    const { projects, shelf, motifs } = document;
+    const { projects, shelf, motifs, stock } = document;
     const fonts = await soundFonts(document.fonts);
     // Limits that were changed since stay as they are; those that were not are as they were in the backup.
     const settings = useSettings();
     settings.limits = { ...document.limits, ...settings.limits };
-    await library.bringIn(await Promise.all(projects.map(withSoundFonts)), { shelf, fonts, motifs });
+    await library.bringIn(await Promise.all(projects.map(withSoundFonts)), { shelf, fonts, motifs, stock });
     const back = [
       count(projects.length, 'project'),
       count(shelf.length, 'blank'),
       ...(fonts.length > 0 ? [count(fonts.length, 'font')] : []),
       ...(motifs.length > 0 ? [count(motifs.length, 'motif')] : []),
+      ...(stock.length > 0 ? [count(stock.length, 'thing') + ' in stock'] : []),
     ];
     const lost = document.fonts.length - fonts.length;
     const words = `Backup of ${document.writtenAt.slice(0, 10)}: ${listed.format(back)} are back. Others were left as they were.`;
@@ -45,6 +47,10 @@ export async function takeIn(file: File): Promise<string> {
   if (document.format === 'mivet-blank') {
     await library.keepShelf([document]);
     return `“${document.blank.name}” is on the shelf.`;
+  }
+  if (document.format === 'mivet-stock') {
+    await useStock().keep([document.thing]);
+    return 'It is in your stock.';
   }
   if (document.format === 'mivet-motif') {
     await library.keepMotif(document);
@@ -86,7 +92,15 @@ async function withSoundFonts(project: Project): Promise<Project> {
 const MOST_SAID = 4;
 
 async function takeInTable(name: string, text: string): Promise<string> {
-  const { readBlanksCsv } = await import('@mivet/core/tables');
+  const { isStockCsv, readBlanksCsv, readStockCsv } = await import('@mivet/core/tables');
+  if (isStockCsv(text)) {
+    const stock = useStock();
+    await stock.load();
+    const films = [...STARTING_FILMS, ...stock.supply.films.map(({ film }) => film)];
+    const read = readStockCsv(text, useSettings().unit, () => crypto.randomUUID(), films);
+    if (read.things.length > 0) await stock.keep(read.things);
+    return takenWords(name, read.things.length, 'thing', 'in stock', read.leftOut);
+  }
   const { shelf, leftOut } = readBlanksCsv(
     text,
     useSettings().unit,
@@ -94,10 +108,19 @@ async function takeInTable(name: string, text: string): Promise<string> {
     new Date().toISOString(),
   );
   if (shelf.length > 0) await useLibrary().keepShelf(shelf);
+  return takenWords(name, shelf.length, 'blank', 'on the shelf', leftOut);
+}
+
+function takenWords(
+  name: string,
+  many: number,
+  what: string,
+  where: string,
+  leftOut: readonly { readonly line: number; readonly why: string }[],
+): string {
   const said = leftOut.slice(0, MOST_SAID).map(({ line, why }) => `Line ${line}: ${why}`);
   const more = leftOut.length > MOST_SAID ? [`${leftOut.length - MOST_SAID} more lines were left out.`] : [];
-  const taken =
-    shelf.length > 0 ? `${name}: ${count(shelf.length, 'blank')} on the shelf.` : `${name}: nothing was taken in.`;
+  const taken = many > 0 ? `${name}: ${count(many, what)} ${where}.` : `${name}: nothing was taken in.`;
   return [taken, ...said, ...more].join(' ');
 }
 

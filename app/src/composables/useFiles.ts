@@ -2,6 +2,7 @@ import { ref, type Ref } from 'vue';
 import { fileNameOf, openPdf, saveFile, saveZip } from '../data/save-file.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useStock } from '../stores/stock.ts';
 import type { FileKind } from '../workers/protocol.ts';
 import { askCore } from '../workers/core-client.ts';
 
@@ -16,6 +17,7 @@ export function useFiles(): {
 } {
   const project = useProject();
   const settings = useSettings();
+  const stock = useStock();
   const busy = ref(false);
   const said = ref<string | null>(null);
   const mirrored = ref(false);
@@ -30,6 +32,7 @@ export function useFiles(): {
       kind,
       withPieces,
       limits,
+      supply: stock.supplyFor(project.doc!),
       wish,
       format: cutting.format,
     });

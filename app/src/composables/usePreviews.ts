@@ -1,6 +1,7 @@
-import { newProject, type Blank, type Project } from '@mivet/core';
+import { newProject, NO_STOCK, type Blank, type Project } from '@mivet/core';
 import type { ProjectPicture } from '../workers/protocol.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useStock } from '../stores/stock.ts';
 import { askCore } from '../workers/core-client.ts';
 
 const kept = new Map<string, { stamp: string; picture: Promise<ProjectPicture> }>();
@@ -16,12 +17,13 @@ function keep(key: string, stamp: string, make: () => Promise<ProjectPicture>): 
 /** Picture of a project for a list; worked out once for each state of it. */
 export function pictureForList(project: Project): Promise<ProjectPicture> {
   const { limits } = useSettings();
-  const stamp = `${project.changedAt}${JSON.stringify(limits)}`;
-  return keep(project.id, stamp, () => askCore('examine', { project, unit: 'mm', limits }));
+  const supply = useStock().supplyFor(project);
+  const stamp = `${project.changedAt}${JSON.stringify([limits, supply])}`;
+  return keep(project.id, stamp, () => askCore('examine', { project, unit: 'mm', limits, supply }));
 }
 
 /** Picture of a bare blank for a list. */
 export function pictureOfBlank(blank: Blank, changedAt: string): Promise<ProjectPicture> {
   const project = newProject(`shelf:${blank.id}`, blank.name, blank, null, changedAt);
-  return keep(project.id, changedAt, () => askCore('examine', { project, unit: 'mm', limits: {} }));
+  return keep(project.id, changedAt, () => askCore('examine', { project, unit: 'mm', limits: {}, supply: NO_STOCK }));
 }

@@ -1,4 +1,14 @@
-import { checkDocument, type OwnFont, type OwnMotif, type Project, type ShelfBlank } from '@mivet/core';
+import {
+  checkDocument,
+  stockDocument,
+  type OwnFont,
+  type OwnMotif,
+  type Project,
+  type ShelfBlank,
+  type ShelfChange,
+  type StockDocument,
+  type StockThing,
+} from '@mivet/core';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A kept project with the count of its saves, by which two tabs notice each other. */
@@ -20,11 +30,13 @@ interface Schema extends DBSchema {
   shelf: { key: string; value: ShelfBlank };
   fonts: { key: string; value: OwnFont };
   motifs: { key: string; value: OwnMotif };
+  stock: { key: string; value: StockDocument };
   snapshots: { key: number; value: StoredSnapshot; indexes: { projectId: string } };
 }
 
 /** What is kept besides projects, and the format of its documents. */
-const LIBRARY = { shelf: 'mivet-blank', fonts: 'mivet-font', motifs: 'mivet-motif' } as const;
+const LIBRARY = { shelf: 'mivet-blank', fonts: 'mivet-font', motifs: 'mivet-motif', stock: 'mivet-stock' } as const;
+const LIBRARY_STORES = Object.keys(LIBRARY) as LibraryStore[];
 
 /** A shelf in the library. */
 export type LibraryStore = keyof typeof LIBRARY;
@@ -48,7 +60,7 @@ let opening: Promise<IDBPDatabase<Schema>> | null = null;
 
 function open(): Promise<IDBPDatabase<Schema>> {
   opening ??= new Promise((resolve, reject) => {
-    openDB<Schema>(NAME, 2, {
+    openDB<Schema>(NAME, 3, {
       upgrade(db, from) {
         if (from < 1) {
           db.createObjectStore('projects', { keyPath: 'id' });
@@ -56,8 +68,11 @@ function open(): Promise<IDBPDatabase<Schema>> {
           const snapshots = db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true });
           snapshots.createIndex('projectId', 'projectId');
         }
-        db.createObjectStore('fonts', { keyPath: 'id' });
-        db.createObjectStore('motifs', { keyPath: 'id' });
+        if (from < 2) {
+          db.createObjectStore('fonts', { keyPath: 'id' });
+          db.createObjectStore('motifs', { keyPath: 'id' });
+        }
+        db.createObjectStore('stock', { keyPath: 'id' });
       },
       blocked() {
         reject(new OlderTabOpen('Mivet is open in another tab that was loaded earlier. Close that tab, then reload.'));
@@ -164,15 +179,35 @@ export async function deleteKept(store: LibraryStore, id: string): Promise<void>
 
 /** Puts many documents in at once, all or none; existing ones with the same id are replaced. */
 export async function writeAll(projects: readonly Project[], library: LibraryDocuments): Promise<void> {
-  const tx = (await open()).transaction(['projects', 'shelf', 'fonts', 'motifs'], 'readwrite', ON_DISK);
+  const tx = (await open()).transaction(['projects', ...LIBRARY_STORES], 'readwrite', ON_DISK);
   for (const document of projects) {
     const now = await tx.objectStore('projects').get(document.id);
     await tx.objectStore('projects').put({ id: document.id, revision: (now?.revision ?? 0) + 1, document });
   }
-  for (const blank of library.shelf ?? []) await tx.objectStore('shelf').put(blank);
-  for (const font of library.fonts ?? []) await tx.objectStore('fonts').put(font);
-  for (const motif of library.motifs ?? []) await tx.objectStore('motifs').put(motif);
+  for (const store of LIBRARY_STORES)
+    for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
   await tx.done;
+}
+
+/**
+ * Changes the stock in one go: what lies there now is handed over and what becomes of it comes back, so that two tabs never
+ * take the same film.
+ *
+ * @param change works out what is put and removed; null to leave everything as it is
+ * @param now ISO
+ */
+export async function changeStock(
+  change: (things: readonly StockThing[]) => ShelfChange | null,
+  now: string,
+): Promise<StockThing[]> {
+  const tx = (await open()).transaction('stock', 'readwrite', ON_DISK);
+  const rows = (await tx.store.getAll()).flatMap((row) => checkedKept('stock', row));
+  const wanted = change(rows.map(({ thing }) => thing));
+  for (const id of wanted?.remove ?? []) await tx.store.delete(id);
+  for (const thing of wanted?.put ?? []) await tx.store.put(stockDocument(thing, now));
+  await tx.done;
+  const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
+  return [...rows.map(({ thing }) => thing).filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
 }
 
 /** Empties the database; for tests. */

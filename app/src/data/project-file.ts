@@ -1,10 +1,20 @@
-import type { OwnFont, OwnLimits, Project } from '@mivet/core';
+import type { OwnFont, OwnLimits, Project, Supply } from '@mivet/core';
 import { fileNameOf, saveFile } from './save-file.ts';
 
-/** Hands a project over as a file, with the fonts of one's own that its words are set in and the limits that it is judged by. */
-export function saveProjectFile(doc: Project, fonts: readonly OwnFont[], limits: OwnLimits): void {
+/** Hands a project over as a file, with the fonts of one's own that its words are set in, the limits that it is judged by and the stock that it is planned from. */
+export function saveProjectFile(
+  doc: Project,
+  fonts: readonly OwnFont[],
+  limits: OwnLimits,
+  { films, offcuts, cutters }: Supply,
+): void {
   const used = new Set(doc.items.flatMap((item) => (item.type === 'text' ? [item.font] : [])));
-  const carried = { fonts: fonts.filter((font) => used.has(font.id)), limits };
-  const file: Project = carried.fonts.length > 0 || Object.keys(limits).length > 0 ? { ...doc, carried } : doc;
+  const carried = {
+    fonts: fonts.filter((font) => used.has(font.id)),
+    limits,
+    stock: [...films, ...offcuts, ...cutters],
+  };
+  const more = carried.fonts.length + Object.keys(limits).length + carried.stock.length > 0;
+  const file: Project = more ? { ...doc, carried } : doc;
   saveFile(`${fileNameOf(doc.name)}.json`, JSON.stringify(file, null, 2));
 }

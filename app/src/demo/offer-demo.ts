@@ -1,12 +1,15 @@
 import { useLibrary } from '../stores/library.ts';
+import { useStock } from '../stores/stock.ts';
 import { demoProjects, demoShelf } from './demo.ts';
+import { demoStock } from './demo-stock.ts';
 
 const SEEN = 'mivet-demo-seen';
 
 /** Puts the made-up rowing club's blanks and projects in. */
 export async function bringInDemo(): Promise<void> {
   const now = new Date().toISOString();
-  await useLibrary().bringIn(demoProjects(now), { shelf: demoShelf(now) });
+  await useLibrary().bringIn(demoProjects(now), { shelf: demoShelf(now), stock: demoStock(now) });
+  await useStock().load(true);
 }
 
 /**

@@ -4,11 +4,13 @@ import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/proto
 import { askCore, CallGivenUp } from '../workers/core-client.ts';
 import { useProject } from './project.ts';
 import { useSettings } from './settings.ts';
+import { useStock } from './stock.ts';
 
 /** What the core makes of the open project; always the latest, never two at once. */
 export const usePicture = defineStore('picture', () => {
   const project = useProject();
   const settings = useSettings();
+  const stock = useStock();
   const picture = shallowRef<ProjectPicture | null>(null);
   /** The last one that could be flattened, so that views do not blink while a reading is being typed. */
   const good = shallowRef<GoodPicture | null>(null);
@@ -51,6 +53,7 @@ export const usePicture = defineStore('picture', () => {
             project: now,
             unit: settings.unit,
             limits: settings.limits,
+            supply: stock.supplyFor(doc),
             wish: settings.cutting,
           },
           { signal: judged.signal, onPart: (part) => showShape(part, doc.id) },
@@ -73,7 +76,7 @@ export const usePicture = defineStore('picture', () => {
   }
 
   watch(
-    () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting] as const,
+    () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting, stock.supply] as const,
     ([doc], [before]) => {
       if (doc?.id !== before?.id) {
         picture.value = null;

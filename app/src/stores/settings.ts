@@ -8,6 +8,18 @@ export interface Cutting extends CutWish {
   readonly format: 'svg' | 'dxf' | 'hpgl';
 }
 
+/** What a person reckons jobs by: money in their own, minutes, and a share on top in per cent. */
+export interface OwnRates {
+  readonly hour: number;
+  readonly minutes: number;
+  readonly minutesOnce: number;
+  readonly consumables: number;
+  readonly marginPercent: number;
+  /** For film and tape of which no price is noted: for 100 cm². */
+  readonly film100cm2: number;
+}
+const USUAL_RATES: OwnRates = { hour: 15, minutes: 12, minutesOnce: 20, consumables: 0.3, marginPercent: 40, film100cm2: 0.2 }; // prettier-ignore
+
 /** What a person works with, on this device: units, paper, light. */
 export const useSettings = defineStore('settings', () => {
   const unit = useLocalStorage<'mm' | 'in'>('mivet-unit', 'mm');
@@ -23,8 +35,12 @@ export const useSettings = defineStore('settings', () => {
     { format: 'svg', overcutMm: 0, weedingMm: 0, testMark: false },
     { shallow: true, mergeDefaults: true },
   );
+  /** Whether plans are made from offcuts first. */
+  const useOffcuts = useLocalStorage<boolean>('mivet-offcuts', true);
+  /** What a job is reckoned by; replaced whole. */
+  const rates = useLocalStorage<OwnRates>('mivet-rates', USUAL_RATES, { shallow: true, mergeDefaults: true });
   const judgedBy = computed(() => limitsWith(limits.value));
   const dark = usePreferredDark();
   const dim = computed(() => theme.value === 'dim' || (theme.value === 'system' && dark.value));
-  return { unit, paper, theme, boardId, split, limits, judgedBy, cutting, dim };
+  return { unit, paper, theme, boardId, split, limits, useOffcuts, rates, judgedBy, cutting, dim };
 });

@@ -51,8 +51,8 @@ export const useView = defineStore('view', () => {
   /** What is tried out, while it is. */
   const trial = shallowRef<ShownTrial | null>(null);
   const showKeys = ref(false);
-  /** What is large at Cut: the loads, or what the cutter does. */
-  const cutShows = ref<'loads' | 'cutter'>('loads');
+  /** What is large at Cut: the loads, how the films lie on each other, or what the cutter does. */
+  const cutShows = ref<'loads' | 'stack' | 'cutter'>('loads');
   /** The names of the job, all at once, in place of the two views. */
   const showNames = ref(false);
   return {

@@ -45,10 +45,11 @@ async function backup(): Promise<void> {
     shelf: await readLibrary('shelf'),
     fonts: await readLibrary('fonts'),
     motifs: await readLibrary('motifs'),
+    stock: await readLibrary('stock'),
     limits: settings.limits,
   };
   saveFile(`mivet-backup-${file.writtenAt.slice(0, 10)}.json`, JSON.stringify(file));
-  said.value = `Written: ${projects.length} projects, ${file.shelf.length} blanks, ${file.fonts.length} fonts and ${file.motifs.length} motifs of your own.`;
+  said.value = `Written: ${projects.length} projects, ${file.shelf.length} blanks, ${file.fonts.length} fonts, ${file.motifs.length} motifs of your own, and ${file.stock.length} things in stock.`;
 }
 async function bringBack(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -115,7 +116,7 @@ async function demo(): Promise<void> {
     <section>
       <h2>Backup</h2>
       <p class="quiet">
-        Projects, blanks, fonts and motifs live in this browser only. A backup is one file with everything in it;
+        Projects, blanks, stock, fonts and motifs live in this browser only. A backup is one file with everything in it;
         bringing it back replaces what has the same origin and leaves the rest.
       </p>
       <div class="d-flex flex-wrap gap-2">

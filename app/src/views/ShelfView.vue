@@ -62,6 +62,7 @@ function saveAll(): void {
     shelf: library.shelf,
     fonts: [],
     motifs: [],
+    stock: [],
     limits: {},
   };
   saveFile('mivet-shelf.json', JSON.stringify(file, null, 2));

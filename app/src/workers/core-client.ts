@@ -1,13 +1,13 @@
 import { toRaw } from 'vue';
-import type { CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
+import type { CloserPart, CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
 
 let worker: Worker | null = null;
 let nextId = 1;
 interface Waiting {
   readonly resolve: (output: never) => void;
   readonly reject: (problem: Error) => void;
-  readonly onPart: ((part: ShapePicture) => void) | undefined;
-  part: ShapePicture | null;
+  readonly onPart: ((part: never) => void) | undefined;
+  part: ShapePicture | CloserPart | null;
 }
 const waiting = new Map<number, Waiting>();
 
@@ -30,7 +30,7 @@ function start(): Worker {
     const call = waiting.get(data.id);
     if ('part' in data) {
       if (call) call.part = data.part;
-      call?.onPart?.(data.part);
+      call?.onPart?.(data.part as never);
       return;
     }
     waiting.delete(data.id);
@@ -74,6 +74,31 @@ export function askCore<K extends keyof CoreJobs>(
     if (waiting.has(id)) stop('It took too long and was stopped. Your work is saved.');
   }, limitMs);
   return answer.finally(() => clearTimeout(timer));
+}
+
+/**
+ * Has a plan made better in a worker of its own, which is there for as long as one watches.
+ *
+ * @param input of the job
+ * @param onPart told whenever it is better
+ * @returns stops it
+ */
+export function watchCloser(
+  input: CoreJobs['closer']['input'],
+  onPart: (part: CloserPart) => void,
+  onEnd: (problem: string | null) => void,
+): () => void {
+  const apart = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+  apart.onmessage = ({ data }: MessageEvent<CoreReply>) => {
+    if ('part' in data) onPart(data.part as CloserPart);
+    else {
+      apart.terminate();
+      onEnd(data.ok ? null : data.message);
+    }
+  };
+  apart.onerror = () => onEnd('The worker stopped. The plan stays as it is.');
+  apart.postMessage({ id: 1, job: 'closer', input: plain(input) } satisfies CoreRequest);
+  return () => apart.terminate();
 }
 
 /** Starts the worker before the first job, while the page is still being put together. */

@@ -1,5 +1,8 @@
 import {
   benchSteps,
+  betterLoads,
+  blocksOf,
+  planJob,
   CUT_WRITERS,
   cutFiles,
   deriveFitPaper,
@@ -9,13 +12,14 @@ import {
   limitsWith,
   loadsToSend,
   findSilhouette,
+  NO_STOCK,
   writeTemplateSvg,
   type ExamineMemory,
   type JobFile,
 } from '@mivet/core';
 import { fontsOf, fontSample, loadFonts, paperFonts } from './fonts.ts';
-import { judgedShape, partsPicture, seenPicture, shapePicture } from './picture.ts';
-import type { CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
+import { batchPicture, judgedShape, partsPicture, seenPicture, shapePicture, stripPictures } from './picture.ts';
+import type { CloserPart, CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
 
 async function fitPaper(
   project: CoreJobs['files']['input']['project'],
@@ -43,11 +47,12 @@ async function files({
   kind,
   withPieces,
   limits,
+  supply,
   wish,
   format,
 }: CoreJobs['files']['input']): Promise<readonly JobFile[]> {
   if (kind === 'fit-pdf') return [await fitPaper(project, unit, paper)];
-  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits));
+  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits), supply);
   if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, unit));
   const { wrap, cut, sheet } = examined;
   const { films, name: title } = project;
@@ -77,8 +82,18 @@ async function files({
   return papers.jobFiles(project, examined, { unit, paper, cut: wish, ...fonts });
 }
 
-async function send({ project, limits, wish }: CoreJobs['send']['input']): Promise<CoreJobs['send']['output']> {
-  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits));
+async function batch({
+  project,
+  limits,
+  supply,
+  times,
+}: CoreJobs['batch']['input']): Promise<CoreJobs['batch']['output']> {
+  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits), supply);
+  return examined.ok ? batchPicture(project, examined, supply, times) : [];
+}
+
+async function send({ project, limits, supply, wish }: CoreJobs['send']['input']): Promise<CoreJobs['send']['output']> {
+  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits), supply);
   if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, 'mm'));
   return loadsToSend(project, examined.cut, examined.sheet, wish);
 }
@@ -89,7 +104,7 @@ loadFonts().catch(() => undefined);
 /** A job under way: whether it was given up, and what of its answer is there before the rest. */
 interface Call {
   readonly givenUp: () => boolean;
-  readonly part: (part: ShapePicture) => void;
+  readonly part: (part: ShapePicture | CloserPart) => void;
 }
 
 /** A job that nobody waits for any more. */
@@ -100,12 +115,12 @@ let last: { readonly id: string; readonly memory: ExamineMemory } = { id: '', me
 
 /** The shape goes ahead; between the parts of the work one listens whether it is still wanted. */
 async function examine(
-  { project, unit, limits, wish }: CoreJobs['examine']['input'],
+  { project, unit, limits, supply, wish }: CoreJobs['examine']['input'],
   call: Call,
 ): Promise<CoreJobs['examine']['output']> {
   const fonts = await fontsOf(project.items);
   if (last.id !== project.id) last = { id: project.id, memory: {} };
-  const steps = examineSteps(project, fonts, limitsWith(limits), last.memory);
+  const steps = examineSteps(project, fonts, limitsWith(limits), supply, last.memory);
   let shape: ShapePicture | null = null;
   for (;;) {
     const step = steps.next();
@@ -116,7 +131,7 @@ async function examine(
       return {
         ok: true,
         ...(shape === null ? shapePicture(project, examined) : ({} as ShapePicture)),
-        ...judgedShape(project, examined, unit, wish),
+        ...judgedShape(project, examined, unit, wish, supply),
       };
     }
     if (step.value) {
@@ -128,11 +143,35 @@ async function examine(
   }
 }
 
+/** ms between two looks at whether one is still wanted, and between two words on how many tries it were. */
+const LOOK_MS = 60;
+
+/** Lays the films again and again, closer each time, until one has seen enough. */
+async function closer({ project, limits, supply, wish, seed }: CoreJobs['closer']['input'], call: Call): Promise<null> {
+  const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits), supply);
+  if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, 'mm'));
+  const { cut, sheet } = examined;
+  const { films } = project;
+  let [tries, looked] = [0, performance.now()];
+  for (const step of betterLoads(blocksOf(cut, films, supply), sheet.plan.board, supply, project.laid, seed)) {
+    tries++;
+    if (step) {
+      const better = planJob(cut, films, sheet.plan.board, supply, step.kept);
+      call.part({ sheet: better, strips: stripPictures(cut, better, wish), kept: step.kept, tries });
+    }
+    if (performance.now() - looked < LOOK_MS) continue;
+    looked = performance.now();
+    await messagesIn();
+    if (call.givenUp()) throw new GivenUp();
+  }
+  return null;
+}
+
 /** The same wrap from some side, without judging it. */
 async function seen({ project, azimuth, limits }: CoreJobs['seen']['input']): Promise<CoreJobs['seen']['output']> {
   const memory = last.id === project.id ? last.memory : {};
   const own = limitsWith(limits);
-  const first = examineSteps(project, await fontsOf(project.items), own, memory).next();
+  const first = examineSteps(project, await fontsOf(project.items), own, NO_STOCK, memory).next();
   return first.done || !first.value ? null : seenPicture(project, first.value.wrap, azimuth, own);
 }
 
@@ -153,6 +192,8 @@ const HANDLERS: {
   examine,
   seen,
   files,
+  closer,
+  batch,
   send,
   parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
   font: async ({ bytes }) => fontSample(bytes),

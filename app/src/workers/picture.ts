@@ -1,5 +1,11 @@
 import {
   benchSteps,
+  blocksOf,
+  joinBoxes,
+  keptOf,
+  NO_STOCK,
+  simplifyRing,
+  takenFor,
   carriesPieces,
   cutStrip,
   cutTime,
@@ -29,9 +35,13 @@ import {
   type ReadingDoubt,
   type SeamView,
   type Wrap,
+  type CuttablePiece,
+  type JobSheet,
+  type Supply,
 } from '@mivet/core';
 import { ringsData } from './rings-data.ts';
 import type {
+  CoreJobs,
   JudgedShape,
   SolidPicture,
   PanelPicture,
@@ -40,6 +50,8 @@ import type {
   SeamPicture,
   SeenPicture,
   ShapePicture,
+  StripPart,
+  StripPicture,
 } from './protocol.ts';
 
 /** mm shown on each side of the seam. */
@@ -52,10 +64,11 @@ export function pictureOf(
   unit: 'mm' | 'in',
   limits?: Limits,
   wish?: CutWish,
+  supply?: Supply,
 ): ProjectPicture {
-  const examined = examineProject(project, fonts, limits);
+  const examined = examineProject(project, fonts, limits, supply);
   if (!examined.ok) return examined;
-  return { ok: true, ...shapePicture(project, examined), ...judgedShape(project, examined, unit, wish) };
+  return { ok: true, ...shapePicture(project, examined), ...judgedShape(project, examined, unit, wish, supply) };
 }
 
 /** The wrap as the screens show it, before it is judged. */
@@ -114,9 +127,10 @@ export function shapePicture(
 /** What follows from it. */
 export function judgedShape(
   project: Project,
-  { wrap, batch, cut, sheet, findings }: Extract<Examined, { ok: true }>,
+  { wrap, batch, cut, sheet, stack, findings }: Extract<Examined, { ok: true }>,
   unit: 'mm' | 'in',
   wish: CutWish = PLAIN_CUT,
+  supply: Supply = NO_STOCK,
 ): JudgedShape {
   return {
     names: batch.map(({ row, fitted, on, pieces }) => ({
@@ -135,35 +149,80 @@ export function judgedShape(
         .map((p) => ({ id: p.id, film: p.film, rings: [p.unrolled.outer, ...p.unrolled.holes], azimuths: p.azimuths })),
     })),
     sheet,
-    strips: sheet.plan.loads.flatMap((load) =>
-      load.strips.map((strip) => {
-        const pieces = cutStrip(cut, strip);
-        // Over-cuts lie on what is cut already: they are not drawn.
-        const all = withExtras(pieces, strip, sheet.plan.board, { ...wish, overcutMm: 0 });
-        const data = (list: readonly CutPiece[]): string =>
-          list
-            .flatMap((p) => p.paths)
-            .map((path) => pathData(path, sheet.plan.board.widthMm))
-            .join('');
-        const { film, from, to, across, parts } = strip;
-        return {
-          load: load.number,
-          film,
-          from,
-          to,
-          across,
-          parts: parts.map(({ part }) => part),
-          data: data(pieces),
-          extras: data(all.filter(isExtra)),
-          ...cutTime(all),
-          noMark: wish.testMark && all[0]?.pieceId !== 'test-mark',
-        };
-      }),
-    ),
+    stack,
+    strips: stripPictures(cut, sheet, wish),
+    laidAs: keptOf(sheet.plan, blocksOf(cut, project.films, supply), supply),
     findings,
     steps: benchSteps(project, wrap, sheet, unit),
   };
 }
+
+/** Strips of film with what is cut from them. */
+export function stripPictures(cut: readonly CuttablePiece[], sheet: JobSheet, wish: CutWish): StripPicture[] {
+  const lots = new Map<string, number>();
+  return sheet.plan.loads.flatMap((load) =>
+    load.strips.map((strip) => {
+      const pieces = cutStrip(cut, strip);
+      // Over-cuts lie on what is cut already: they are not drawn.
+      const all = withExtras(pieces, strip, sheet.plan.board, { ...wish, overcutMm: 0 });
+      const data = (list: readonly CutPiece[]): string =>
+        list
+          .flatMap((p) => p.paths)
+          .map((path) => pathData(path, sheet.plan.board.widthMm))
+          .join('');
+      const { film, from, to, across, parts, offcut, outline } = strip;
+      const { widthMm, marginMm } = sheet.plan.board;
+      return {
+        load: load.number,
+        film,
+        from,
+        to,
+        across,
+        lot: lots.set(film, (lots.get(film) ?? -1) + 1).get(film)!,
+        parts: parts.map(({ part, matrix, fixed }) => ({
+          part,
+          matrix,
+          fixed: fixed === true,
+          ...partShape(cut, film, part),
+        })),
+        offcut,
+        outline: outline && outlineData(outline, from, widthMm - marginMm),
+        data: data(pieces),
+        extras: data(all.filter(isExtra)),
+        ...cutTime(all),
+        noMark: wish.testMark && all[0]?.pieceId !== 'test-mark',
+      };
+    }),
+  );
+}
+
+/** What batches take, plan by plan. */
+export function batchPicture(
+  project: Project,
+  { cut, sheet }: Pick<Extract<Examined, { ok: true }>, 'cut' | 'sheet'>,
+  supply: Supply,
+  times: readonly number[],
+): CoreJobs['batch']['output'] {
+  return times.map((many) => {
+    const { sheet: planned, tapeMm2 } = takenFor(project, cut, sheet, supply, many);
+    return { times: many, films: planned.takings.films, tapeMm2, loads: planned.plan.loads.length };
+  });
+}
+
+/** Outlines and box of all that is cut of a film in one part. */
+function partShape(cut: readonly CuttablePiece[], film: string, part: string): Pick<StripPart, 'rings' | 'box'> {
+  const own = cut.filter((piece) => piece.film === film && piece.part === part);
+  return {
+    rings: own.map(({ flat }) => simplifyRing(flat.outer, THINNED_MM)),
+    box: own.map(({ flatBox }) => flatBox).reduce(joinBoxes),
+  };
+}
+/** mm. How far thinned outlines may stray; they are moved by hand, never cut. */
+const THINNED_MM = 0.1;
+
+/** An outline of x and y by turns from a corner of the board, as SVG path data. */
+const outlineData = (outline: readonly number[], x0: number, y0: number): string =>
+  `${outline.map((v, i) => (i % 2 === 0 ? `${i === 0 ? 'M' : 'L'}${(x0 + v).toFixed(2)}` : (y0 - v).toFixed(2))).join(' ')}Z`;
 
 const solidOf = ({ size, template, meanRadius }: Wrap): SolidPicture => ({ size, template, meanRadius });
 

@@ -14,7 +14,18 @@ import type {
   Template,
 } from '@mivet/core';
 import type { ArtworkItem, FittedName, SeamCut, SurfaceRegion } from '@mivet/core';
-import type { BenchStep, BlankProblem, BlankSize, CutWish, SentLoad } from '@mivet/core';
+import type {
+  BenchStep,
+  BlankProblem,
+  BlankSize,
+  CutWish,
+  FilmTaken,
+  KeptFilm,
+  PartOnBoard,
+  SentLoad,
+  StackReport,
+  Supply,
+} from '@mivet/core';
 
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
 export interface PiecePicture {
@@ -117,6 +128,24 @@ export interface JudgedPicture {
   readonly acceptedFor: string | null;
 }
 
+/** A part on a strip of film, by itself, so that it can be moved. */
+export interface StripPart {
+  readonly part: string;
+  readonly matrix: PartOnBoard['matrix'];
+  readonly fixed: boolean;
+  /** Its outlines, thinned, and its box on its template, mm. */
+  readonly rings: readonly Float64Array[];
+  readonly box: Box;
+}
+
+/** How far a plan has come while one watches. */
+export interface CloserPart {
+  readonly sheet: JobSheet;
+  readonly strips: readonly StripPicture[];
+  readonly kept: readonly KeptFilm[];
+  readonly tries: number;
+}
+
 /** A strip of film in a load, with the cut lines of all that is on it, SVG path data in board mm (y down). */
 export interface StripPicture {
   readonly load: number;
@@ -126,7 +155,12 @@ export interface StripPicture {
   readonly to: number;
   readonly across: number;
   /** What is cut from it: the whole wrap, or panels, names, spares. */
-  readonly parts: readonly string[];
+  readonly parts: readonly StripPart[];
+  /** Which strip of its film it is, from 0. */
+  readonly lot: number;
+  /** The offcut that it is, and its outline where that is no rectangle. */
+  readonly offcut: string | null;
+  readonly outline: string | null;
   readonly data: string;
   /** What is cut besides the pieces: test mark and weeding lines. */
   readonly extras: string;
@@ -166,7 +200,10 @@ export interface ShapePicture {
 export interface JudgedShape {
   readonly names: readonly NamePicture[];
   readonly sheet: JobSheet;
+  readonly stack: StackReport;
   readonly strips: readonly StripPicture[];
+  /** How the films lie, to be kept so. */
+  readonly laidAs: readonly KeptFilm[];
   readonly findings: readonly JudgedPicture[];
   readonly steps: readonly BenchStep[];
 }
@@ -204,6 +241,7 @@ export interface CoreJobs {
       readonly project: Project;
       readonly unit: 'mm' | 'in';
       readonly limits: OwnLimits;
+      readonly supply: Supply;
       readonly wish?: CutWish;
     };
     readonly output: ProjectPicture;
@@ -238,11 +276,32 @@ export interface CoreJobs {
     readonly input: { readonly picture: Picture; readonly axis: PhotoAxis | null };
     readonly output: SilhouetteResult;
   };
+  /** A plan that gets better for as long as one watches; ends by itself only when there is nothing to try. */
+  readonly closer: {
+    readonly input: CoreJobs['send']['input'] & { readonly seed: number };
+    readonly output: null;
+  };
+  /** What a batch takes when everything is cut so many times. */
+  readonly batch: {
+    readonly input: {
+      readonly project: Project;
+      readonly limits: OwnLimits;
+      readonly supply: Supply;
+      readonly times: readonly number[];
+    };
+    readonly output: readonly {
+      readonly times: number;
+      readonly films: readonly FilmTaken[];
+      readonly tapeMm2: number;
+      readonly loads: number;
+    }[];
+  };
   /** Loads as they are sent to a cutter. */
   readonly send: {
     readonly input: {
       readonly project: Project;
       readonly limits: OwnLimits;
+      readonly supply: Supply;
       readonly wish: CutWish & { readonly mirrored: boolean };
     };
     readonly output: readonly Omit<SentLoad, 'id'>[];
@@ -254,6 +313,7 @@ export interface CoreJobs {
       readonly paper: Paper;
       readonly kind: FileKind;
       readonly limits: OwnLimits;
+      readonly supply: Supply;
       /** What is cut besides the pieces, and the format of cut files. */
       readonly wish: CutWish & { readonly mirrored: boolean };
       readonly format: 'svg' | 'dxf' | 'hpgl';
@@ -272,7 +332,7 @@ export type CoreRequest =
 
 /** What comes back. Unknown jobs fail, they do not pass silently. A part comes before the rest of its answer. */
 export type CoreReply =
-  | { readonly id: number; readonly part: ShapePicture }
+  | { readonly id: number; readonly part: ShapePicture | CloserPart }
   | { readonly id: number; readonly ok: true; readonly output: CoreJobs[keyof CoreJobs]['output'] }
   | { readonly id: number; readonly ok: false; readonly message: string; readonly givenUp?: boolean };
 

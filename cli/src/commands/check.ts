@@ -13,8 +13,8 @@ export const check: CommandLine = (args, { out }) => {
 function describe(document: MivetDocument): string {
   switch (document.format) {
     case 'mivet-backup': {
-      const { projects, shelf, fonts, motifs } = document;
-      return `backup with ${projects.length} projects, ${shelf.length} blanks, ${fonts.length} fonts and ${motifs.length} motifs`;
+      const { projects, shelf, fonts, motifs, stock } = document;
+      return `backup with ${projects.length} projects, ${shelf.length} blanks, ${fonts.length} fonts, ${motifs.length} motifs and ${stock.length} things in stock`;
     }
     case 'mivet-project':
       return `project “${document.name}” with ${document.items.length} items`;
@@ -24,5 +24,7 @@ function describe(document: MivetDocument): string {
       return `font “${document.name}”`;
     case 'mivet-motif':
       return `motif “${document.name}”`;
+    case 'mivet-stock':
+      return `piece of stock (${document.thing.kind})`;
   }
 }

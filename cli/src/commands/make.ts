@@ -5,13 +5,19 @@ import { jobFiles } from '@mivet/core/papers';
 import { loadProject, takeOption } from '../files.ts';
 import { loadFonts, paperFonts } from '../fonts.ts';
 import { BadInput, type CommandLine } from '../run.ts';
+import { carriedSupply } from '../supply.ts';
 
 /** Writes every file of a job into a folder; exit 1 when a finding will fail. Nothing that exists is overwritten. */
 export const make: CommandLine = async (args, { out, err }) => {
   const { value: folder, rest } = takeOption(args, '--out');
   if (folder === null) throw new BadInput('say where to with --out DIR.');
   const project = loadProject(rest[0]);
-  const examined = examineProject(project, loadFonts(project), limitsWith(project.carried?.limits ?? {}));
+  const examined = examineProject(
+    project,
+    loadFonts(project),
+    limitsWith(project.carried?.limits ?? {}),
+    carriedSupply(project),
+  );
   if (!examined.ok) throw new BadInput(describeBlankProblem(examined.problem, 'mm'));
   const files = await jobFiles(project, examined, { unit: 'mm', paper: 'a4', ...paperFonts() });
   const taken = files.find((file) => existsSync(join(folder, file.name)));

@@ -22,6 +22,12 @@ export const FILM_THICKNESS_MM: Record<FilmFinish, number> = {
   glow: 0.12,
 };
 
+/** Every finish there is. */
+export const FILM_FINISHES = Object.keys(FILM_THICKNESS_MM) as FilmFinish[];
+
+/** Thickness of film of a finish, mm; a starting value. */
+export const thicknessOf = (finish: FilmFinish): number => FILM_THICKNESS_MM[finish];
+
 /** How much film may be pulled and pushed together, as fractions. */
 export interface FilmGiveOf {
   readonly stretch: number;

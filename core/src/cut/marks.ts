@@ -26,6 +26,8 @@ export interface MarkContext {
   readonly layers: readonly string[];
   /** How many bodies a film has in a part. */
   readonly bodies: (film: string, part: string) => number;
+  /** Whether a film lies on, or right beside, film below it. */
+  readonly meets: (film: string) => boolean;
   /** Outline of a part that goes round the blank, mm; null where marks may lie beside the pieces. */
   readonly outline: (part: string) => Ring | null;
   /** Height of the rim edge on the flat of a part, for ticks when layers are laid on the blank. */
@@ -35,7 +37,8 @@ export interface MarkContext {
 /**
  * Registration marks for the layers of every part: at the same two places in each, so that they lie on each other.
  *
- * By the rule, layers of more than three bodies are marked, and the lowest layer with them; one layer alone never is.
+ * By the rule, layers of more than three bodies that meet film below are marked, and the lowest layer with them; one layer
+ * alone never is.
  *
  * @param pieces of all films and parts
  * @returns how each layer is lined up, and the marks as pieces to cut
@@ -54,7 +57,7 @@ export function registrationMarks(
     const films = layers.filter((film) => own.some((piece) => piece.film === film));
     const bodies = new Map(films.map((film) => [film, context.bodies(film, part)]));
     for (const [film, count] of bodies) most.set(film, Math.max(most.get(film) ?? 0, count));
-    const wanted = markedFilms(films, stack, bodies);
+    const wanted = markedFilms(films, stack, (film) => bodies.get(film)! > FEW_BODIES && context.meets(film));
     if (wanted.length < 2) continue;
     const boxes = wanted.map((film) => ({
       film,
@@ -82,9 +85,9 @@ export function registrationMarks(
   return { aims, marks };
 }
 
-function markedFilms(films: readonly string[], { marks }: Stack, bodies: ReadonlyMap<string, number>): string[] {
+function markedFilms(films: readonly string[], { marks }: Stack, ruled: (film: string) => boolean): string[] {
   if (films.length < 2) return [];
-  const wanted = films.filter((film) => (marks[film] ? marks[film] === 'marks' : bodies.get(film)! > FEW_BODIES));
+  const wanted = films.filter((film) => (marks[film] ? marks[film] === 'marks' : ruled(film)));
   // Something lower has to carry the same marks, or there is nothing to line up with.
   const below = films.find((film) => marks[film] !== 'by hand');
   return wanted.length > 0 && below !== undefined && !wanted.includes(below)

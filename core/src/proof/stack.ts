@@ -39,12 +39,14 @@ export const judgeStackThick: Judge = (context) => {
 export const judgeStackUnsupported: Judge = (context) =>
   context.stack.layers
     .filter(({ marked, unsupported, bodies }) => !marked && unsupported > FEW && bodies > FEW)
-    .map(({ film, unsupported, marksMm2 }) =>
+    .map(({ film, unsupported, marksMm2, meets }) =>
       finding('stack-unsupported', film, {
-        case: 'loose',
+        // A layer of which nothing meets the others need not fit to them.
+        case: meets ? 'loose' : 'apart',
+        severity: meets ? 'look' : 'fine',
         numbers: { count: unsupported, cost: marksMm2 / 100 },
         names: { film: nameOf(context, film) },
-        fixes: [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }],
+        fixes: meets ? [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }] : [],
       }),
     );
 

@@ -339,6 +339,11 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         `${whole('count')} things of ${names['film']} have nothing below to line up with`,
         `Each finds its place by eye alone. Marks beside it and the lowest film would line all of them up at once; here they cost ${whole('cost')} cm² of ${names['film']}.`,
       );
+    case 'stack-unsupported/apart':
+      return say(
+        `${names['film']} lies by itself, beside the other films`,
+        'Nothing below holds it or lines it up; the template does.',
+      );
     case 'registration-missing/by-hand':
       return say(
         `${whole('count')} things of ${names['film']} are lined up by hand`,

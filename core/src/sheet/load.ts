@@ -4,7 +4,7 @@ import type { Ring } from '../polygon/polygon.ts';
 import type { Board } from './board.ts';
 import type { Lot, LotStep, Room } from './lot.ts';
 import { BLADE_MARGIN_MM, lotsOfFilm } from './lot.ts';
-import type { Supply } from './stock.ts';
+import type { Offcut, Supply } from './stock.ts';
 import { NO_STOCK, offcutsOf } from './stock.ts';
 
 /** What is laid of one film as one: a wrap, a panel, the pieces of a name, the spares; as it sits on its template. */
@@ -190,8 +190,17 @@ function roomFor(own: readonly FilmBlock[], board: Board, supply: Supply): Room 
   return {
     along: Math.min(along, Math.floor(most('boughtLengthMm'))),
     across: Math.min(across, Math.floor(most('widthMm'))),
-    offcuts: offcutsOf(supply, film).filter((o) => Math.ceil(o.lengthMm) <= along && Math.ceil(o.widthMm) <= across),
+    offcuts: offcutsOf(supply, film)
+      .map((offcut) => (own[0]!.directional ? offcut : lyingShort(offcut, across)))
+      .filter((o) => Math.ceil(o.lengthMm) <= along && Math.ceil(o.widthMm) <= across),
   };
+}
+
+/** An offcut as it takes least of the board's length. */
+function lyingShort(offcut: Offcut, across: number): Offcut {
+  const { widthMm, lengthMm, outline } = offcut;
+  const turned = outline === null && lengthMm > widthMm && Math.ceil(lengthMm) <= across;
+  return turned ? { ...offcut, widthMm: lengthMm, lengthMm: widthMm } : offcut;
 }
 
 function keptFor(own: readonly FilmBlock[], board: Board, supply: Supply, kept: readonly KeptFilm[]): KeptFilm | null {

@@ -29,9 +29,9 @@ describe('offcuts in a plan', () => {
     const fits = makeOffcut({ id: 'fits', widthMm: 60, lengthMm: 120 });
     const large = makeOffcut({ id: 'large' });
     const { plan } = taken([block('', 100, 50)], supply(small, large, fits, makeStockFilm()));
-    // 100 × 50 and 3 mm all round: 106 × 56. The whole offcut lies on the board.
+    // 100 × 50 and 3 mm all round: 106 × 56. The whole offcut lies on the board, turned so that it takes less of it.
     expect(plan.loads[0]!.strips).toMatchObject([
-      { offcut: 'fits', from: 3, to: 123, across: 60, used: { along: 106, across: 56 } },
+      { offcut: 'fits', from: 3, to: 63, across: 120, used: { along: 56, across: 106 } },
     ]);
     // Turned a quarter it would fit, but not with a direction.
     const upright = makeOffcut({ id: 'upright', widthMm: 110, lengthMm: 60 });
@@ -87,9 +87,12 @@ describe('takeOff', () => {
     const sheets = makeStockFilm({ id: 'sheet', film: shallows, form: 'sheet', widthMm: 100, lengthMm: 100, boughtLengthMm: 100, count: 2, price: 1 }); // prettier-ignore
     const { strips, films, born } = taken(blocks, supply(makeStockFilm(), sheets));
     expect(strips.map(({ from }) => from.kind)).toEqual(['roll', 'sheet']);
-    // Both squares nest on one strip of the sheet, two blade margins and the gap of the scissors: 40 + 6 + 34 + 6 = 86 long.
-    expect(strips[1]).toMatchObject({ lengthMm: 86, widthMm: 46 });
-    // The largest rest: 100 × 54 above it. The other, 14 × 46, is too narrow to keep.
+    // Both squares nest on one strip of the sheet: 46 with the blade's margins, and beside each other, with room for
+    // scissors, 40 + 6 + 34 + 6 = 86, or a little more where places lie in cells.
+    expect(strips[1]!.lengthMm).toBe(46);
+    expect(strips[1]!.widthMm).toBeGreaterThanOrEqual(86);
+    expect(strips[1]!.widthMm).toBeLessThanOrEqual(89);
+    // The largest rest: 54 × 100 behind it. The other, 46 × 12, is too narrow to keep.
     expect(born.filter(({ film }) => film === shallows.id)).toMatchObject([{ lengthMm: 100, widthMm: 54 }]);
     const two = films.find(({ film }) => film === shallows.id)!;
     expect(two).toMatchObject({ sheets: 1, short: 0 });
@@ -161,11 +164,11 @@ describe('booking', () => {
   it('takes film off the shelf, puts offcuts there, and counts the blade', () => {
     const after = book([block('', 246, 50), block('', 100, 50, { film: shallows.id })]);
     expect(after.find(({ id }) => id === 'roll')).toMatchObject({ lengthMm: 5000 - 56 });
-    // 106 × 56 of the scrap of 200 × 120 are used; 94 × 120 or 200 × 64 stays: the second is larger, and a bit of 94 × 56.
+    // Turned on the board the scrap is 120 by 200. 106 × 56 of it are used; 14 × 200 or 120 × 144 stays: the second is
+    // larger, and the other bit, 14 × 56, too narrow to keep.
     expect(after.some(({ id }) => id === 'scrap')).toBe(false);
     const offcuts = after.filter((t) => t.kind === 'offcut').map((o) => [o.film.id, o.lengthMm, o.widthMm, o.boughtOn]);
-    expect(offcuts).toContainEqual([shallows.id, 200, 64, '2026-03-01']);
-    expect(offcuts).toContainEqual([shallows.id, 94, 56, '2026-03-01']);
+    expect(offcuts.filter(([film]) => film === shallows.id)).toEqual([[shallows.id, 144, 120, '2026-03-01']]);
     expect(offcuts).toContainEqual([deep.id, 56, 48, '2026-03-01']);
     expect(after.find((t) => t.kind === 'cutter')).toMatchObject({ bladeMm: 3000 });
     const [booking] = after.filter((t) => t.kind === 'booking');

@@ -106,9 +106,11 @@ export function takeOff({ loads }: Pick<LoadPlan, 'loads'>, supply: Supply, bloc
       if (offcut) {
         const price = pricePerMm2(offcut);
         pay(film, Math.abs(ringAreaOf(offcut)), price);
+        // It may lie turned on the board.
+        const turned = Math.ceil(offcut.lengthMm) !== strip.to - strip.from;
+        const [long, wide] = turned ? [offcut.widthMm, offcut.lengthMm] : [offcut.lengthMm, offcut.widthMm];
         if (!offcut.outline)
-          for (const [l, w] of restsOf(offcut.lengthMm, offcut.widthMm, length, width))
-            keep(film, l, w, offcut.id, price);
+          for (const [l, w] of restsOf(long, wide, length, width)) keep(film, l, w, offcut.id, price);
         told({ kind: 'offcut', id: offcut.id }, offcut.lengthMm, offcut.widthMm);
         return;
       }

@@ -75,6 +75,21 @@ export interface SectionLayer {
 export const sectionOf = (layers: readonly Layer[], y: number): SectionLayer[] =>
   layers.map(({ film, thicknessMm, rings }) => ({ film, thicknessMm, spans: spansAt(rings, y) }));
 
+/** Heights that are looked at for the one at which most films are met. */
+const HEIGHTS = 60;
+
+/** The height at which a line round the side meets most films. */
+export function tellingHeight(layers: readonly Layer[]): number {
+  const { minY, maxY } = layers.flatMap(({ rings }) => rings).reduce((box, ring) => boxOfCoordinates(ring, box), EMPTY_BOX); // prettier-ignore
+  let best = { y: (minY + maxY) / 2, films: -1 };
+  for (let k = 1; k < HEIGHTS; k++) {
+    const y = minY + ((maxY - minY) * k) / HEIGHTS + 1e-7;
+    const films = sectionOf(layers, y).filter(({ spans }) => spans.length > 0).length;
+    if (films > best.films) best = { y, films };
+  }
+  return best.y;
+}
+
 /** What of a horizontal line lies inside of clean rings. */
 function spansAt(rings: readonly Ring[], y: number): [number, number][] {
   // A film is the sum of its pieces, which may lap: what is covered by any of them counts.

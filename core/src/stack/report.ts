@@ -22,11 +22,12 @@ export interface StackReport {
   /** From the blank outwards. */
   readonly layers: readonly LayerReport[];
   readonly deepest: Deepest | null;
-  /** A section round the side through the deepest place. */
+  /** A section round the side, and its height in the plane of the side, mm: through the deepest place, or where most films are met. */
   readonly section: readonly SectionLayer[];
+  readonly sectionY: number;
   /** Loads that marks add. */
   readonly marksLoads: number;
 }
 
 /** Nothing lies on anything. */
-export const NO_LAYERS: StackReport = { layers: [], deepest: null, section: [], marksLoads: 0 };
+export const NO_LAYERS: StackReport = { layers: [], deepest: null, section: [], sectionY: 0, marksLoads: 0 };

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { apart } from '../../test/nesting.ts';
 import type { Box } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
-import { deepestOf, sectionOf, type Layer } from './depth.ts';
+import { deepestOf, sectionOf, tellingHeight, type Layer } from './depth.ts';
 import { MARK_CLEAR_MM, MARK_MM, placeMarks } from './registration.ts';
 import { layersOf } from './stack.ts';
 import { supportedPieces } from './support.ts';
@@ -21,9 +21,9 @@ describe('layersOf', () => {
   });
 
   it('keeps every film once, whatever was chosen', () => {
-    const films = fc.array(fc.constantFrom('a', 'b', 'c', 'd', 'e'));
+    const films = fc.array(fc.constantFrom<string>('a', 'b', 'c', 'd', 'e'));
     fc.assert(
-      fc.property(films, fc.uniqueArray(fc.constantFrom('a', 'b', 'c', 'x')), (used, order) => {
+      fc.property(films, fc.uniqueArray(fc.constantFrom<string>('a', 'b', 'c', 'x')), (used, order) => {
         const layers = layersOf(used, { order });
         expect([...layers].sort()).toEqual([...new Set(used)].sort());
         const chosen = order.filter((film) => used.includes(film));
@@ -58,6 +58,9 @@ describe('the deepest place', () => {
 
   it('is cut through by a section that meets each film where it lies', () => {
     expect(sectionOf(layers, 55).map(({ spans }) => spans)).toEqual([[[0, 100]], [[20, 60]], [[50, 90]], []]);
+    // Between 50 and 60 three films are met.
+    expect(tellingHeight(layers.slice(0, 3))).toBeGreaterThan(50);
+    expect(tellingHeight(layers.slice(0, 3))).toBeLessThan(60);
     const holed: Layer = { film: 'h', thicknessMm: 0.1, rings: [box(0, 0, 30, 30), Float64Array.from([10, 10, 10, 20, 20, 20, 20, 10])] }; // prettier-ignore
     expect(sectionOf([holed], 15)[0]!.spans).toEqual([[0, 10], [20, 30]]); // prettier-ignore
   });

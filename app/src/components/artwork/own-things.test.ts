@@ -144,6 +144,7 @@ describe('what is done with several things', () => {
     bench.project.undo();
     items.makeMask('figure');
     expect(bench.project.doc!.items.map((i) => i.acts.shapesOnly)).toEqual([true, false]);
+    await bench.settled();
 
     const star = await openWorkbench({ ...demo('demo-tumbler'), items: [] });
     const scatter = useItems();

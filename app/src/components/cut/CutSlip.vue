@@ -1,64 +1,89 @@
 <script setup lang="ts">
-import { BOARDS, formatLength } from '@mivet/core';
+import { BOARDS, formatLength, type Taking } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
-import type { StripPicture } from '../../workers/protocol.ts';
+import { useBooking } from '../../composables/useBooking.ts';
 import { useFiles } from '../../composables/useFiles.ts';
+import { useCutter } from '../../stores/cutter.ts';
 import { usePicture } from '../../stores/picture.ts';
+import { usePlan } from '../../stores/plan.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
-import { useCutter } from '../../stores/cutter.ts';
+import { useStock } from '../../stores/stock.ts';
 import { useView } from '../../stores/view.ts';
 import { askCore } from '../../workers/core-client.ts';
+import type { StripPicture } from '../../workers/protocol.ts';
+import CheckBox from '../fields/CheckBox.vue';
+import CloserRow from './CloserRow.vue';
+import CostFields from './CostFields.vue';
 import CutExtras from './CutExtras.vue';
 import CutterSlip from './CutterSlip.vue';
+import StackSlip from './StackSlip.vue';
 import { timeWords } from './cutter-words.ts';
 
 const picture = usePicture();
+const plan = usePlan();
 const project = useProject();
 const settings = useSettings();
+const stock = useStock();
 const files = useFiles();
 const view = useView();
 const cutter = useCutter();
-const sendProblem = ref<string | null>(null);
+const booking = useBooking();
 const id = useId();
-const sheet = computed(() => picture.good?.sheet ?? null);
-const totals = computed(() => {
-  const needs = sheet.value?.needs ?? [];
-  return {
-    pieces: needs.reduce((sum, n) => sum + n.pieces, 0),
-    metres: strips.value.reduce((sum, s) => sum + s.cutMm, 0) / 1000,
-    seconds: strips.value.reduce((sum, s) => sum + s.seconds, 0),
-    area: needs.reduce((sum, n) => sum + n.areaMm2, 0) / 100,
-  };
-});
+const sendProblem = ref<string | null>(null);
+
+const sheet = computed(() => plan.sheet);
+const strips = computed(() => plan.strips);
+const totals = computed(() => ({
+  pieces: (sheet.value?.needs ?? []).reduce((sum, n) => sum + n.pieces, 0),
+  area: (sheet.value?.needs ?? []).reduce((sum, n) => sum + n.areaMm2, 0) / 100,
+  metres: strips.value.reduce((sum, s) => sum + s.cutMm, 0) / 1000,
+  seconds: strips.value.reduce((sum, s) => sum + s.seconds, 0),
+}));
 const loads = computed(() => sheet.value?.plan.loads.length ?? 0);
-const strips = computed(() => picture.good?.strips ?? []);
+const boards = computed(() => {
+  const own = stock.supply.cutters.map(({ board }) => board);
+  return [...own, ...BOARDS.filter((b) => !own.some((o) => o.id === b.id))];
+});
 const filmName = (filmId: string): string => project.doc!.films.find((f) => f.id === filmId)?.name ?? filmId;
-const noMark = computed(() => [
-  ...new Set((picture.good?.strips ?? []).filter((s) => s.noMark).map((s) => filmName(s.film))),
-]);
+const noMark = computed(() => [...new Set(strips.value.filter((s) => s.noMark).map((s) => filmName(s.film)))]);
 const fails = computed(() => picture.open.filter((f) => f.finding.severity === 'fails').length);
-const covered = computed(() => sheet.value?.needs.filter((n) => n.film.finish === 'metallised') ?? []);
+const covered = computed(
+  () =>
+    sheet.value?.needs.filter(
+      ({ film }) =>
+        film.finish === 'metallised' || stock.supply.films.some((l) => l.film.id === film.id && l.coverSheet),
+    ) ?? [],
+);
+const born = computed(() => sheet.value?.takings.born ?? []);
+const hasOffcuts = computed(() =>
+  stock.things.some((t) => t.kind === 'offcut' && sheet.value?.needs.some(({ film }) => film.id === t.film.id)),
+);
+
 const area = (cm2: number): string =>
   settings.unit === 'mm' ? `${cm2.toFixed(0)} cm²` : `${(cm2 / 6.4516).toFixed(1)} in²`;
 const length = (m: number): string => (settings.unit === 'mm' ? `${m.toFixed(1)} m` : `${(m / 0.3048).toFixed(1)} ft`);
-const stripSize = (s: StripPicture): string => {
-  const mm = (v: number): string => formatLength(v, settings.unit).replace(/\.0 mm$/, ' mm');
-  return `${mm(s.to - s.from).replace(/ (mm|in)$/, '')} × ${mm(s.across)}`;
-};
-const onlyPart = (s: StripPicture): string => (s.parts.length === 1 ? s.parts[0]! : '');
+const mm = (v: number): string => formatLength(v, settings.unit).replace(/\.0 mm$/, ' mm');
+const size = (a: number, b: number): string => `${mm(a).replace(/ (mm|in)$/, '')} × ${mm(b)}`;
+const stripSize = (s: StripPicture): string => size(s.to - s.from, s.across);
+const onlyPart = (s: StripPicture): string => (s.parts.length === 1 ? s.parts[0]!.part : '');
 const partWords = (s: StripPicture): string =>
   s.parts.length > 1 ? `${s.parts.length} parts` : onlyPart(s).replace(/-/g, ' ');
-/** Sends all loads as they would be written, and goes along to the cutter. */
-async function send(): Promise<void> {
-  sendProblem.value = null;
-  try {
-    const wish = { ...settings.cutting, mirrored: files.mirrored.value };
-    const made = await askCore('send', { project: project.doc!, limits: settings.limits, wish });
-    view.cutShows = 'cutter';
-    await cutter.send(made);
-  } catch (problem) {
-    sendProblem.value = `Nothing was sent: ${problem instanceof Error ? problem.message : String(problem)}`;
+/** Where the film of a strip comes from, in words. */
+function fromWords(s: StripPicture): string {
+  const own = strips.value.filter((one) => one.load === s.load);
+  const taking = sheet.value?.takings.strips.find((t: Taking) => t.load === s.load && t.strip === own.indexOf(s));
+  switch (taking?.from.kind) {
+    case 'roll':
+      return `cut ${mm(taking.lengthMm)} off the roll`;
+    case 'sheet':
+      return 'from a sheet';
+    case 'offcut':
+      return 'from an offcut';
+    case 'rest':
+      return 'from the rest of it';
+    default:
+      return '';
   }
 }
 function setBoard(event: Event): void {
@@ -66,10 +91,24 @@ function setBoard(event: Event): void {
   settings.boardId = boardId;
   project.edit('Change the board', (p) => ({ ...p, boardId }));
 }
+/** Sends all loads as they would be written, and goes along to the cutter. */
+async function send(): Promise<void> {
+  sendProblem.value = null;
+  try {
+    const wish = { ...settings.cutting, mirrored: files.mirrored.value };
+    const supply = stock.supplyFor(project.doc!);
+    const made = await askCore('send', { project: project.doc!, limits: settings.limits, supply, wish });
+    view.cutShows = 'cutter';
+    await cutter.send(made);
+  } catch (problem) {
+    sendProblem.value = `Nothing was sent: ${problem instanceof Error ? problem.message : String(problem)}`;
+  }
+}
 </script>
 
 <template>
   <CutterSlip v-if="view.cutShows === 'cutter'" @loads="view.cutShows = 'loads'" />
+  <StackSlip v-else-if="view.cutShows === 'stack'" />
   <div v-else>
     <h2>{{ loads === 0 ? 'No load yet' : loads === 1 ? 'One load' : `${loads} loads` }}</h2>
     <p class="quiet">
@@ -79,12 +118,13 @@ function setBoard(event: Event): void {
     <div class="row-line">
       <label :for="`${id}-b`">Cutter takes</label>
       <select :id="`${id}-b`" class="form-select form-select-sm board" :value="project.doc!.boardId" @change="setBoard">
-        <option v-for="b in BOARDS" :key="b.id" :value="b.id">{{ b.label }}</option>
+        <option v-for="b in boards" :key="b.id" :value="b.id">{{ b.label }}</option>
       </select>
     </div>
-    <div v-for="s in strips" :key="`${s.load} ${s.film}`" class="row-line">
+    <div v-for="s in strips" :key="`${s.load} ${s.film} ${s.lot}`" class="row-line strip">
       <span
-        >{{ filmName(s.film) }}<span v-if="partWords(s)" class="quiet">, {{ partWords(s) }}</span></span
+        >{{ filmName(s.film) }}<span v-if="partWords(s)" class="quiet">, {{ partWords(s) }}</span>
+        <span v-if="fromWords(s)" class="quiet small d-block">{{ fromWords(s) }}</span></span
       >
       <span class="dims">{{ stripSize(s) }}</span>
     </div>
@@ -95,10 +135,20 @@ function setBoard(event: Event): void {
       <div class="row-line">
         <span>Weeded away</span><span class="dims">{{ ((1 - sheet.use) * 100).toFixed(0) }} %</span>
       </div>
+      <div v-if="born.length > 0" class="row-line">
+        <span>Left to keep</span
+        ><span class="dims">{{
+          born.length === 1 ? size(born[0]!.lengthMm, born[0]!.widthMm) : `${born.length} offcuts`
+        }}</span>
+      </div>
       <div class="row-line">
         <span>Cutting time</span><span class="dims">about {{ timeWords(totals.seconds) }}</span>
       </div>
+      <CheckBox v-if="hasOffcuts" class="mt-2" :checked="settings.useOffcuts" @change="settings.useOffcuts = $event"
+        >Offcuts first</CheckBox
+      >
     </template>
+    <CloserRow />
     <div v-for="large in sheet?.plan.tooLarge ?? []" :key="`${large.film} ${large.longMm}`" class="note-bar fails">
       <p class="fw-bold">{{ filmName(large.film) }} does not fit</p>
       <p>
@@ -128,27 +178,27 @@ function setBoard(event: Event): void {
       <button
         type="button"
         class="btn btn-primary"
-        :disabled="files.busy.value || strips.length === 0"
+        :disabled="files.busy.value || plan.watching || strips.length === 0"
         @click="files.save('cut')"
       >
         Write cut files
       </button>
       <button
-        type="button"
-        class="btn btn-outline-primary"
-        :disabled="files.busy.value || strips.length === 0"
-        @click="files.save('all')"
-      >
-        Whole job as ZIP
-      </button>
-      <button
         v-if="cutter.link === 'live'"
         type="button"
         class="btn btn-outline-primary"
-        :disabled="cutter.busy || strips.length === 0"
+        :disabled="cutter.busy || plan.watching || strips.length === 0"
         @click="send"
       >
         Send to the cutter
+      </button>
+      <button
+        type="button"
+        class="btn btn-outline-primary"
+        :disabled="files.busy.value || plan.watching || strips.length === 0"
+        @click="files.save('all')"
+      >
+        Whole job as ZIP
       </button>
     </div>
     <p v-if="sendProblem" class="mt-2" role="status">{{ sendProblem }}</p>
@@ -157,7 +207,7 @@ function setBoard(event: Event): void {
       <summary>One film at a time</summary>
       <button
         v-for="s in strips"
-        :key="`${s.load} ${s.film}`"
+        :key="`${s.load} ${s.film} ${s.lot}`"
         type="button"
         class="btn btn-link d-block"
         @click="files.save('cut', `cut-${s.load}-${s.film}${onlyPart(s) && `-${onlyPart(s)}`}`)"
@@ -165,6 +215,46 @@ function setBoard(event: Event): void {
         {{ filmName(s.film) }}{{ partWords(s) && `, ${partWords(s)}` }}, load {{ s.load }}
       </button>
     </details>
+    <template v-if="strips.length > 0">
+      <CostFields class="mt-2" />
+      <h3 class="mt-4">When it is cut</h3>
+      <template v-if="booking.last.value">
+        <p class="mb-1">
+          Booked {{ booking.lastWhen.value }}: the film is off the shelf{{
+            booking.born.value > 0
+              ? `, ${booking.born.value === 1 ? 'an offcut is' : `${booking.born.value} offcuts are`} on it`
+              : ''
+          }}.
+        </p>
+        <p class="quiet small mb-1">The loads above are how it would be cut once more.</p>
+        <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.undo">
+          Take it back
+        </button>
+        <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.book">
+          Book it once more
+        </button>
+      </template>
+      <template v-else>
+        <p class="quiet mb-2">
+          {{
+            booking.known.value
+              ? 'Takes the film off your shelf and puts what is left of it there.'
+              : 'None of these films is in your stock: put them there, and Mivet keeps count.'
+          }}
+        </p>
+        <button
+          v-if="booking.known.value"
+          type="button"
+          class="btn btn-outline-primary"
+          :disabled="booking.busy.value || plan.watching"
+          @click="booking.book"
+        >
+          Book it
+        </button>
+        <RouterLink v-else :to="{ name: 'stock' }">Go to Stock</RouterLink>
+      </template>
+      <p v-if="booking.said.value" class="mt-2" role="status">{{ booking.said.value }}</p>
+    </template>
   </div>
 </template>
 
@@ -176,5 +266,9 @@ function setBoard(event: Event): void {
 summary {
   color: var(--teal);
   font-weight: 600;
+}
+h3 {
+  font-size: 1rem;
+  margin-bottom: 0.3rem;
 }
 </style>

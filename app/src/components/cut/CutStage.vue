@@ -2,13 +2,14 @@
 import { computed, onBeforeUnmount, onMounted } from 'vue';
 import { useCutter } from '../../stores/cutter.ts';
 import { usePicture } from '../../stores/picture.ts';
+import { usePlan } from '../../stores/plan.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import CutterStage from './CutterStage.vue';
 import LoadPicture from './LoadPicture.vue';
-import WallSection from './WallSection.vue';
+import StackStage from './StackStage.vue';
 
 const picture = usePicture();
 const project = useProject();
@@ -17,11 +18,19 @@ const view = useView();
 const cutter = useCutter();
 onMounted(cutter.listen);
 onBeforeUnmount(cutter.hangUp);
+/** Puts a film at another place of the stack, counted from the blank. */
+function move(film: string, to: number): void {
+  const order = (picture.good?.stack.layers ?? []).map((layer) => layer.film).filter((id) => id !== film);
+  order.splice(to, 0, film);
+  project.edit('Change the order of the films', (p) => ({ ...p, stack: { ...p.stack, order } }));
+}
 const SHOWS = [
   { value: 'loads', label: 'Loads' },
+  { value: 'stack', label: 'Film stack' },
   { value: 'cutter', label: 'Cutter' },
 ] as const;
-const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
+const plan = usePlan();
+const loads = computed(() => plan.sheet?.plan.loads ?? []);
 </script>
 
 <template>
@@ -30,6 +39,15 @@ const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
       <ChoiceButtons :value="view.cutShows" :options="SHOWS" label="What is shown" @choose="view.cutShows = $event" />
     </div>
     <div v-if="view.cutShows === 'cutter'" class="loads"><CutterStage /></div>
+    <StackStage
+      v-else-if="view.cutShows === 'stack' && picture.good && picture.good.stack.layers.length > 0"
+      class="loads"
+      :picture="picture.good"
+      :stack="picture.good.stack"
+      :films="project.doc!.films"
+      :surface="project.doc!.blank.surface"
+      @move="move"
+    />
     <div v-else class="loads">
       <template v-if="picture.good && loads.length > 0">
         <LoadPicture
@@ -37,8 +55,8 @@ const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
           :key="load.number"
           :load="load"
           :loads="loads.length"
-          :board="picture.good.sheet.plan.board"
-          :strips="picture.good.strips.filter((s) => s.load === load.number)"
+          :board="plan.sheet!.plan.board"
+          :strips="plan.strips.filter((s) => s.load === load.number)"
           :films="project.doc!.films"
           :unit="settings.unit"
         />
@@ -51,11 +69,6 @@ const loads = computed(() => picture.good?.sheet.plan.loads ?? []);
         and it is laid on the board here.
       </p>
     </div>
-    <WallSection
-      v-if="view.cutShows === 'loads' && picture.good && picture.good.sheet.needs.length > 0"
-      :needs="picture.good.sheet.needs"
-      :surface="project.doc!.blank.surface"
-    />
   </div>
 </template>
 

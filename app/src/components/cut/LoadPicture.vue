@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { formatLength, type Film, type Load } from '@mivet/core';
-import { computed } from 'vue';
-import type { Board, StripPicture } from '../../workers/protocol.ts';
+import { computed, shallowRef } from 'vue';
+import { usePlan } from '../../stores/plan.ts';
+import type { Board, StripPart, StripPicture } from '../../workers/protocol.ts';
+import { partData } from './stroke-lines.ts';
 
 /** One load as it lies in the cutter: the board, strips of film on it, and from where to where each will be cut. */
 const props = defineProps<{
@@ -12,6 +14,55 @@ const props = defineProps<{
   films: readonly Film[];
   unit: 'mm' | 'in';
 }>();
+
+const plan = usePlan();
+const svg = shallowRef<SVGSVGElement | null>(null);
+/** What is in hand: a part on its strip, and how far it was moved, mm. */
+const inHand = shallowRef<{ strip: StripPicture; part: StripPart; dx: number; dy: number } | null>(null);
+const movable = (s: StripPicture): boolean => !plan.watching && (s.parts.length > 1 || s.offcut !== null);
+const clash = computed(() => {
+  const held = inHand.value;
+  return held ? plan.clash(held.strip, held.part, held.dx, held.dy) : null;
+});
+const isHeld = (s: StripPicture, part: StripPart): boolean => inHand.value?.strip === s && inHand.value.part === part;
+function grab(event: PointerEvent, strip: StripPicture, part: StripPart): void {
+  if (!movable(strip) || event.button !== 0) return;
+  const target = event.currentTarget as SVGElement;
+  target.setPointerCapture(event.pointerId);
+  const scale = svg.value!.getScreenCTM()!;
+  const [x0, y0] = [event.clientX, event.clientY];
+  const move = ({ clientX, clientY }: PointerEvent): void => {
+    inHand.value = { strip, part, dx: (clientX - x0) / scale.a, dy: -(clientY - y0) / scale.d };
+  };
+  const drop = (): void => {
+    target.removeEventListener('pointermove', move);
+    const held = inHand.value;
+    inHand.value = null;
+    if (held && Math.hypot(held.dx, held.dy) > 0.5) plan.put(strip, part, held.dx, held.dy);
+  };
+  target.addEventListener('pointermove', move);
+  target.addEventListener('pointerup', drop, { once: true });
+  target.addEventListener('pointercancel', () => (inHand.value = null), { once: true });
+}
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+/** Arrows move what has the focus by a millimetre, ten with Shift, where there is room; Delete lets go of it. */
+function press(event: KeyboardEvent, strip: StripPicture, part: StripPart): void {
+  const step = STEPS[event.key];
+  if (step && movable(strip)) {
+    const by = event.shiftKey ? 10 : 1;
+    plan.put(strip, part, step[0] * by, step[1] * by);
+  } else if (event.key === 'Delete' && part.fixed) plan.letGo(strip.film, part.part);
+  else return;
+  event.preventDefault();
+  event.stopPropagation();
+}
+const partWords = (s: StripPicture, part: StripPart): string =>
+  `${film(s.film)?.name ?? s.film}${part.part ? `, ${part.part.replace(/-/g, ' ')}` : ''}${part.fixed ? ', put by hand' : ''}`;
 
 const film = (id: string): Film | undefined => props.films.find((f) => f.id === id);
 /** Long boards are shown as far as they are used. */
@@ -62,6 +113,7 @@ function light(colour: string): boolean {
       >
     </h2>
     <svg
+      ref="svg"
       :viewBox="view"
       preserveAspectRatio="xMidYMid meet"
       role="img"
@@ -80,8 +132,11 @@ function light(colour: string): boolean {
         :d="`M${shownLength} -2l-3 12 5 14 -6 16 5 18 -5 20 6 22 -5 24 V${board.widthMm + 2}`"
         class="torn"
       />
-      <g v-for="(s, i) in strips" :key="s.film">
+      <g v-for="(s, i) in strips" :key="`${s.film} ${s.lot}`">
+        <path v-if="s.outline" :d="s.outline" :fill="film(s.film)?.colour" class="offcut" />
         <rect
+          v-else
+          :class="{ offcut: s.offcut }"
           :x="s.from"
           :y="board.widthMm - board.marginMm - s.across"
           :width="s.to - s.from"
@@ -91,12 +146,36 @@ function light(colour: string): boolean {
         <path :d="s.data" class="cut-line" :class="{ dark: light(film(s.film)?.colour ?? '#000000') }" />
         <path :d="s.extras" class="cut-line extra" :class="{ dark: light(film(s.film)?.colour ?? '#000000') }" />
         <path
+          v-for="p in s.parts"
+          :key="p.part"
+          :d="partData(p, board.widthMm)"
+          class="part"
+          :class="{ movable: movable(s), fixed: p.fixed }"
+          :tabindex="movable(s) ? 0 : undefined"
+          :role="movable(s) ? 'button' : undefined"
+          :aria-label="partWords(s, p)"
+          @pointerdown="grab($event, s, p)"
+          @keydown="press($event, s, p)"
+          @dblclick="p.fixed && plan.letGo(s.film, p.part)"
+        >
+          <title>{{ movable(s) ? `${partWords(s, p)}. Drag it; Delete lets go of it` : partWords(s, p) }}</title>
+        </path>
+        <template v-for="p in s.parts" :key="`held-${p.part}`">
+          <path
+            v-if="isHeld(s, p)"
+            :d="partData(p, board.widthMm)"
+            class="held"
+            :class="{ clash }"
+            :transform="`translate(${inHand!.dx} ${-inHand!.dy})`"
+          />
+        </template>
+        <path
           :d="`M${s.from} -6V${board.widthMm + 3 + 13 * (i + 1)}M${s.to} -6V${board.widthMm + 5}`"
           class="from-to"
         />
       </g>
       <!-- Over all the lines, so that none runs through a word. -->
-      <g v-for="(s, i) in strips" :key="`says-${s.film}`">
+      <g v-for="(s, i) in strips" :key="`says-${s.film} ${s.lot}`">
         <text
           :x="late(s) ? s.to : s.from + 2"
           :y="board.widthMm + 13 * (i + 1)"
@@ -105,15 +184,25 @@ function light(colour: string): boolean {
           :text-anchor="late(s) ? 'end' : 'start'"
         >
           {{ film(s.film)?.name }}
-          <tspan class="quiet-word">{{ fromTo(s) }}</tspan>
+          <tspan class="quiet-word">{{ s.offcut ? 'offcut, ' : '' }}{{ fromTo(s) }}</tspan>
         </text>
       </g>
     </svg>
+    <p v-if="inHand" class="held-word" role="status">
+      {{
+        clash === 'part'
+          ? `Too near to another part: scissors need ${board.gapMm} mm.`
+          : clash === 'edge'
+            ? 'Too near to the edge of the film.'
+            : 'It fits here, and stays here when the rest is planned anew.'
+      }}
+    </p>
   </section>
 </template>
 
 <style scoped>
 .load {
+  position: relative;
   flex: 1 0 auto;
   min-height: min(100%, 380px);
   height: 100%;
@@ -148,6 +237,47 @@ svg {
   fill: color-mix(in srgb, var(--paper-deep) 92%, var(--ink));
   stroke: var(--ink-2);
   stroke-width: 0.5;
+}
+.offcut {
+  stroke: var(--ink);
+  stroke-width: 1.2;
+  stroke-dasharray: 5 3;
+  vector-effect: non-scaling-stroke;
+}
+.part {
+  fill: transparent;
+  stroke: none;
+}
+.part.movable {
+  cursor: grab;
+}
+.part.fixed {
+  stroke: var(--tape);
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+}
+.part:focus-visible {
+  outline: 2px solid var(--teal);
+}
+.held {
+  fill: rgb(255 255 255 / 0.55);
+  stroke: var(--teal);
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
+}
+.held.clash {
+  stroke: var(--brick);
+  stroke-dasharray: 4 3;
+}
+.held-word {
+  position: absolute;
+  bottom: 0.5rem;
+  left: 1.1rem;
+  margin: 0;
+  padding: 0.2rem 0.6rem;
+  background: var(--slip);
+  border: 1px solid var(--hairline);
 }
 .torn {
   fill: none;

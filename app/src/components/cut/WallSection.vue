@@ -1,58 +1,141 @@
 <script setup lang="ts">
-import type { JobSheet, SurfaceKind } from '@mivet/core';
-import { computed } from 'vue';
+import type { Film, StackReport } from '@mivet/core';
+import { computed, ref } from 'vue';
 
-/** The film stack as a section through the wall of the blank: the wall below, films above in their order. */
-const props = defineProps<{ needs: JobSheet['needs']; surface: SurfaceKind }>();
-/** px per mm of film: an exaggeration that is stated beside the picture. */
-const EXAGGERATION = 120;
+/**
+ * The film stack as a section through the wall of the blank, where it is deepest: the wall below, films above in their
+ * order, each as wide as it is there. A film is dragged up or down to change the order.
+ */
+const props = defineProps<{ stack: StackReport; films: readonly Film[]; surface: string }>();
+const emit = defineEmits<{ move: [film: string, to: number] }>();
+/** Steps of the drawing that a mm of film takes: an exaggeration that is stated beside the picture. */
 const WALL = 26;
-const widest = computed(() => Math.max(...props.needs.map((n) => n.areaMm2)));
-const layers = computed(() => {
-  let y = 0;
-  return props.needs.map((need) => {
-    const height = Math.max(6, need.film.thicknessMm * EXAGGERATION);
-    y -= height;
-    const width = 180 + 320 * Math.sqrt(need.areaMm2 / widest.value);
-    return { need, y, height, width };
-  });
-});
-/** Labels keep a line's room from each other; a hairline leads each to its layer. */
 const LINE = 19;
+const EXAGGERATION = 260;
+const named = (id: string): Film | undefined => props.films.find((f) => f.id === id);
+/** mm across the section, and how they lie in the drawing. */
+const reach = computed(() => {
+  const ends = props.stack.section.flatMap(({ spans }) => spans.flat());
+  return ends.length > 0 ? { from: Math.min(...ends), to: Math.max(...ends) } : { from: 0, to: 1 };
+});
+const at = (x: number): number => -240 + (480 * (x - reach.value.from)) / (reach.value.to - reach.value.from);
+/** Each film as bars that lie on whatever is below them there. */
+const bars = computed(() => {
+  const out: { film: string; x: number; width: number; y: number; height: number }[] = [];
+  const below: { from: number; to: number; top: number }[] = [];
+  for (const { film, thicknessMm, spans } of props.stack.section) {
+    const fresh: typeof below = [];
+    for (const [from, to] of spans) {
+      const cuts = [from, to, ...below.flatMap((b) => [b.from, b.to])].filter((x) => x >= from && x <= to);
+      const edges = [...new Set(cuts)].sort((a, b) => a - b);
+      for (let i = 0; i + 1 < edges.length; i++) {
+        const middle = (edges[i]! + edges[i + 1]!) / 2;
+        const top = below.reduce((most, b) => (b.from <= middle && b.to >= middle ? Math.max(most, b.top) : most), 0);
+        const height = Math.max(4, thicknessMm * EXAGGERATION);
+        out.push({ film, x: at(edges[i]!), width: at(edges[i + 1]!) - at(edges[i]!), y: -(top + height), height });
+        fresh.push({ from: edges[i]!, to: edges[i + 1]!, top: top + height });
+      }
+    }
+    below.push(...fresh);
+  }
+  return out;
+});
 const labels = computed(() =>
-  layers.value.map((l, i) => ({
-    need: l.need,
-    from: l.y + l.height / 2,
-    to: Math.min(l.y + l.height / 2, -LINE * (i + 0.5)),
-  })),
+  props.stack.layers.map((layer, i) => {
+    const own = bars.value.filter((bar) => bar.film === layer.film);
+    const from = own.length > 0 ? Math.min(...own.map((bar) => bar.y + bar.height / 2)) : 0;
+    return { layer, from, to: Math.min(from, -LINE * (i + 0.5)) };
+  }),
 );
-const top = computed(() => Math.min(...layers.value.map((l) => l.y), ...labels.value.map((l) => l.to - LINE / 2)));
+const top = computed(() =>
+  Math.min(
+    -LINE * props.stack.layers.length,
+    ...bars.value.map((bar) => bar.y),
+    ...labels.value.map((l) => l.to - LINE / 2),
+  ),
+);
+const deepestX = computed(() => (props.stack.deepest ? at(props.stack.deepest.x) : null));
+const says = computed(() => {
+  const { deepest } = props.stack;
+  if (!deepest) return '';
+  const names = deepest.films.map((film) => named(film)?.name ?? film).join(', ');
+  const films = deepest.films.length === 1 ? 'one film' : `${deepest.films.length} films on each other`;
+  return `Deepest: ${films}, ${deepest.thicknessMm.toFixed(2)} mm (${names})`;
+});
+
+const dragged = ref<string | null>(null);
+function grab(event: PointerEvent, film: string): void {
+  if (props.stack.layers.length < 2) return;
+  const target = event.currentTarget as SVGElement;
+  target.setPointerCapture(event.pointerId);
+  dragged.value = film;
+  const y0 = event.clientY;
+  const drop = ({ clientY }: PointerEvent): void => {
+    dragged.value = null;
+    const scale = (target as SVGGraphicsElement).getScreenCTM()!.d;
+    const steps = Math.round((y0 - clientY) / scale / LINE);
+    const index = props.stack.layers.findIndex((layer) => layer.film === film);
+    const to = Math.max(0, Math.min(props.stack.layers.length - 1, index + steps));
+    if (to !== index) emit('move', film, to);
+  };
+  target.addEventListener('pointerup', drop, { once: true });
+  target.addEventListener('pointercancel', () => (dragged.value = null), { once: true });
+}
+function press(event: KeyboardEvent, film: string, index: number): void {
+  const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+  const to = index + by;
+  if (by === 0 || to < 0 || to >= props.stack.layers.length) return;
+  event.preventDefault();
+  event.stopPropagation();
+  emit('move', film, to);
+}
 </script>
 
 <template>
   <section class="wall" aria-label="Film stack, section through the wall">
     <div>
       <h2 class="dims">Film stack, section through the wall</h2>
-      <p class="quiet small">
-        Films in the order they are laid, the blank at the bottom. Thickness drawn about 100 times too large, width by
-        area.
+      <p class="quiet small mb-1">
+        Cut round where most films are met, the blank at the bottom. Thickness drawn some 200 times too large.
+        <template v-if="stack.layers.length > 1">Drag a name up or down to change the order.</template>
       </p>
+      <p class="small mb-0">{{ says }}</p>
     </div>
     <svg
       :viewBox="`-260 ${top - 8} 720 ${WALL - top + 14}`"
       preserveAspectRatio="xMidYMid meet"
-      role="img"
-      aria-label="Section through the wall with the films on it"
+      role="group"
+      :aria-label="`Section through the wall with the films on it. ${says}`"
     >
       <rect x="-250" y="0" width="500" :height="WALL" class="blank" />
       <text x="266" :y="WALL / 2 + 5" class="dims word" font-size="15">{{ surface }}</text>
-      <g v-for="l in layers" :key="l.need.film.id">
-        <rect :x="-l.width / 2" :y="l.y" :width="l.width" :height="l.height" :fill="l.need.film.colour" class="layer" />
-      </g>
-      <g v-for="l in labels" :key="`l-${l.need.film.id}`">
-        <path :d="`M252 ${l.from}L262 ${l.to}`" class="lead" />
-        <text x="266" :y="l.to + 5" class="dims word" font-size="15">
-          {{ l.need.film.name }} {{ l.need.film.thicknessMm.toFixed(2) }} mm
+      <rect
+        v-for="(b, i) in bars"
+        :key="i"
+        :x="b.x"
+        :y="b.y"
+        :width="b.width"
+        :height="b.height"
+        :fill="named(b.film)?.colour"
+        class="layer"
+      />
+      <path v-if="deepestX !== null" :d="`M${deepestX} ${top - 4}V0`" class="deepest" />
+      <g v-for="(l, i) in labels" :key="`l-${l.layer.film}`">
+        <path :d="`M244 ${l.from}L262 ${l.to}`" class="lead" />
+        <rect x="266" :y="l.to - 8" width="10" height="16" :fill="named(l.layer.film)?.colour" class="layer" />
+        <text
+          x="282"
+          :y="l.to + 5"
+          class="dims word name"
+          :class="{ held: dragged === l.layer.film, movable: stack.layers.length > 1 }"
+          font-size="15"
+          :tabindex="stack.layers.length > 1 ? 0 : undefined"
+          :role="stack.layers.length > 1 ? 'button' : undefined"
+          :aria-label="`${named(l.layer.film)?.name}, layer ${i + 1} from the blank; arrows move it`"
+          @pointerdown="grab($event, l.layer.film)"
+          @keydown="press($event, l.layer.film, i)"
+        >
+          {{ named(l.layer.film)?.name }} {{ named(l.layer.film)?.thicknessMm.toFixed(2) }} mm
         </text>
       </g>
     </svg>
@@ -61,14 +144,15 @@ const top = computed(() => Math.min(...layers.value.map((l) => l.y), ...labels.v
 
 <style scoped>
 .wall {
-  flex: none;
+  flex: 0 0 auto;
+  height: clamp(190px, 34vh, 280px);
   display: grid;
   grid-template-columns: minmax(14rem, 17rem) 1fr;
   gap: 1rem;
-  height: 132px;
-  padding: 0.6rem 1.1rem;
+  padding: 0.8rem 1.1rem;
+  margin-top: 0.6rem;
   background: var(--paper-deep);
-  border-top: 1px solid var(--hairline);
+  border-block: 1px solid var(--hairline);
 }
 h2 {
   font-size: 1rem;
@@ -85,13 +169,35 @@ svg {
 }
 .layer {
   stroke: color-mix(in srgb, var(--ink) 25%, transparent);
-  stroke-width: 0.7;
+  stroke-width: 0.5;
 }
 .lead {
   stroke: var(--ink-2);
   stroke-width: 0.8;
 }
+.deepest {
+  stroke: var(--ink);
+  stroke-width: 1;
+  stroke-dasharray: 3 3;
+}
 .word {
   fill: var(--ink);
+}
+.movable {
+  cursor: ns-resize;
+  touch-action: none;
+}
+.name:focus-visible {
+  outline: 2px solid var(--teal);
+}
+.held {
+  fill: var(--teal);
+  font-weight: 700;
+}
+@media (max-width: 760px) {
+  .wall {
+    grid-template-columns: 1fr;
+    height: auto;
+  }
 }
 </style>

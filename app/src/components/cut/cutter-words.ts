@@ -6,7 +6,7 @@ export const STATE_WORDS: Readonly<Record<CutterLoad['state'], string>> = {
   loaded: 'lies in the cutter',
   cutting: 'is being cut',
   stopped: 'stopped half-way',
-  'corner test': 'cut: does a corner come clean?',
+  'corner test': 'is cut: now the corner test',
   done: 'done',
   refused: 'refused',
   'taken out': 'taken out',

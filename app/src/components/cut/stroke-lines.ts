@@ -32,3 +32,20 @@ export function cutSoFar(lines: readonly (readonly number[])[], mm: number): num
   }
   return done;
 }
+
+/** A part where it lies on the board, as SVG path data; y down from the far edge. */
+export function partData(
+  {
+    rings,
+    matrix: [a, b, c, d, e, f],
+  }: {
+    readonly rings: readonly Float64Array[];
+    readonly matrix: readonly [number, number, number, number, number, number];
+  },
+  boardWidth: number,
+): string {
+  const moved = rings.map((ring) =>
+    Array.from(ring, (v, i) => (i % 2 === 0 ? a * v + c * ring[i + 1]! + e : b * ring[i - 1]! + d * v + f)),
+  );
+  return moved.map((line) => `${linesData([line], boardWidth)}Z`).join('');
+}

@@ -8,6 +8,7 @@ import type { Project } from '@mivet/core';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useStock } from '../../stores/stock.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 const project = useProject();
@@ -40,7 +41,7 @@ function drop(id: string): void {
   project.edit('Take a note out', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
 }
 function toFile(): void {
-  saveProjectFile(project.doc!, library.fonts, useSettings().limits);
+  saveProjectFile(project.doc!, library.fonts, useSettings().limits, useStock().supplyFor(project.doc!));
 }
 const copies = ref<{ at: string; document: Project }[] | null>(null);
 async function showCopies(): Promise<void> {

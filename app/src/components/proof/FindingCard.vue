@@ -18,7 +18,7 @@ const tag = computed(() =>
   props.finding.code === 'hazard' && props.finding.severity === 'fine' ? 'Take care' : SEVERITY[props.finding.severity],
 );
 const told = computed(() => props.finding.severity !== 'fine' || props.finding.code === 'hazard');
-const GO_TO = { measure: 'Go to Measure', flat: 'Check it on paper' } as const;
+const GO_TO = { measure: 'Go to Measure', flat: 'Check it on paper', cut: 'See the films' } as const;
 const asking = ref(false);
 const reason = ref('');
 

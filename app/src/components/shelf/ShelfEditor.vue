@@ -14,7 +14,7 @@ const emit = defineEmits<{
   remove: [entry: ShelfBlank];
 }>();
 const id = useId();
-const draft = ref({ name: '', surface: 'glass' as SurfaceKind, colour: '#FFFFFF', price: '', notes: '' });
+const draft = ref({ name: '', surface: 'glass' as SurfaceKind, colour: '#FFFFFF', price: '', inStock: '', notes: '' });
 const photo = ref<string | null>(null);
 const problem = ref<string | null>(null);
 const sure = ref(false);
@@ -26,7 +26,14 @@ watch(
     sure.value = false;
     if (!entry) return;
     const { name, surface, colour, notes } = entry.blank;
-    draft.value = { name, surface, colour, notes, price: entry.price === null ? '' : String(entry.price) };
+    draft.value = {
+      name,
+      surface,
+      colour,
+      notes,
+      price: entry.price === null ? '' : String(entry.price),
+      inStock: entry.inStock === null ? '' : String(entry.inStock),
+    };
     photo.value = entry.photo;
   },
   { immediate: true },
@@ -59,10 +66,14 @@ function drafted(): ShelfBlank | null {
     : price.value === undefined
       ? `“${draft.value.price.slice(0, 24)}” is not a price: a number, for instance 6.50.`
       : null;
+  const many = draft.value.inStock.trim();
+  if (!problem.value && many && !/^\d{1,6}$/.test(many))
+    problem.value = `“${many.slice(0, 24)}” is no number of blanks: 0, 1, 2 and so on.`;
   if (!entry || problem.value || price.value === undefined) return null;
+  const inStock = many ? Number(many) : null;
   const { surface, colour } = draft.value;
   const blank = { ...entry.blank, name, surface, colour, notes: draft.value.notes.slice(0, 5000) };
-  return { ...entry, blank, price: price.value, photo: photo.value, changedAt: new Date().toISOString() };
+  return { ...entry, blank, price: price.value, inStock, photo: photo.value, changedAt: new Date().toISOString() };
 }
 function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
   const entry = drafted();
@@ -100,6 +111,17 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
           inputmode="decimal"
           autocomplete="off"
           placeholder="6.50"
+        />
+      </div>
+      <div class="row-line">
+        <label :for="`${id}-i`">Stand there</label>
+        <input
+          :id="`${id}-i`"
+          v-model="draft.inStock"
+          class="form-control form-control-sm dims number-field"
+          inputmode="numeric"
+          autocomplete="off"
+          placeholder="not counted"
         />
       </div>
       <div class="row-line">

@@ -14,6 +14,7 @@ const inside = computed(() => route.name === 'project' && project.doc !== null);
 const places = [
   { name: 'projects', label: 'Projects' },
   { name: 'shelf', label: 'Shelf' },
+  { name: 'stock', label: 'Stock' },
   { name: 'my-way', label: 'My way' },
 ];
 const undoLabel = computed(() => project.past.at(-1)?.label ?? 'Nothing to undo');

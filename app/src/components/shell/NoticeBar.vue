@@ -6,6 +6,7 @@ import { useLibrary } from '../../stores/library.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useStock } from '../../stores/stock.ts';
 
 defineProps<{ dropped: string | null }>();
 const emit = defineEmits<{ dismiss: [] }>();
@@ -17,7 +18,7 @@ const inside = computed(() => route.name === 'project' && project.doc !== null);
 
 function saveToFile(): void {
   const doc = project.doc;
-  if (doc) saveProjectFile(doc, library.fonts, useSettings().limits);
+  if (doc) saveProjectFile(doc, library.fonts, useSettings().limits, useStock().supplyFor(doc));
 }
 </script>
 

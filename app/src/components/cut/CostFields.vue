@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { costOf, pricePerMm2, type Cost, type CostRates } from '@mivet/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useLibrary } from '../../stores/library.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings, type OwnRates } from '../../stores/settings.ts';
+import { useStock } from '../../stores/stock.ts';
+import { askCore } from '../../workers/core-client.ts';
+import type { CoreJobs } from '../../workers/protocol.ts';
+import NumberRow from '../fields/NumberRow.vue';
+
+/** What the job costs and what to ask for it; and how that changes when more are made. */
+const project = useProject();
+const picture = usePicture();
+const plan = usePlan();
+const library = useLibrary();
+const settings = useSettings();
+const stock = useStock();
+const open = ref(false);
+/** How many times everything is cut; what is on a list counts as many as it says. */
+const times = ref(1);
+const made = shallowRef<CoreJobs['batch']['output']>([]);
+const OTHERS = [1, 2, 5, 10];
+
+const listed = computed(() => (project.doc?.names?.rows ?? []).reduce((sum, row) => sum + row.count, 0) || 1);
+const blankPrice = computed(() => library.shelf.find((b) => b.blank.id === project.doc?.shelfBlankId)?.price ?? null);
+const tape = computed(() => {
+  const tapes = stock.things.filter((t) => t.kind === 'tape');
+  return tapes.find((t) => pricePerMm2(t) !== null) ?? null;
+});
+const rates = computed<CostRates>(() => {
+  const own = settings.rates;
+  const usual = own.film100cm2 / 10_000;
+  return {
+    hour: own.hour,
+    consumables: own.consumables,
+    blank: blankPrice.value ?? 0,
+    minutes: own.minutes,
+    minutesOnce: own.minutesOnce,
+    tapePerMm2: (tape.value && pricePerMm2(tape.value)) ?? usual,
+    tapeUses: tape.value?.uses ?? 1,
+    margin: own.marginPercent / 100,
+    filmPerMm2: usual,
+  };
+});
+const count = computed(() => [...new Set([times.value, ...OTHERS])].sort((a, b) => a - b));
+let asked = 0;
+watch(
+  [open, () => picture.good?.sheet, times],
+  async () => {
+    const mine = ++asked;
+    if (!open.value || !picture.good || !project.doc) return;
+    const supply = stock.supplyFor(project.doc);
+    const answer = await askCore('batch', { project: project.doc, limits: settings.limits, supply, times: count.value }).catch(() => []); // prettier-ignore
+    // Something newer may have been asked for meanwhile.
+    if (mine === asked) made.value = answer;
+  },
+  { immediate: true },
+);
+const costs = computed(() =>
+  made.value.map((one) => ({
+    times: one.times,
+    pieces: one.times * listed.value,
+    cost: costOf(one.times * listed.value, one.films, one.tapeMm2, rates.value),
+  })),
+);
+const now = computed<{ pieces: number; cost: Cost } | null>(
+  () => costs.value.find((c) => c.times === times.value) ?? null,
+);
+const unpriced = computed(() =>
+  (now.value?.cost.unpriced ?? []).map((id) => project.doc!.films.find((f) => f.id === id)?.name ?? id),
+);
+const money = (value: number): string => value.toFixed(2);
+const set = (what: Partial<OwnRates>): void => {
+  settings.rates = { ...settings.rates, ...what };
+};
+</script>
+
+<template>
+  <details class="cost" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
+    <summary>What it costs</summary>
+    <template v-if="now">
+      <div class="row-line">
+        <span>{{ listed > 1 ? 'The whole list' : 'Made' }}</span>
+        <span class="dims"
+          ><input
+            class="form-control form-control-sm few dims"
+            inputmode="numeric"
+            aria-label="How many times it is made"
+            :value="times"
+            @change="
+              times = Math.min(60, Math.max(1, Math.round(Number(($event.target as HTMLInputElement).value)) || 1))
+            "
+          />
+          {{ times === 1 ? 'time' : 'times' }}</span
+        >
+      </div>
+      <div class="row-line">
+        <span>Film</span><span class="dims">{{ money(now.cost.film) }}</span>
+      </div>
+      <div class="row-line">
+        <span
+          >Tape<span v-if="tape && tape.uses > 1" class="quiet">, used {{ tape.uses }} times</span></span
+        >
+        <span class="dims">{{ money(now.cost.tape) }}</span>
+      </div>
+      <div class="row-line">
+        <span>{{ now.pieces === 1 ? 'Blank' : `${now.pieces} blanks` }}</span>
+        <span class="dims">{{ blankPrice === null ? 'not noted' : money(now.cost.blanks) }}</span>
+      </div>
+      <div class="row-line">
+        <span>Gloves, alcohol and such</span><span class="dims">{{ money(now.cost.consumables) }}</span>
+      </div>
+      <div class="row-line">
+        <span>Work</span><span class="dims">{{ money(now.cost.work) }}</span>
+      </div>
+      <div class="row-line total">
+        <span>It costs</span><span class="dims">{{ money(now.cost.total) }}</span>
+      </div>
+      <div class="row-line total">
+        <span
+          >Ask<span class="quiet"> with {{ settings.rates.marginPercent }} % on top</span></span
+        >
+        <span class="dims">{{ money(now.cost.price) }}</span>
+      </div>
+      <p v-if="now.pieces > 1" class="quiet small mb-1">
+        {{ money(now.cost.each.cost) }} each, ask {{ money(now.cost.each.price) }}.
+      </p>
+      <p v-if="unpriced.length > 0" class="quiet small mb-1">
+        No price is noted for {{ unpriced.join(', ') }}: reckoned at {{ money(settings.rates.film100cm2) }} for 100 cm².
+      </p>
+      <table class="many">
+        <caption class="quiet">
+          If you made more
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">{{ listed > 1 ? 'Lists' : 'Made' }}</th>
+            <th scope="col">Film each</th>
+            <th scope="col">Costs each</th>
+            <th scope="col">Ask each</th>
+          </tr>
+        </thead>
+        <tbody class="dims">
+          <tr v-for="c in costs" :key="c.times" :class="{ here: c.times === times }">
+            <td>{{ c.times }}</td>
+            <td>{{ money(c.cost.film / c.pieces) }}</td>
+            <td>{{ money(c.cost.each.cost) }}</td>
+            <td>{{ money(c.cost.each.price) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="quiet small mb-1">Reckoned by:</p>
+      <NumberRow label="An hour of work" :value="settings.rates.hour" :most="1000" @change="set({ hour: $event })" />
+      <NumberRow
+        label="Minutes for each"
+        :value="settings.rates.minutes"
+        :most="5000"
+        @change="set({ minutes: $event })"
+      />
+      <NumberRow
+        label="Minutes once"
+        :value="settings.rates.minutesOnce"
+        :most="5000"
+        @change="set({ minutesOnce: $event })"
+      />
+      <NumberRow
+        label="Gloves and such, each"
+        :value="settings.rates.consumables"
+        :most="1000"
+        @change="set({ consumables: $event })"
+      />
+      <NumberRow
+        label="On top, %"
+        :value="settings.rates.marginPercent"
+        :most="1000"
+        @change="set({ marginPercent: $event })"
+      />
+      <NumberRow
+        label="Film without a price, 100 cm²"
+        :value="settings.rates.film100cm2"
+        :most="1000"
+        @change="set({ film100cm2: $event })"
+      />
+      <p v-if="blankPrice === null" class="quiet small mb-0">
+        The price of a blank is noted <RouterLink :to="{ name: 'shelf' }">on the shelf</RouterLink>.
+      </p>
+    </template>
+    <p v-else-if="plan.watching" class="quiet">Once the plan stands still.</p>
+    <p v-else class="quiet" role="status">Reckoning…</p>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  color: var(--teal);
+  font-weight: 600;
+}
+.few {
+  display: inline-block;
+  width: 3.6rem;
+}
+.total {
+  font-weight: 600;
+}
+.many {
+  width: 100%;
+  margin: 0.6rem 0;
+  font-size: 0.9rem;
+}
+.many caption {
+  caption-side: top;
+  padding: 0;
+}
+.many th {
+  font-weight: 500;
+  color: var(--ink-2);
+}
+.many th,
+.many td {
+  text-align: right;
+  padding: 0.15rem 0;
+}
+.many th:first-child,
+.many td:first-child {
+  text-align: left;
+}
+.many .here {
+  font-weight: 600;
+}
+</style>

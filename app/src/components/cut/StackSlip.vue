@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import type { LayerReport, Stack } from '@mivet/core';
+import { computed } from 'vue';
+import { usePicture } from '../../stores/picture.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
+import ChoiceRow from '../fields/ChoiceRow.vue';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import LengthField from '../fields/LengthField.vue';
+
+/** How the films are built up, and how each layer is lined up. */
+const project = useProject();
+const picture = usePicture();
+const settings = useSettings();
+const stack = computed(() => project.doc!.stack);
+const report = computed(() => picture.good?.stack ?? null);
+const BUILDS = [
+  { value: 'full', label: 'Full', title: 'Whole films, one on another' },
+  { value: 'inlay', label: 'Inlay', title: 'Each film knocked out of those below it' },
+  { value: 'hybrid', label: 'By rule', title: 'Thin lines on whole film, broad areas inlaid' },
+] as const;
+const WHY: Readonly<Record<Stack['build'], string>> = {
+  full: 'Easiest to line up, and the thickest: every film lies whole on those below.',
+  inlay:
+    'Thin and smooth, but every edge has to meet. Films below reach a little under the edge, so that nothing gapes.',
+  hybrid: 'Thin lines lie on whole film, where no edge has to meet; broad areas are knocked out.',
+};
+const LAYS = [
+  { value: 'flat', label: 'Flat first', title: 'Put together on the table, laid once' },
+  { value: 'on the blank', label: 'On the blank', title: 'Film by film, each on its marks' },
+] as const;
+const AIMS = [
+  { value: 'rule', label: 'As usual' },
+  { value: 'marks', label: 'Marks' },
+  { value: 'by hand', label: 'By hand' },
+] as const;
+function change(label: string, what: Partial<Stack>): void {
+  project.edit(label, (p) => ({ ...p, stack: { ...p.stack, ...what } }));
+}
+function aim(film: string, how: 'rule' | 'marks' | 'by hand'): void {
+  const rest = Object.fromEntries(Object.entries(stack.value.marks).filter(([id]) => id !== film));
+  change('Line a layer up', { marks: how === 'rule' ? rest : { ...rest, [film]: how } });
+}
+const filmName = (id: string): string => project.doc!.films.find((f) => f.id === id)?.name ?? id;
+const area = (mm2: number): string =>
+  settings.unit === 'mm' ? `${(mm2 / 100).toFixed(0)} cm²` : `${(mm2 / 645.16).toFixed(1)} in²`;
+function says(layer: LayerReport): string {
+  const cost = layer.marksMm2 > 50 ? `${area(layer.marksMm2)} of film` : 'no film';
+  const bodies = layer.bodies === 1 ? 'one thing to place' : `${layer.bodies} things to place`;
+  const how = layer.marked ? `marks: they cost ${cost}` : `by hand; marks would cost ${cost}`;
+  const loose = layer.unsupported > 0 ? `; ${layer.unsupported} with nothing below` : '';
+  return `${bodies}, ${how}${loose}`;
+}
+</script>
+
+<template>
+  <div>
+    <h2>Film stack</h2>
+    <template v-if="report && report.layers.length > 0">
+      <ChoiceRow
+        says="Build it"
+        :value="stack.build"
+        :options="BUILDS"
+        label="How films are built up"
+        @choose="change('Build the stack', { build: $event })"
+      />
+      <p class="quiet small mb-1">{{ WHY[stack.build] }}</p>
+      <LengthField
+        v-if="stack.build !== 'full'"
+        label="Reaches under by"
+        :mm="stack.underlapMm"
+        :unit="settings.unit"
+        :most="10"
+        hint="As much as layers may be off when they are laid"
+        @change="change('Change the underlap', { underlapMm: $event })"
+      />
+      <LengthField
+        v-if="stack.build === 'hybrid'"
+        label="Thin is up to"
+        :mm="stack.thinMm"
+        :unit="settings.unit"
+        :most="50"
+        @change="change('Change what is thin', { thinMm: $event })"
+      />
+      <template v-if="report.layers.length > 1">
+        <ChoiceRow
+          says="Lay it"
+          :value="stack.lay"
+          :options="LAYS"
+          label="How layers are laid"
+          @choose="change('Lay the stack', { lay: $event })"
+        />
+        <p class="quiet small">
+          {{
+            stack.lay === 'flat'
+              ? 'Two squares beside every marked film lie on each other; they come off with the tape.'
+              : 'Two ticks stand on the rim edge of every marked film: put them on the same spots of the rim.'
+          }}
+        </p>
+        <h3>Lining up</h3>
+        <div v-for="(layer, i) in [...report.layers].reverse()" :key="layer.film" class="layer">
+          <strong>{{ report.layers.length - i }} {{ filmName(layer.film) }}</strong>
+          <ChoiceButtons
+            :value="stack.marks[layer.film] ?? 'rule'"
+            :options="AIMS"
+            :label="`How ${filmName(layer.film)} is lined up`"
+            @choose="aim(layer.film, $event)"
+          />
+          <p class="quiet small mb-0">{{ says(layer) }}</p>
+        </div>
+        <p class="quiet small mt-2">
+          As usual: marks for a layer of more than three things that meets film below, and for the lowest; fewer are as
+          quickly lined up by hand.
+        </p>
+        <button
+          v-if="stack.order.length > 0"
+          type="button"
+          class="btn btn-link"
+          @click="change('Order the films as in the artwork', { order: [] })"
+        >
+          In the order of the artwork
+        </button>
+      </template>
+      <p v-else class="quiet">One film: nothing has to be lined up.</p>
+    </template>
+    <p v-else class="quiet">
+      Nothing to cut yet.
+      <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"
+        >Place some artwork</RouterLink
+      >
+      first.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 1rem;
+  margin: 1.2rem 0 0.3rem;
+}
+.layer {
+  padding: 0.5rem 0;
+  border-bottom: 1px solid var(--hairline);
+  display: grid;
+  gap: 0.3rem;
+  justify-items: start;
+}
+</style>

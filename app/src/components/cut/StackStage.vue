@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import type { Film, StackReport } from '@mivet/core';
+import { computed } from 'vue';
+import type { GoodPicture } from '../../workers/protocol.ts';
+import WallSection from './WallSection.vue';
+
+/** The films on each other: a section through them, and layer by layer as they are laid. */
+const props = defineProps<{ picture: GoodPicture; stack: StackReport; films: readonly Film[]; surface: string }>();
+const emit = defineEmits<{ move: [film: string, to: number] }>();
+const box = computed(() => {
+  const { minX, minY, maxX, maxY } = props.picture.band.bounds;
+  return `${minX - 12} ${-maxY - 12} ${maxX - minX + 24} ${maxY - minY + 24}`;
+});
+const steps = computed(() =>
+  props.stack.layers.map((layer, i) => ({
+    layer,
+    film: props.films.find((f) => f.id === layer.film),
+    below: new Set(props.stack.layers.slice(0, i).map(({ film }) => film)),
+  })),
+);
+const pieces = computed(() => props.picture.pieces.filter((p) => !p.spare));
+</script>
+
+<template>
+  <div class="stack">
+    <WallSection :stack="stack" :films="films" :surface="surface" @move="(film, to) => emit('move', film, to)" />
+    <div class="layers" aria-label="Layer by layer">
+      <figure v-for="(step, i) in steps" :key="step.layer.film">
+        <svg
+          :viewBox="box"
+          preserveAspectRatio="xMidYMid meet"
+          role="img"
+          :aria-label="`Layer ${i + 1}: ${step.film?.name}`"
+        >
+          <path :d="picture.outlineData" class="outline" />
+          <template v-for="p in pieces" :key="p.id">
+            <path v-if="step.below.has(p.film)" :d="p.data" fill-rule="evenodd" class="below" />
+            <path
+              v-else-if="p.film === step.layer.film"
+              :d="p.data"
+              fill-rule="evenodd"
+              :fill="step.film?.colour"
+              class="own"
+            />
+          </template>
+        </svg>
+        <figcaption>
+          <strong>{{ i + 1 }} {{ step.film?.name }}</strong>
+          {{ step.layer.pieces }} {{ step.layer.pieces === 1 ? 'piece' : 'pieces'
+          }}{{ step.layer.marked ? ', with marks' : '' }}
+        </figcaption>
+      </figure>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.stack {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.layers {
+  flex: 1;
+  min-height: 200px;
+  display: flex;
+  gap: 1rem;
+  padding: 0.8rem 1.1rem;
+  overflow-x: auto;
+}
+figure {
+  flex: 1 0 220px;
+  max-width: 460px;
+  margin: 0;
+  display: flex;
+  flex-direction: column;
+}
+figure svg {
+  flex: 1;
+  min-height: 0;
+  width: 100%;
+}
+.outline {
+  fill: var(--sheet);
+  stroke: var(--hairline);
+  stroke-width: 1;
+  vector-effect: non-scaling-stroke;
+}
+.below {
+  fill: color-mix(in srgb, var(--on-sheet-2) 22%, var(--sheet));
+}
+.own {
+  stroke: color-mix(in srgb, var(--on-sheet) 40%, transparent);
+  stroke-width: 0.6;
+  vector-effect: non-scaling-stroke;
+}
+figcaption {
+  color: var(--ink-2);
+  font-size: 0.9rem;
+}
+figcaption strong {
+  color: var(--ink);
+  margin-right: 0.4rem;
+}
+</style>

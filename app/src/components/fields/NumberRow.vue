@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { ref, useId } from 'vue';
+import { vHeld } from './held.ts';
+
+/** A plain number on the slip: money, minutes, a count. */
+const props = withDefaults(
+  defineProps<{ label: string; value: number | null; least?: number; most?: number; whole?: boolean }>(),
+  { least: 0, most: 1_000_000, whole: false },
+);
+const emit = defineEmits<{ change: [value: number] }>();
+const id = useId();
+const problem = ref<string | null>(null);
+
+function take(event: Event): void {
+  const typed = (event.target as HTMLInputElement).value.trim().replace(',', '.');
+  if (typed === String(props.value ?? '')) return;
+  const value = Number(typed);
+  if (
+    typed === '' ||
+    !Number.isFinite(value) ||
+    value < props.least ||
+    value > props.most ||
+    (props.whole && !Number.isInteger(value))
+  ) {
+    problem.value = `${props.whole ? 'A whole number' : 'A number'} from ${props.least} to ${props.most}, please.`;
+    return;
+  }
+  problem.value = null;
+  emit('change', value);
+}
+</script>
+
+<template>
+  <div class="row-line field">
+    <label :for="id">{{ label }}</label>
+    <input
+      :id="id"
+      v-held="value === null ? '' : String(value)"
+      class="form-control form-control-sm dims number-field"
+      :class="{ 'is-invalid': problem }"
+      inputmode="decimal"
+      autocomplete="off"
+      :aria-invalid="problem !== null"
+      :aria-describedby="problem ? `${id}-problem` : undefined"
+      @change="take"
+      @keydown.enter="take"
+    />
+  </div>
+  <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
+</template>
+
+<style scoped>
+.problem {
+  color: var(--brick);
+  margin: 0.3rem 0 0.5rem;
+  font-size: 0.9rem;
+}
+label {
+  cursor: text;
+}
+</style>

@@ -1,0 +1,341 @@
+<script setup lang="ts">
+import {
+  FILM_FINISHES,
+  TACKS,
+  thicknessOf,
+  type Film,
+  type Offcut,
+  type StockCutter,
+  type StockFilm,
+  type StockTape,
+  type StockThing,
+} from '@mivet/core';
+import { computed, ref, shallowRef, useId, watch } from 'vue';
+import CheckBox from '../fields/CheckBox.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberRow from '../fields/NumberRow.vue';
+import SelectRow from '../fields/SelectRow.vue';
+import TextRow from '../fields/TextRow.vue';
+
+/** One thing of the stock, to be put in, changed or taken off. */
+const props = defineProps<{
+  thing: StockThing | null;
+  /** Films that have a name already. */
+  films: readonly Film[];
+  unit: 'mm' | 'in';
+  isNew: boolean;
+}>();
+const emit = defineEmits<{ close: []; keep: [thing: StockThing]; remove: [id: string] }>();
+const id = useId();
+const draft = shallowRef<StockThing | null>(null);
+const sure = ref(false);
+const problem = ref<string | null>(null);
+watch(
+  () => props.thing,
+  (thing) => {
+    draft.value = thing;
+    sure.value = false;
+    problem.value = null;
+  },
+  { immediate: true },
+);
+const film = computed(() => (draft.value?.kind === 'film' ? draft.value : null));
+const offcut = computed(() => (draft.value?.kind === 'offcut' ? draft.value : null));
+const tape = computed(() => (draft.value?.kind === 'tape' ? draft.value : null));
+const cutter = computed(() => (draft.value?.kind === 'cutter' ? draft.value : null));
+const withFilm = computed(() => film.value ?? offcut.value);
+type Some = Partial<StockFilm> & Partial<Offcut> & Partial<StockTape> & Partial<StockCutter>;
+const set = (what: Omit<Some, 'kind'>): void => {
+  draft.value = { ...draft.value!, ...what } as StockThing;
+};
+const setBoard = (what: Partial<StockCutter['board']>): void => set({ board: { ...cutter.value!.board, ...what } });
+/** A film by its name: one that is known, or a new one. */
+function setName(name: string): void {
+  const known = props.films.find((f) => f.name.toLowerCase() === name.trim().toLowerCase());
+  set({ film: known ?? { ...withFilm.value!.film, id: crypto.randomUUID(), name: name.trim() } });
+}
+const setFilm = (what: Partial<Film>): void => set({ film: { ...withFilm.value!.film, ...what } });
+const TITLES = { film: 'Film', offcut: 'Offcut', tape: 'Transfer tape', cutter: 'Cutter', booking: '' } as const;
+const FINISHES = FILM_FINISHES.map((value) => ({ value, label: value }));
+const TACK_LIST = TACKS.map((value) => ({ value, label: value }));
+const FORMS = [
+  { value: 'roll', label: 'Roll' },
+  { value: 'sheet', label: 'Sheets' },
+] as const;
+const money = (typed: string): number | null | undefined => {
+  const value = Number(typed.trim().replace(',', '.'));
+  return typed.trim() === '' ? null : value >= 0 && value < 1e6 ? value : undefined;
+};
+function setPrice(typed: string): void {
+  const value = money(typed);
+  problem.value = value === undefined ? `“${typed.slice(0, 24)}” is not a price: a number, for instance 6.50.` : null;
+  if (value !== undefined) set(offcut.value ? { worth: value } : { price: value });
+}
+function keep(): void {
+  const thing = draft.value;
+  if (!thing) return;
+  const name = withFilm.value?.film.name ?? tape.value?.name ?? cutter.value?.board.label ?? '';
+  if (!name.trim()) problem.value = 'It needs a name, so that you find it again.';
+  if (problem.value === null || name.trim()) {
+    if (!name.trim()) return;
+    emit('keep', thing);
+  }
+}
+</script>
+
+<template>
+  <BModal :model-value="thing !== null" :title="thing ? TITLES[thing.kind] : ''" centered @hidden="emit('close')">
+    <form v-if="draft" :id="`${id}-form`" @submit.prevent="keep">
+      <template v-if="withFilm">
+        <TextRow label="Name" :value="withFilm.film.name" :list="`${id}-names`" @change="setName" />
+        <datalist :id="`${id}-names`"><option v-for="f in films" :key="f.id" :value="f.name" /></datalist>
+        <TextRow label="Colour" type="color" :value="withFilm.film.colour" @change="setFilm({ colour: $event })" />
+        <SelectRow
+          label="Finish"
+          :value="withFilm.film.finish"
+          :options="FINISHES"
+          @change="setFilm({ finish: $event, thicknessMm: thicknessOf($event) })"
+        />
+      </template>
+      <template v-if="film">
+        <ChoiceRow
+          says="It comes as"
+          :value="film.form"
+          :options="FORMS"
+          label="Sheets or a roll"
+          @choose="set({ form: $event })"
+        />
+        <LengthField
+          label="Width"
+          :mm="film.widthMm"
+          :unit="unit"
+          :least="10"
+          :most="3000"
+          @change="set({ widthMm: $event })"
+        />
+        <template v-if="film.form === 'roll'">
+          <LengthField
+            label="Left on the roll"
+            :mm="film.lengthMm"
+            :unit="unit"
+            :most="200000"
+            @change="
+              set({
+                lengthMm: $event,
+                count: $event > 0 ? 1 : 0,
+                boughtLengthMm: Math.max(film!.boughtLengthMm, $event),
+              })
+            "
+          />
+          <LengthField
+            label="When it was bought"
+            :mm="film.boughtLengthMm"
+            :unit="unit"
+            :least="1"
+            :most="200000"
+            @change="set({ boughtLengthMm: $event })"
+          />
+        </template>
+        <template v-else>
+          <LengthField
+            label="Length"
+            :mm="film.lengthMm"
+            :unit="unit"
+            :least="10"
+            :most="3000"
+            @change="set({ lengthMm: $event, boughtLengthMm: $event })"
+          />
+          <NumberRow label="Sheets left" :value="film.count" whole :most="100000" @change="set({ count: $event })" />
+        </template>
+        <TextRow
+          :label="film.form === 'roll' ? 'The roll cost' : 'One sheet cost'"
+          :value="film.price === null ? '' : String(film.price)"
+          @change="setPrice"
+        />
+        <LengthField
+          v-if="film.form === 'roll'"
+          label="Low under"
+          :mm="film.lowAt ?? 0"
+          :unit="unit"
+          :most="100000"
+          hint="0 not to be told"
+          @change="set({ lowAt: $event > 0 ? $event : null })"
+        />
+        <NumberRow
+          v-else
+          label="Low under, sheets"
+          :value="film.lowAt ?? 0"
+          whole
+          :most="10000"
+          @change="set({ lowAt: $event > 0 ? $event : null })"
+        />
+      </template>
+      <template v-if="offcut">
+        <LengthField
+          label="Length"
+          :mm="offcut.lengthMm"
+          :unit="unit"
+          :least="5"
+          :most="5000"
+          @change="set({ lengthMm: $event, outline: null })"
+        />
+        <LengthField
+          label="Width"
+          :mm="offcut.widthMm"
+          :unit="unit"
+          :least="5"
+          :most="3000"
+          @change="set({ widthMm: $event, outline: null })"
+        />
+        <p v-if="offcut.outline" class="quiet small mb-0">
+          Kept by its true outline; typed anew, it becomes a rectangle.
+        </p>
+      </template>
+      <template v-if="withFilm">
+        <TextRow
+          label="Bought on"
+          type="date"
+          :value="withFilm.boughtOn ?? ''"
+          @change="set({ boughtOn: $event || null })"
+        />
+        <CheckBox class="mt-2" :checked="withFilm.directional" @change="set({ directional: $event })"
+          >It has a direction, so it is not turned a quarter</CheckBox
+        >
+        <CheckBox v-if="film" :checked="film.coverSheet" @change="set({ coverSheet: $event })"
+          >A clear sheet lies over it that comes off before cutting</CheckBox
+        >
+      </template>
+      <template v-if="tape">
+        <TextRow label="Name" :value="tape.name" @change="set({ name: $event.trim() })" />
+        <SelectRow label="Tack" :value="tape.tack" :options="TACK_LIST" @change="set({ tack: $event })" />
+        <LengthField
+          label="Width"
+          :mm="tape.widthMm"
+          :unit="unit"
+          :least="5"
+          :most="3000"
+          @change="set({ widthMm: $event })"
+        />
+        <LengthField
+          label="Left on the roll"
+          :mm="tape.lengthMm"
+          :unit="unit"
+          :most="500000"
+          @change="set({ lengthMm: $event, boughtLengthMm: Math.max(tape!.boughtLengthMm, $event) })"
+        />
+        <LengthField
+          label="When it was bought"
+          :mm="tape.boughtLengthMm"
+          :unit="unit"
+          :least="1"
+          :most="500000"
+          @change="set({ boughtLengthMm: $event })"
+        />
+        <TextRow label="The roll cost" :value="tape.price === null ? '' : String(tape.price)" @change="setPrice" />
+        <NumberRow
+          label="A piece is used, times"
+          :value="tape.uses"
+          whole
+          :least="1"
+          :most="100"
+          @change="set({ uses: $event })"
+        />
+        <LengthField
+          label="Low under"
+          :mm="tape.lowAt ?? 0"
+          :unit="unit"
+          :most="100000"
+          hint="0 not to be told"
+          @change="set({ lowAt: $event > 0 ? $event : null })"
+        />
+      </template>
+      <template v-if="cutter">
+        <TextRow label="Name" :value="cutter.board.label" @change="setBoard({ label: $event.trim() })" />
+        <CheckBox :checked="cutter.onBoard" @change="set({ onBoard: $event })">It cuts on a carrier board</CheckBox>
+        <LengthField
+          label="Takes, across"
+          :mm="cutter.board.widthMm"
+          :unit="unit"
+          :least="20"
+          :most="5000"
+          @change="setBoard({ widthMm: $event })"
+        />
+        <LengthField
+          label="Takes, along"
+          :mm="cutter.board.lengthMm"
+          :unit="unit"
+          :least="20"
+          :most="100000"
+          @change="setBoard({ lengthMm: $event })"
+        />
+        <LengthField
+          label="Margin of the board"
+          :mm="cutter.board.marginMm"
+          :unit="unit"
+          :most="100"
+          hint="The blade never gets there"
+          @change="setBoard({ marginMm: $event })"
+        />
+        <LengthField
+          label="Room for scissors"
+          :mm="cutter.board.gapMm"
+          :unit="unit"
+          :most="100"
+          @change="setBoard({ gapMm: $event })"
+        />
+        <LengthField
+          label="Blade stands off by"
+          :mm="cutter.bladeOffsetMm"
+          :unit="unit"
+          :most="5"
+          @change="set({ bladeOffsetMm: $event })"
+        />
+        <NumberRow
+          label="Cuts, mm a second"
+          :value="cutter.pace.cutMmS"
+          :least="1"
+          :most="5000"
+          @change="set({ pace: { ...cutter!.pace, cutMmS: $event } })"
+        />
+        <NumberRow
+          label="Blade has cut, m"
+          :value="Math.round(cutter.bladeMm / 1000)"
+          :most="1000000"
+          @change="set({ bladeMm: 1000 * $event })"
+        />
+        <NumberRow
+          label="A blade lasts, m"
+          :value="Math.round(cutter.bladeLastsMm / 1000)"
+          :least="1"
+          :most="1000000"
+          @change="set({ bladeLastsMm: 1000 * $event })"
+        />
+      </template>
+      <TextRow
+        v-if="draft.kind !== 'booking'"
+        label="Notes"
+        :value="draft.notes"
+        :most="5000"
+        @change="set({ notes: $event })"
+      />
+      <p v-if="problem" class="brick" role="alert">{{ problem }}</p>
+      <div v-if="!isNew" class="mt-2">
+        <button v-if="!sure" type="button" class="btn btn-link btn-sm px-0" @click="sure = true">Take it off</button>
+        <button v-else type="button" class="btn btn-link btn-sm px-0 brick" @click="emit('remove', draft.id)">
+          Take it off for good
+        </button>
+      </div>
+    </form>
+    <template #footer>
+      <button type="button" class="btn btn-outline-primary" @click="emit('close')">Leave it</button>
+      <button type="submit" :form="`${id}-form`" class="btn btn-primary">{{ isNew ? 'Put it in' : 'Keep' }}</button>
+    </template>
+  </BModal>
+</template>
+
+<style scoped>
+.brick {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,38 @@
+import { formatLength, leftOf, yearsSince, type Offcut, type StockFilm, type StockTape } from '@mivet/core';
+
+type Unit = 'mm' | 'in';
+
+/** A length of film, in metres or feet where it is long. */
+export function longWords(mm: number, unit: Unit): string {
+  if (unit === 'mm') return mm >= 1000 ? `${(mm / 1000).toFixed(mm >= 10_000 ? 0 : 2)} m` : `${Math.floor(mm)} mm`;
+  return mm >= 610 ? `${(mm / 304.8).toFixed(1)} ft` : formatLength(mm, 'in');
+}
+
+/** A length without a nought behind its point. */
+export const shortWords = (mm: number, unit: Unit): string => formatLength(mm, unit).replace(/\.0(?= )/, '');
+
+/** Two sides of a piece of film. */
+export const sizeWords = (a: number, b: number, unit: Unit): string =>
+  `${shortWords(a, unit).replace(/ (mm|in)$/, '')} × ${shortWords(b, unit)}`;
+
+/** What is left, in words. */
+export function leftWords(film: StockFilm, unit: Unit): string {
+  if (film.form === 'roll')
+    return film.count === 0
+      ? 'used up'
+      : `${longWords(leftOf(film), unit)} left of ${longWords(film.boughtLengthMm, unit)}`;
+  return film.count === 0 ? 'used up' : film.count === 1 ? 'one sheet left' : `${film.count} sheets left`;
+}
+
+/** How old it is, in words; empty when that is not known. */
+export function ageWords({ boughtOn }: StockFilm | Offcut, today: string): string {
+  const years = yearsSince(boughtOn, today);
+  if (years === null) return 'age not known';
+  if (years < 1 / 12) return 'bought this month';
+  const months = Math.round(12 * years);
+  return months < 24 ? `${months === 1 ? 'a month' : `${months} months`} old` : `${years.toFixed(1)} years old`;
+}
+
+/** What tape is left. */
+export const tapeWords = (tape: StockTape, unit: Unit): string =>
+  tape.lengthMm <= 0 ? 'used up' : `${longWords(tape.lengthMm, unit)} left, ${shortWords(tape.widthMm, unit)} wide`;

@@ -1,0 +1,141 @@
+import { clashOf, letGoOfPart, putByHand, type HandClash, type KeptFilm, type PartOnBoard } from '@mivet/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { watchCloser } from '../workers/core-client.ts';
+import type { Board, CloserPart, StripPart, StripPicture } from '../workers/protocol.ts';
+import { usePicture } from './picture.ts';
+import { useProject } from './project.ts';
+import { useSettings } from './settings.ts';
+import { useStock } from './stock.ts';
+
+/** A part that is being dragged on its strip. */
+export interface HandMove {
+  readonly strip: StripPicture;
+  readonly part: StripPart;
+  /** mm from where it lies, x along the feed and y across it. */
+  readonly dx: number;
+  readonly dy: number;
+  readonly clash: HandClash;
+}
+
+/** How the films lie on boards: as planned, closer and closer while one watches, or put there by hand. */
+export const usePlan = defineStore('plan', () => {
+  const project = useProject();
+  const picture = usePicture();
+  const settings = useSettings();
+  const stock = useStock();
+
+  /** The best so far, while one watches; null when nobody does. */
+  const closer = shallowRef<CloserPart | null>(null);
+  const watching = ref(false);
+  const problem = ref<string | null>(null);
+  let stopWork: (() => void) | null = null;
+  let seed = 1;
+
+  const sheet = computed(() => closer.value?.sheet ?? picture.good?.sheet ?? null);
+  const strips = computed<readonly StripPicture[]>(() => closer.value?.strips ?? picture.good?.strips ?? []);
+  const laidAs = computed<readonly KeptFilm[]>(() => picture.good?.laidAs ?? []);
+  const fixed = computed(() => strips.value.reduce((sum, s) => sum + s.parts.filter((p) => p.fixed).length, 0));
+  /** Whether there is anything to lay closer: a film of several parts. */
+  const canCloser = computed(() =>
+    laidAs.value.some(({ lots }) => lots.reduce((n, lot) => n + lot.parts.length, 0) > 1),
+  );
+  const along = (list: readonly StripPicture[]): number => list.reduce((sum, s) => sum + s.to - s.from, 0);
+  /** mm of film along the boards that watching has saved so far. */
+  const saved = computed(() => (closer.value ? along(picture.good?.strips ?? []) - along(closer.value.strips) : 0));
+
+  function start(): void {
+    const doc = project.doc;
+    if (!doc || watching.value) return;
+    watching.value = true;
+    problem.value = null;
+    const wish = { ...settings.cutting, mirrored: false };
+    const supply = stock.supplyFor(doc);
+    stopWork = watchCloser(
+      { project: doc, limits: settings.limits, supply, wish, seed: seed++ },
+      (part) => (closer.value = part),
+      (why) => {
+        problem.value = why;
+        keep();
+      },
+    );
+  }
+  function end(): CloserPart | null {
+    stopWork?.();
+    stopWork = null;
+    watching.value = false;
+    const best = closer.value;
+    closer.value = null;
+    return best;
+  }
+  /** Good enough: what was found is kept. */
+  function keep(): void {
+    const better = saved.value > 1e-6 || (closer.value?.sheet.plan.loads.length ?? 0) < (sheetLoads() ?? 0);
+    const best = end();
+    if (best && better) project.edit('Lay the films closer', (p) => ({ ...p, laid: best.kept }));
+  }
+  const sheetLoads = (): number | undefined => picture.good?.sheet.plan.loads.length;
+
+  // What is changed meanwhile is planned anew; another project has another plan.
+  watch(
+    () => project.doc,
+    () => end(),
+  );
+
+  /** Film that a part may lie on: the offcut, or what may be cut for it. */
+  function roomOf(strip: StripPicture, board: Board): { along: number; across: number } {
+    if (strip.offcut !== null) return { along: strip.to - strip.from, across: strip.across };
+    const own = stock.supply.films
+      .filter(({ film }) => film.id === strip.film)
+      .map(({ widthMm }) => Math.floor(widthMm));
+    const most = board.widthMm - 2 * board.marginMm;
+    return {
+      along: board.lengthMm - 2 * board.marginMm,
+      across: own.length > 0 ? Math.min(most, Math.max(...own)) : most,
+    };
+  }
+  const local = ({ rings, matrix }: StripPart, strip: StripPicture, board: Board, dx = 0, dy = 0): Float64Array[] => {
+    const [a, b, c, d, e, f] = matrix;
+    return rings.map((ring) =>
+      ring.map((v, i) =>
+        i % 2 === 0
+          ? a * v + c * ring[i + 1]! + e + dx - strip.from
+          : b * ring[i - 1]! + d * v + f + dy - board.marginMm,
+      ),
+    );
+  };
+  /** What is in the way when a part is moved by some millimetres. */
+  function clash(strip: StripPicture, part: StripPart, dx: number, dy: number): HandClash {
+    const board = sheet.value!.plan.board;
+    const others = strip.parts.filter((one) => one !== part).map((one) => local(one, strip, board));
+    return clashOf(local(part, strip, board, dx, dy), others, roomOf(strip, board), board);
+  }
+  /** Puts a part where it was dragged to, unless something is in the way; it stays there from then on. */
+  function put(strip: StripPicture, part: StripPart, dx: number, dy: number): boolean {
+    if (clash(strip, part, dx, dy) !== null) return false;
+    const [a, b, c, d, e, f] = part.matrix;
+    const { marginMm } = sheet.value!.plan.board;
+    const to: PartOnBoard['matrix'] = [a, b, c, d, e + dx - strip.from, f + dy - marginMm];
+    const boxes = new Map(strips.value.filter((s) => s.film === strip.film).flatMap((s) => s.parts.map((p) => [p.part, p.box]))); // prettier-ignore
+    project.edit('Move a part on its film', (p) => ({
+      ...p,
+      laid: laidAs.value.map((kept) =>
+        kept.film === strip.film ? putByHand(kept, strip.lot, part.part, to, boxes) : kept,
+      ),
+    }));
+    return true;
+  }
+  /** Lets a part be moved by the plan again, or all of them. */
+  function letGo(film: string | null, part: string | null): void {
+    project.edit('Let go of what was put by hand', (p) => ({
+      ...p,
+      laid: laidAs.value.map((kept) => (film === null || kept.film === film ? letGoOfPart(kept, part) : kept)),
+    }));
+  }
+  /** Plans everything anew, as if nobody had touched it. */
+  function anew(): void {
+    project.edit('Plan the loads anew', (p) => ({ ...p, laid: [] }));
+  }
+
+  return { closer, watching, problem, sheet, strips, laidAs, fixed, canCloser, saved, start, keep, end, clash, put, letGo, anew }; // prettier-ignore
+});

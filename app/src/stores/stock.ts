@@ -1,0 +1,97 @@
+import {
+  describeBookingProblem,
+  takeBack,
+  bookPlan,
+  supplyOf,
+  type Booking,
+  type BookingResult,
+  type Project,
+  type ShelfChange,
+  type StockThing,
+  type Supply,
+  type ToBook,
+} from '@mivet/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import * as database from '../data/database.ts';
+import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { useSettings } from './settings.ts';
+
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+/** Films, offcuts, tapes, cutters and what was booked. */
+export const useStock = defineStore('stock', () => {
+  const settings = useSettings();
+  const things = shallowRef<readonly StockThing[]>([]);
+  const loaded = ref(false);
+  /** Whether it can only be kept for as long as this page is open. */
+  const refused = ref(false);
+
+  const supply = computed<Supply>(() => supplyOf(things.value, today(), settings.useOffcuts));
+  /** What of it a project is planned from. */
+  function supplyFor({ films }: Pick<Project, 'films'>): Supply {
+    const ids = new Set(films.map(({ id }) => id));
+    const { films: lots, offcuts, cutters, today: day } = supply.value;
+    return {
+      films: lots.filter(({ film }) => ids.has(film.id)),
+      offcuts: offcuts.filter(({ film }) => ids.has(film.id)),
+      cutters,
+      today: day,
+    };
+  }
+
+  let loading: Promise<void> | null = null;
+  /** Reads the stock; once, unless somebody else changed it. */
+  function load(again = false): Promise<void> {
+    if (again || !loading)
+      loading = Promise.resolve()
+        .then(() => database.readLibrary('stock'))
+        .then(
+          (documents) => {
+            things.value = documents.map(({ thing }) => thing);
+            loaded.value = true;
+          },
+          () => {
+            refused.value = true;
+            loaded.value = true;
+          },
+        );
+    return loading;
+  }
+
+  /** Changes the stock in one go, from what lies there now. */
+  async function change(work: (now: readonly StockThing[]) => ShelfChange | null): Promise<void> {
+    if (refused.value) {
+      const wanted = work(things.value);
+      const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
+      things.value = [...things.value.filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
+      return;
+    }
+    things.value = await database.changeStock(work, new Date().toISOString());
+    tellTabs({ kind: 'library-changed', id: '', revision: 0 });
+  }
+  const keep = (put: readonly StockThing[]): Promise<void> => change(() => ({ put, remove: [] }));
+  const remove = (id: string): Promise<void> => change(() => ({ put: [], remove: [id] }));
+
+  async function decide(work: (now: readonly StockThing[]) => BookingResult): Promise<string | null> {
+    let problem: string | null = null;
+    await change((now) => {
+      const result = work(now);
+      if (result.ok) return result.change;
+      problem = describeBookingProblem(result.problem);
+      return null;
+    });
+    return problem;
+  }
+  /** Books a plan; what is in the way, in words, or null. */
+  const book = (what: ToBook): Promise<string | null> => decide((now) => bookPlan(now, what));
+  /** Puts back what a booking took. */
+  const unbook = (booking: Booking): Promise<string | null> => decide((now) => takeBack(now, booking));
+
+  hearTabs((news) => {
+    if (loaded.value && news.kind === 'library-changed') void load(true);
+  });
+  void load();
+
+  return { things, loaded, refused, supply, supplyFor, load, keep, remove, book, unbook };
+});

@@ -1,0 +1,46 @@
+import type { CuttablePiece, JobSheet } from './cut/job-sheet.ts';
+import { blocksOf, planJob } from './cut/job-sheet.ts';
+import type { Project } from './document/project.ts';
+import { boxHeight, boxWidth } from './plane/box.ts';
+import type { Supply } from './sheet/stock.ts';
+
+/** What a batch of some count takes, by a plan of its own. */
+export interface BatchTaken {
+  readonly count: number;
+  readonly sheet: JobSheet;
+  /** mm² of transfer tape that lift everything, with a hand's breadth of nothing round it. */
+  readonly tapeMm2: number;
+}
+
+/** mm of tape past the pieces on every side, to hold it by. */
+const TAPE_MARGIN_MM = 10;
+
+/**
+ * What is taken when everything is cut so many times: planned together, so that several share their waste.
+ *
+ * @param project for films
+ * @param cut everything that is cut once
+ * @param sheet of that
+ * @param supply what film there is
+ * @param times whole number from 1
+ */
+export function takenFor(
+  { films }: Pick<Project, 'films'>,
+  cut: readonly CuttablePiece[],
+  sheet: JobSheet,
+  supply: Supply,
+  times: number,
+): BatchTaken {
+  const all = Array.from({ length: times }, (_, i) =>
+    cut.map((piece) => (i === 0 ? piece : { ...piece, part: `${piece.part || 'piece'}-again-${i + 1}` })),
+  ).flat();
+  const tapeMm2 = blocksOf(cut, films, supply).reduce(
+    (sum, { box }) => sum + (boxWidth(box) + 2 * TAPE_MARGIN_MM) * (boxHeight(box) + 2 * TAPE_MARGIN_MM),
+    0,
+  );
+  return {
+    count: times,
+    sheet: times === 1 ? sheet : planJob(all, films, sheet.plan.board, supply),
+    tapeMm2: times * tapeMm2,
+  };
+}
