@@ -1,3 +1,6 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 
 const PORT = 5199;
@@ -26,7 +29,7 @@ export default defineConfig({
   },
   webServer: {
     command: `npx tsx ../server/src/main.ts --demo`,
-    env: { PORT: String(PORT) },
+    env: { PORT: String(PORT), MIVET_DATA: mkdtempSync(join(tmpdir(), 'mivet-e2e-')), MIVET_CUTTER_FASTER: '60' },
     url: `http://127.0.0.1:${PORT}/api/config`,
     reuseExistingServer: false,
     timeout: 60_000,

@@ -37,6 +37,8 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
     history: createMemoryHistory(),
     routes: [
       { path: '/', name: 'projects', component: nothing },
+      { path: '/stock', name: 'stock', component: nothing },
+      { path: '/shelf', name: 'shelf', component: nothing },
       { path: '/project/:id/:stop', name: 'project', component: nothing },
     ],
   });

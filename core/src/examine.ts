@@ -13,7 +13,7 @@ import { boardById } from './sheet/board.ts';
 import type { Supply } from './sheet/stock.ts';
 import { NO_STOCK } from './sheet/stock.ts';
 import type { StackReport } from './stack/report.ts';
-import { marksOf, reportStack } from './stack-report.ts';
+import { lineUp, reportStack } from './stack-report.ts';
 import type { Make } from './wrap/batch.ts';
 import { batchPieces, makeBatch } from './wrap/batch.ts';
 import type { Derived, Wrap } from './wrap/derive.ts';
@@ -107,13 +107,10 @@ export function* examineSteps(
       boardId,
       supply.cutters.map((cutter) => cutter.board),
     );
-    const marked = marksOf(project, wrap, pieces);
-    const all = [...pieces, ...marked.marks];
-    return {
-      cut: all,
-      sheet: planJob(all, films, board, supply, laid),
-      stack: reportStack(project, wrap, pieces, marked, board, supply),
-    };
+    const lined = lineUp(project, wrap, pieces);
+    const all = [...pieces, ...lined.marks];
+    const planned = planJob(all, films, board, supply, laid);
+    return { cut: all, sheet: planned, stack: reportStack(project, wrap, pieces, lined, planned, supply) };
   })).value;
   yield null;
   const foundFrom = `${sheetFrom}${JSON.stringify([process, limits])}`;

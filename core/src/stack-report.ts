@@ -1,14 +1,14 @@
 import type { Film } from './artwork/film.ts';
-import type { CuttablePiece } from './cut/job-sheet.ts';
+import type { CuttablePiece, JobSheet } from './cut/job-sheet.ts';
 import { blocksOf } from './cut/job-sheet.ts';
 import type { LayerAim, MarkContext } from './cut/marks.ts';
 import { registrationMarks } from './cut/marks.ts';
 import type { Project } from './document/project.ts';
-import { boxWidth } from './plane/box.ts';
+import { boxHeight, boxWidth } from './plane/box.ts';
 import { flattenPath } from './plane/flatten.ts';
 import type { Ring } from './polygon/polygon.ts';
 import { ringsOf } from './polygon/polygon.ts';
-import type { Board } from './sheet/board.ts';
+import type { FilmBlock, LoadPlan } from './sheet/load.ts';
 import { planLoads } from './sheet/load.ts';
 import type { Supply } from './sheet/stock.ts';
 import { deepestOf, sectionOf, tellingHeight, type Layer } from './stack/depth.ts';
@@ -17,6 +17,7 @@ import { NO_LAYERS } from './stack/report.ts';
 import { supportedPieces } from './stack/support.ts';
 import { filmOfGroup } from './wrap/build-stack.ts';
 import type { Wrap } from './wrap/derive.ts';
+import type { Piece } from './wrap/pieces.ts';
 
 /** Share of the way round from which a design is a wrap: its marks lie outside of the wrap's outline, and come off with it. */
 const WRAP_SHARE = 0.6;
@@ -38,6 +39,29 @@ function bodiesOf({ placed }: Wrap, film: string): number {
   }, 0);
 }
 
+/** Which pieces of each film lie on, or right beside, film below it. */
+type Support = ReadonlyMap<string, readonly boolean[]>;
+
+function supportOf({ pieces, layers }: Wrap): Support {
+  const own = (film: string): Piece[] => pieces.filter((p) => p.film === film && !p.spare);
+  return new Map(
+    layers.map((film, i) => [
+      film,
+      supportedPieces(
+        own(film).map(({ unrolled }) => unrolled),
+        layers.slice(0, i).flatMap((below) => own(below).map(({ unrolled }) => unrolled)),
+      ),
+    ]),
+  );
+}
+
+/** How the layers of a job are lined up: the marks, and what they follow from. */
+export interface LinedUp {
+  readonly aims: readonly LayerAim[];
+  readonly marks: readonly CuttablePiece[];
+  readonly support: Support;
+}
+
 /**
  * Registration marks of a job, to be cut beside its pieces.
  *
@@ -45,29 +69,22 @@ function bodiesOf({ placed }: Wrap, film: string): number {
  * @param wrap of the job
  * @param cut everything that is cut
  */
-export function marksOf(
+export function lineUp(
   project: Pick<Project, 'stack'>,
   wrap: Wrap,
   cut: readonly CuttablePiece[],
-): { aims: LayerAim[]; marks: CuttablePiece[] } {
+  support: Support = supportOf(wrap),
+): LinedUp {
   const bodies = new Map(wrap.layers.map((film) => [film, bodiesOf(wrap, film)]));
   const context: MarkContext = {
     stack: project.stack,
     layers: wrap.layers,
     bodies: (film) => bodies.get(film) ?? 0,
-    meets: (film) => meets(wrap, film),
+    meets: (film) => support.get(film)?.some(Boolean) ?? false,
     outline: (part) => wrapOutline(wrap, cut, part),
     rimEdge: (part) => rimEdge(wrap, part),
   };
-  return registrationMarks(cut, context);
-}
-
-/** Whether a film lies on, or right beside, film below it. */
-function meets(wrap: Wrap, film: string): boolean {
-  const below = new Set(wrap.layers.slice(0, wrap.layers.indexOf(film)));
-  const under = wrap.pieces.filter((p) => below.has(p.film) && !p.spare).flatMap(({ unrolled }) => ringsOf(unrolled));
-  const own = wrap.pieces.filter((p) => p.film === film && !p.spare).map(({ unrolled }) => unrolled);
-  return under.length > 0 && supportedPieces(own, under).some(Boolean);
+  return { ...registrationMarks(cut, context), support };
 }
 
 /** Outline of a part of a wrap that goes round; null for what is only a part of the side, or lies on a face. */
@@ -93,66 +110,79 @@ function rimEdge({ frames, surface, template }: Wrap, part: string): ((x: number
   };
 }
 
+/** Parts up to which what marks cost is taken from a plan; with more, from the boxes that they grow. */
+const PLANNED_PARTS = 12;
+
 /**
  * How the films of a job lie on each other, and what lining them up costs by the plan.
  *
  * @param wrap of the job
  * @param cut everything that is cut, without marks
- * @param marked how layers are lined up, and the marks
- * @param board what the cutter takes
+ * @param lined how layers are lined up
+ * @param sheet as it is planned, with the marks
  * @param supply what film there is
  */
 export function reportStack(
   project: Pick<Project, 'films' | 'stack'>,
   wrap: Wrap,
   cut: readonly CuttablePiece[],
-  { aims, marks }: { aims: readonly LayerAim[]; marks: readonly CuttablePiece[] },
-  board: Board,
+  lined: LinedUp,
+  sheet: JobSheet,
   supply: Supply,
 ): StackReport {
   if (wrap.layers.length === 0) return NO_LAYERS;
   const { films, stack } = project;
+  const { aims, marks, support } = lined;
+  const { plan } = sheet;
   const layers = layersOnSide(wrap, films);
   const deepest = deepestOf(layers);
   const sectionY = deepest && deepest.films.length > 1 ? deepest.y : tellingHeight(layers);
   // What marks on every layer would cost, for those that have none.
   const everywhere = Object.fromEntries(wrap.layers.map((film) => [film, 'marks' as const]));
   const wished =
-    wrap.layers.length < 2 ? { marks: [] } : marksOf({ stack: { ...stack, marks: everywhere } }, wrap, cut);
-  const areaOf = (film: string, more: readonly CuttablePiece[]): number => {
-    const blocks = blocksOf(
-      [...cut, ...more].filter((piece) => piece.film === film),
+    wrap.layers.length < 2 ? [] : lineUp({ stack: { ...stack, marks: everywhere } }, wrap, cut, support).marks;
+  const without = marks.length > 0 ? planLoads(blocksOf(cut, films, supply), plan.board, supply) : plan;
+  const marksMm2 = (film: string, marked: boolean): number => {
+    if (wrap.layers.length < 2) return 0;
+    const pieces = [...cut, ...(marked ? marks : wished)].filter((piece) => piece.film === film);
+    const bare = blocksOf(
+      pieces.filter((piece) => !piece.mark),
       films,
       supply,
     );
-    return planLoads(blocks, board, supply)
-      .loads.flatMap(({ strips }) => strips)
-      .reduce((sum, { used }) => sum + used.along * used.across, 0);
+    const full = blocksOf(pieces, films, supply);
+    if (full.length > PLANNED_PARTS) return boxArea(full) - boxArea(bare);
+    const withMarks = marked ? plan : planLoads(full, plan.board, supply);
+    return stripArea(withMarks, film) - stripArea(without, film);
   };
-  const loadsWith = (more: readonly CuttablePiece[]): number =>
-    planLoads(blocksOf([...cut, ...more], films, supply), board, supply).loads.length;
+  // A word is held when one of its letters is; of all else every piece by itself.
+  const words = new Set(wrap.placed.filter(({ item }) => item.type === 'text').map(({ item }) => item.id));
+  const thing = ({ id, itemIds }: Piece): string => itemIds.find((one) => words.has(one)) ?? id;
   return {
     deepest,
     section: deepest ? sectionOf(layers, sectionY) : [],
     sectionY,
-    marksLoads: marks.length > 0 ? loadsWith(marks) - loadsWith([]) : 0,
+    marksLoads: plan.loads.length - without.loads.length,
     layers: aims.map((aim, i): LayerReport => {
       const pieces = wrap.pieces.filter((p) => p.film === aim.film && !p.spare);
-      const below = layers.slice(0, i).flatMap(({ rings }) => rings);
-      const own = aim.marked ? marks : wished.marks;
-      const onFilm = i === 0 || below.length === 0 ? [] : supportedPieces(pieces.map(({ unrolled }) => unrolled), below); // prettier-ignore
-      // A word is held when one of its letters is; of all else every piece by itself.
-      const words = new Set(wrap.placed.filter(({ item }) => item.type === 'text').map(({ item }) => item.id));
-      const thing = (id: string, itemIds: readonly string[]): string => itemIds.find((one) => words.has(one)) ?? id;
-      const held = new Set(pieces.filter((_, k) => onFilm[k]).map(({ id, itemIds }) => thing(id, itemIds)));
-      const alone = pieces.filter(({ id, itemIds }) => !held.has(thing(id, itemIds))).length;
+      const onFilm = support.get(aim.film) ?? [];
+      const held = new Set(pieces.filter((_, k) => onFilm[k]).map(thing));
+      const alone = pieces.filter((piece) => !held.has(thing(piece))).length;
       return {
         ...aim,
         pieces: pieces.length,
-        marksMm2: wrap.layers.length < 2 ? 0 : areaOf(aim.film, own) - areaOf(aim.film, []),
+        marksMm2: marksMm2(aim.film, aim.marked),
         meets: onFilm.some(Boolean),
         unsupported: i === 0 ? 0 : Math.min(alone, aim.bodies),
       };
     }),
   };
 }
+
+const stripArea = ({ loads }: LoadPlan, film: string): number =>
+  loads
+    .flatMap(({ strips }) => strips.filter((strip) => strip.film === film))
+    .reduce((sum, { used }) => sum + used.along * used.across, 0);
+
+const boxArea = (blocks: readonly FilmBlock[]): number =>
+  blocks.reduce((sum, { box }) => sum + boxWidth(box) * boxHeight(box), 0);

@@ -1,7 +1,5 @@
-import { boxesTouch, boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
-import { intersectRings } from '../polygon/boolean.ts';
-import type { Polygon, Ring } from '../polygon/polygon.ts';
-import { polygonArea, ringsOf } from '../polygon/polygon.ts';
+import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import type { Ring } from '../polygon/polygon.ts';
 
 /** All film of one colour, as it lies on the side. */
 export interface Layer {
@@ -19,43 +17,50 @@ export interface Deepest {
   /** A spot of it, mm. */
   readonly x: number;
   readonly y: number;
+  /** How far these films lie on each other, about. */
   readonly areaMm2: number;
 }
 
-/** mm². Less is where edges meet, not where film lies on film. */
-const LEAST_MM2 = 0.5;
-/** Combinations of films that are followed at once, the thickest. */
-const MOST_STACKS = 200;
+interface Best {
+  readonly key: string;
+  readonly films: readonly number[];
+  readonly thickness: number;
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+}
+
+/** mm between the lines that a stack is looked at along. */
+const LINE_MM = 0.25;
+/** mm. Narrower is where edges meet, not where film lies on film. */
+const LEAST_MM = 0.1;
+
+/** From–to along a line, mm. */
+type Span = readonly [number, number];
 
 /**
- * The deepest place of a stack, by laying every film over all that lies below it.
+ * The deepest place of a stack, found along lines close to each other: exactly along each, to a quarter of a millimetre
+ * across.
  *
  * @param layers from the blank outwards
  * @returns null without film
  */
 export function deepestOf(layers: readonly Layer[]): Deepest | null {
-  let stacks: { films: readonly number[]; thickness: number; regions: readonly Polygon[] }[] = [];
-  layers.forEach(({ rings, thicknessMm }, i) => {
-    if (rings.length === 0) return;
-    const box = rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
-    const over = stacks.flatMap((stack) => {
-      const near = stack.regions.filter(({ outer }) => boxesTouch(boxOfCoordinates(outer), box));
-      const regions = near.length === 0 ? [] : intersectRings(near.flatMap(ringsOf), rings).filter((p) => polygonArea(p) >= LEAST_MM2); // prettier-ignore
-      return regions.length > 0
-        ? [{ films: [...stack.films, i], thickness: stack.thickness + thicknessMm, regions }]
-        : [];
-    });
-    const alone = { films: [i], thickness: thicknessMm, regions: intersectRings(rings, rings) };
-    stacks = [...stacks, ...over, alone]
-      .sort((a, b) => b.thickness - a.thickness || b.films.length - a.films.length)
-      .slice(0, MOST_STACKS);
-  });
-  const [deepest] = stacks;
-  if (!deepest) return null;
-  const region = deepest.regions.reduce((a, b) => (polygonArea(b) > polygonArea(a) ? b : a));
-  const films = deepest.films.map((i) => layers[i]!.film);
-  const areaMm2 = deepest.regions.reduce((sum, p) => sum + polygonArea(p), 0);
-  return { films, thicknessMm: deepest.thickness, ...spotInside(region), areaMm2 };
+  let best = null as Best | null;
+  const areas = new Map<string, number>();
+  for (const { y, spans } of linesAcross(layers))
+    for (const { from, to, films } of piecesOfLine(spans)) {
+      if (to - from < LEAST_MM) continue;
+      const thickness = films.reduce((sum, i) => sum + layers[i]!.thicknessMm, 0);
+      const key = films.join();
+      areas.set(key, (areas.get(key) ?? 0) + (to - from) * LINE_MM);
+      const more = best === null ? 1 : thickness - best.thickness || films.length - best.films.length;
+      if (more > 1e-9 || (more > -1e-9 && key === best?.key && to - from > best.wide))
+        best = { key, films, thickness, x: (from + to) / 2, y, wide: to - from };
+    }
+  if (!best) return null;
+  const { films, thickness, x, y, key } = best;
+  return { films: films.map((i) => layers[i]!.film), thicknessMm: thickness, x, y, areaMm2: areas.get(key)! };
 }
 
 /** Where a straight line across the stack meets each film, at some height of the side. */
@@ -63,7 +68,7 @@ export interface SectionLayer {
   readonly film: string;
   readonly thicknessMm: number;
   /** From–to along the line, mm. */
-  readonly spans: readonly (readonly [number, number])[];
+  readonly spans: readonly Span[];
 }
 
 /**
@@ -73,37 +78,62 @@ export interface SectionLayer {
  * @param y height of the line, mm
  */
 export const sectionOf = (layers: readonly Layer[], y: number): SectionLayer[] =>
-  layers.map(({ film, thicknessMm, rings }) => ({ film, thicknessMm, spans: spansAt(rings, y) }));
+  layers.map(({ film, thicknessMm, rings }) => ({ film, thicknessMm, spans: spansOf(crossingsAt(rings, [y])[0]!) }));
 
-/** Heights that are looked at for the one at which most films are met. */
-const HEIGHTS = 60;
-
-/** The height at which a line round the side meets most films. */
+/** The height at which a line round the side meets most films, and of those the one at which it meets most of them. */
 export function tellingHeight(layers: readonly Layer[]): number {
-  const { minY, maxY } = layers.flatMap(({ rings }) => rings).reduce((box, ring) => boxOfCoordinates(ring, box), EMPTY_BOX); // prettier-ignore
-  let best = { y: (minY + maxY) / 2, films: -1 };
-  for (let k = 1; k < HEIGHTS; k++) {
-    const y = minY + ((maxY - minY) * k) / HEIGHTS + 1e-7;
-    const films = sectionOf(layers, y).filter(({ spans }) => spans.length > 0).length;
-    if (films > best.films) best = { y, films };
+  let best = { y: 0, worth: -1 };
+  for (const { y, spans } of linesAcross(layers)) {
+    const films = spans.filter((own) => own.length > 0).length;
+    const long = Math.min(
+      ...spans.filter((own) => own.length > 0).map((own) => own.reduce((s, [a, b]) => s + b - a, 0)),
+    );
+    const worth = films === 0 ? -1 : 1e6 * films + long;
+    if (worth > best.worth) best = { y, worth };
   }
   return best.y;
 }
 
-/** What of a horizontal line lies inside of clean rings. */
-function spansAt(rings: readonly Ring[], y: number): [number, number][] {
-  // A film is the sum of its pieces, which may lap: what is covered by any of them counts.
-  const crossings: { x: number; in: number }[] = [];
+/** Lines round the side, each with where it meets every layer. */
+function linesAcross(layers: readonly Layer[]): { y: number; spans: Span[][] }[] {
+  const { minY, maxY } = layers.flatMap(({ rings }) => rings).reduce((box, ring) => boxOfCoordinates(ring, box), EMPTY_BOX); // prettier-ignore
+  if (!(maxY > minY)) return [];
+  // Half a line in from the edges, and a hair off whole numbers, where corners lie.
+  const count = Math.max(1, Math.floor((maxY - minY) / LINE_MM));
+  const ys = Array.from({ length: count }, (_, i) => minY + ((i + 0.5) * (maxY - minY)) / count + 1e-7);
+  const perLayer = layers.map(({ rings }) => crossingsAt(rings, ys));
+  return ys.map((y, k) => ({ y, spans: perLayer.map((lines) => spansOf(lines[k]!)) }));
+}
+
+interface Crossing {
+  readonly x: number;
+  /** +1 where film begins by this edge, −1 where it ends. */
+  readonly step: number;
+}
+
+/** Where edges cross horizontal lines. */
+function crossingsAt(rings: readonly Ring[], ys: readonly number[]): Crossing[][] {
+  const out: Crossing[][] = ys.map(() => []);
+  const [first, pitch] = [ys[0]!, ys.length > 1 ? ys[1]! - ys[0]! : 1];
   for (const ring of rings)
     for (let i = 0, n = ring.length; i < n; i += 2) {
       const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
-      if (ay > y === by > y) continue;
-      crossings.push({ x: ax + ((bx - ax) * (y - ay)) / (by - ay), in: ay > y ? 1 : -1 });
+      const from = Math.max(0, Math.ceil((Math.min(ay, by) - first) / pitch - 1e-9));
+      const to = Math.min(ys.length - 1, Math.floor((Math.max(ay, by) - first) / pitch + 1e-9));
+      for (let k = from; k <= to; k++) {
+        const y = ys[k]!;
+        if (ay > y !== by > y) out[k]!.push({ x: ax + ((bx - ax) * (y - ay)) / (by - ay), step: ay > y ? 1 : -1 });
+      }
     }
+  return out;
+}
+
+/** What of a line is film: pieces of one film may lap, and what is covered by any of them counts. */
+function spansOf(crossings: Crossing[]): Span[] {
   crossings.sort((a, b) => a.x - b.x);
   const spans: [number, number][] = [];
   let depth = 0;
-  for (const { x, in: step } of crossings) {
+  for (const { x, step } of crossings) {
     if (depth === 0) spans.push([x, x]);
     depth += step;
     if (depth === 0) spans.at(-1)![1] = x;
@@ -111,13 +141,17 @@ function spansAt(rings: readonly Ring[], y: number): [number, number][] {
   return spans.filter(([a, b]) => b - a > 1e-6);
 }
 
-/** A spot well inside a shape: the middle of the widest stretch on a few lines across it. */
-function spotInside(polygon: Polygon): { x: number; y: number } {
-  const { minY, maxY } = boxOfCoordinates(polygon.outer);
-  let best = { x: polygon.outer[0]!, y: polygon.outer[1]!, wide: -1 };
-  for (let k = 1; k < 12; k++) {
-    const y = minY + ((maxY - minY) * k) / 12 + 1e-7;
-    for (const [a, b] of spansAt(ringsOf(polygon), y)) if (b - a > best.wide) best = { x: (a + b) / 2, y, wide: b - a };
-  }
-  return { x: best.x, y: best.y };
+/** A line cut where any film begins or ends, each piece with the films that lie there. */
+function piecesOfLine(spans: readonly (readonly Span[])[]): { from: number; to: number; films: number[] }[] {
+  const events = spans.flatMap((own, film) => own.flatMap(([a, b]) => [{ x: a, film, on: true }, { x: b, film, on: false }])); // prettier-ignore
+  events.sort((a, b) => a.x - b.x);
+  const out: { from: number; to: number; films: number[] }[] = [];
+  const lying = new Set<number>();
+  events.forEach(({ x, film, on }, i) => {
+    if (on) lying.add(film);
+    else lying.delete(film);
+    const to = events[i + 1]?.x ?? x;
+    if (to > x && lying.size > 0) out.push({ from: x, to, films: [...lying].sort((a, b) => a - b) });
+  });
+  return out;
 }

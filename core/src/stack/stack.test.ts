@@ -67,12 +67,8 @@ describe('the deepest place', () => {
 
   it('tells pieces that lie on film, or right beside it, from those that float', () => {
     const piece = (x: number): { outer: Ring; holes: Ring[] } => ({ outer: box(x, 0, x + 5, 5), holes: [] });
-    expect(supportedPieces([piece(0), piece(10.5), piece(12), piece(-5.9)], [box(0, 0, 10, 10)])).toEqual([
-      true,
-      true,
-      false,
-      true,
-    ]);
+    const film = [{ outer: box(0, 0, 10, 10), holes: [] }];
+    expect(supportedPieces([piece(0), piece(10.5), piece(12.5), piece(-5.9)], film)).toEqual([true, true, false, true]);
     expect(supportedPieces([piece(0)], [])).toEqual([false]);
   });
 });

@@ -1,24 +1,48 @@
-import type { Box } from '../plane/box.ts';
-import { boxesTouch, boxOfCoordinates } from '../plane/box.ts';
-import { intersectRings } from '../polygon/boolean.ts';
-import { offsetRings } from '../polygon/offset.ts';
-import type { Polygon, Ring } from '../polygon/polygon.ts';
+import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import type { Polygon } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
+import type { CellShape } from '../sheet/cells.ts';
+import { cellShape } from '../sheet/cells.ts';
 
-/** mm. Film that lies so near to other film is lined up with it by eye. */
+/** mm. Film that lies so near to other film, to a cell or two, is lined up with it by eye. */
 const NEAR_MM = 1;
+const CELL_MM = 0.5;
 
 /**
  * Which pieces lie on, or right beside, film.
  *
  * @param pieces of one layer, mm
- * @param film of other layers, clean, mm
+ * @param film of other layers, mm; may lap
  */
-export function supportedPieces(pieces: readonly Polygon[], film: readonly Ring[]): boolean[] {
-  const near = offsetRings(film, NEAR_MM).map((polygon) => ({ polygon, box: boxOfCoordinates(polygon.outer) }));
-  return pieces.map((piece) => {
-    const box: Box = boxOfCoordinates(piece.outer);
-    const under = near.filter((one) => boxesTouch(one.box, box)).flatMap(({ polygon }) => ringsOf(polygon));
-    return under.length > 0 && intersectRings(ringsOf(piece), under).length > 0;
-  });
+export function supportedPieces(pieces: readonly Polygon[], film: readonly Polygon[]): boolean[] {
+  if (film.length === 0) return pieces.map(() => false);
+  const box = film.reduce((grown, { outer }) => boxOfCoordinates(outer, grown), EMPTY_BOX);
+  const near = Math.round(NEAR_MM / CELL_MM);
+  const columns = Math.ceil((box.maxX - box.minX) / CELL_MM) + 2 * near + 2;
+  const rows = Math.ceil((box.maxY - box.minY) / CELL_MM) + 2 * near + 2;
+  const [fromX, fromY] = [box.minX - near * CELL_MM, box.minY - near * CELL_MM];
+  /** Columns of a shape with the rows that it touches in each, in cells of this grid. */
+  const eachRun = (shape: CellShape, act: (column: number, from: number, to: number) => boolean): boolean => {
+    const [x0, y0] = [Math.floor((shape.fromX - fromX) / CELL_MM), Math.floor((shape.fromY - fromY) / CELL_MM)];
+    for (let c = 0; c < shape.columns; c++)
+      for (let k = shape.byColumn[c]!; k < shape.byColumn[c + 1]!; k++)
+        // A cell of the shape's own grid lies in two of this one.
+        for (const column of [x0 + c, x0 + c + 1])
+          if (act(column, y0 + shape.spans[2 * k]!, y0 + shape.spans[2 * k + 1]! + 1)) return true;
+    return false;
+  };
+  const taken = new Uint8Array(columns * rows);
+  for (const polygon of film)
+    eachRun(cellShape(ringsOf(polygon), CELL_MM), (column, from, to) => {
+      for (let c = Math.max(0, column - near); c <= Math.min(columns - 1, column + near); c++)
+        taken.fill(1, c * rows + Math.max(0, from - near), c * rows + Math.min(rows, to + near));
+      return false;
+    });
+  return pieces.map((piece) =>
+    eachRun(cellShape(ringsOf(piece), CELL_MM), (column, from, to) => {
+      if (column < 0 || column >= columns) return false;
+      for (let r = Math.max(0, from); r < Math.min(rows, to); r++) if (taken[column * rows + r]) return true;
+      return false;
+    }),
+  );
 }
