@@ -235,7 +235,7 @@ test('whatever happens to the line, the page or the server, the cutter is shown 
       [page, second].map((one) =>
         one
           .getByRole('button', { name: 'Go on' })
-          .click()
+          .click({ timeout: 3000 })
           .catch(() => undefined),
       ),
     );
