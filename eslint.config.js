@@ -23,7 +23,20 @@ const MAY_IMPORT = {
   bench: ['numeric', 'surface', 'blank', 'wrap', 'cut', 'proof'],
   log: [],
   document: ['artwork', 'blank', 'stack', 'sheet', 'wrap', 'proof', 'log'],
-  io: ['plane', 'surface', 'polygon', 'artwork', 'blank', 'stack', 'sheet', 'cut', 'wrap', 'bench', 'proof', 'document'],
+  io: [
+    'plane',
+    'surface',
+    'polygon',
+    'artwork',
+    'blank',
+    'stack',
+    'sheet',
+    'cut',
+    'wrap',
+    'bench',
+    'proof',
+    'document',
+  ],
 };
 const folders = Object.keys(MAY_IMPORT);
 

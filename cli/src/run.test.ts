@@ -124,6 +124,7 @@ describe('mivet make', () => {
       'template.svg',
       'template.pdf',
       'bench.pdf',
+      'guide-1.svg',
       'report.json',
     ])
       expect(existsSync(join(out, name)), name).toBe(true);

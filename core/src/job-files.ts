@@ -1,6 +1,8 @@
 import { benchSteps } from './bench/steps.ts';
 import type { JobFile } from './cut-files.ts';
 import { PLAIN_CUT, type CutWish } from './cut/extras.ts';
+import type { CuttablePiece, JobSheet } from './cut/job-sheet.ts';
+import { cutStrip } from './cut/order.ts';
 import type { CutWriter } from './cut-files.ts';
 import { CUT_WRITERS, cutFiles } from './cut-files.ts';
 import { writeCutDxf } from './io/dxf/write-cut.ts';
@@ -12,6 +14,7 @@ import { writeBenchPdf } from './io/pdf/bench.ts';
 import { writeProofPdf } from './io/pdf/proof-sheet.ts';
 import type { Paper } from './io/pdf/template.ts';
 import { writeTemplatePdf } from './io/pdf/template.ts';
+import { writeGuideSvg } from './io/svg/write-guide.ts';
 import { writeTemplateSvg } from './io/svg/write-template.ts';
 
 /** What the papers need besides the project. */
@@ -30,7 +33,20 @@ export const writeDxf: CutWriter = ({ pieces, film }, name) => ({
   content: writeCutDxf(pieces, film),
 });
 
-/** Every file of a job: cut files, template (SVG, DXF and PDF), bench sheet, proof sheet and report. */
+/** A guide for each load, with the board's outline, which no cut file carries. */
+const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: JobSheet): JobFile[] =>
+  plan.loads.map((load) => ({
+    name: `guide-${load.number}.svg`,
+    content: writeGuideSvg(
+      load,
+      (strip) => cutStrip(cut, strip),
+      project.films,
+      plan.board,
+      `${project.name}: load ${load.number}, guide`,
+    ),
+  }));
+
+/** Every file of a job: cut files, a guide for each load, template (SVG, DXF and PDF), bench sheet, proof sheet and report. */
 export async function jobFiles(
   project: Project,
   examined: Extract<Examined, { ok: true }>,
@@ -55,6 +71,7 @@ export async function jobFiles(
   };
   return [
     ...cutFiles(project, cut, sheet, options.cut ?? PLAIN_CUT, [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl]),
+    ...guideFiles(project, cut, sheet),
     { name: 'template.svg', content: writeTemplateSvg(wrap, films, title) },
     { name: 'template.dxf', content: writeTemplateDxf(wrap, films) },
     { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },

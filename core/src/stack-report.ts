@@ -99,12 +99,12 @@ function wrapOutline(wrap: Wrap, cut: readonly CuttablePiece[], part: string): R
 }
 
 /** Height of the rim edge on the flat of the whole band, where marks are laid on the blank. */
-function rimEdge({ frames, surface, template }: Wrap, part: string): ((x: number) => number) | null {
+function rimEdge({ frames, surface, template }: Wrap, part: string): ((x: number) => number | null) | null {
   if (!template.closed || !frames.some((frame) => frame.part === part && frame.asBand)) return null;
   const points = Array.from({ length: 181 }, (_, i) => surface.forward(((i - 90) / 90) * Math.PI, 0));
   return (x) => {
     const next = points.findIndex((p) => p.x >= x);
-    if (next <= 0) return next < 0 ? points.at(-1)!.y : points[0]!.y;
+    if (next <= 0) return null;
     const [a, b] = [points[next - 1]!, points[next]!];
     return a.y + ((b.y - a.y) * (x - a.x)) / Math.max(1e-9, b.x - a.x);
   };

@@ -118,7 +118,9 @@ describe('fonts and motifs of one’s own', () => {
   const motif: OwnMotif = { ...about, format: 'mivet-motif', id: 'm-1', name: 'Otter', widthMm: 20, heightMm: 10, colours: [{ colour: '#112233', pathData: 'M0 0L5 0L0 5Z' }] }; // prettier-ignore
 
   it('come in with a project’s file and stay out of the project', async () => {
-    expect(await takeIn(file({ ...tumbler, carried: { limits: {}, stock: [], fonts: [font] } }))).toMatch(/among your projects/);
+    expect(await takeIn(file({ ...tumbler, carried: { limits: {}, stock: [], fonts: [font] } }))).toMatch(
+      /among your projects/,
+    );
     expect(useLibrary().fonts).toEqual([font]);
     expect(useLibrary().projects[0]).toEqual(tumbler);
   });

@@ -39,6 +39,7 @@ export function demoStock(now: string): StockDocument[] {
     lot(id, { form: 'roll', widthMm: 300, lengthMm, boughtLengthMm: 5000, price, lowAt: 600, ...change });
   const sheets = (id: string, count: number, price: number, change: Partial<StockFilm> = {}): StockFilm =>
     lot(id, { form: 'sheet', count, price, lowAt: 2, ...change });
+  const set = (words: string): Pick<StockFilm, 'settings'> => ({ settings: [{ cutter: 'demo-cutter-square', words }] });
   const offcut = (id: string, of: string, lengthMm: number, widthMm: number, months: number | null): StockThing => ({
     kind: 'offcut',
     id: `demo-offcut-${id}`,
@@ -56,13 +57,13 @@ export function demoStock(now: string): StockDocument[] {
     return Number((40 + 40 * (i % 2 === 0 ? Math.cos(angle) : Math.sin(angle))).toFixed(2));
   });
   const things: StockThing[] = [
-    roll('deep-water', 3420, 24),
+    roll('deep-water', 3420, 24, set('blade 3, pressure 8, speed 5')),
     roll('shallows', 2150, 24),
     sheets('ensign', 4, 1.9),
     sheets('reed', 1, 1.9),
     roll('chalk', 4300, 22),
     sheets('night', 6, 1.6),
-    sheets('brass', 3, 3.4, { directional: true, coverSheet: true, notes: 'Slow, one step more pressure' }),
+    sheets('brass', 3, 3.4, { directional: true, coverSheet: true, ...set('blade 4, pressure 12, slow') }),
     roll('hull', 1800, 41, { boughtLengthMm: 3000 }),
     offcut('ensign', 'ensign', 140, 82, 5),
     offcut('reed', 'reed', 305, 64, null),

@@ -257,6 +257,7 @@ const when = (at: string): string =>
       :films="knownFilms"
       :unit="settings.unit"
       :is-new="isNew"
+      :cutters="stock.supply.cutters"
       @close="edited = null"
       @keep="keep"
       @remove="remove"

@@ -150,6 +150,9 @@ export function judgedShape(
     })),
     sheet,
     stack,
+    marks: cut
+      .filter((piece) => piece.mark && piece.part === '' && wrap.frames[0]!.asBand)
+      .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
     strips: stripPictures(cut, sheet, wish),
     laidAs: keptOf(sheet.plan, blocksOf(cut, project.films, supply), supply),
     findings,

@@ -201,6 +201,8 @@ export interface JudgedShape {
   readonly names: readonly NamePicture[];
   readonly sheet: JobSheet;
   readonly stack: StackReport;
+  /** Registration marks of a wrap in one, film by film; SVG path data on the flat. */
+  readonly marks: readonly { readonly film: string; readonly data: string }[];
   readonly strips: readonly StripPicture[];
   /** How the films lie, to be kept so. */
   readonly laidAs: readonly KeptFilm[];

@@ -30,8 +30,8 @@ export interface MarkContext {
   readonly meets: (film: string) => boolean;
   /** Outline of a part that goes round the blank, mm; null where marks may lie beside the pieces. */
   readonly outline: (part: string) => Ring | null;
-  /** Height of the rim edge on the flat of a part, for ticks when layers are laid on the blank. */
-  readonly rimEdge: (part: string) => ((x: number) => number) | null;
+  /** Height of the rim edge on the flat of a part, null beyond its ends, for ticks when layers are laid on the blank. */
+  readonly rimEdge: (part: string) => ((x: number) => number | null) | null;
 }
 
 /**

@@ -41,7 +41,7 @@ export interface Marks {
 export function placeMarks(
   layers: readonly MarkedLayer[],
   keepFree: readonly Ring[],
-  along: { readonly y: (x: number) => number } | null = null,
+  along: { readonly y: (x: number) => number | null } | null = null,
 ): Marks | null {
   if (layers.length === 0) return null;
   const all = layers.reduce((box, layer) => joinBoxes(box, layer.box), EMPTY_BOX);
@@ -57,7 +57,7 @@ export function placeMarks(
   for (let x = reach.minX - margin; x <= reach.maxX + margin - MARK_MM; x += STEP_MM) {
     if (along) {
       const y = along.y(x + MARK_MM / 2);
-      if (free(x, y)) places.push([x, y]);
+      if (y !== null && free(x, y)) places.push([x, y]);
       continue;
     }
     for (let y = reach.minY - margin; y <= reach.maxY + margin - MARK_MM; y += STEP_MM)

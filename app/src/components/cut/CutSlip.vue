@@ -60,6 +60,16 @@ const hasOffcuts = computed(() =>
   stock.things.some((t) => t.kind === 'offcut' && sheet.value?.needs.some(({ film }) => film.id === t.film.id)),
 );
 
+/** How the chosen cutter is set for these films, as it was noted. */
+const howSet = computed(() => {
+  const own = stock.supply.cutters.find(({ board }) => board.id === project.doc!.boardId);
+  return (sheet.value?.needs ?? []).flatMap(({ film }) => {
+    const lot = stock.supply.films.find((l) => l.film.id === film.id && l.settings.some((s) => s.cutter === own?.id));
+    const words = lot?.settings.find((s) => s.cutter === own?.id)?.words;
+    return words ? [{ film: film.name, words }] : [];
+  });
+});
+
 const area = (cm2: number): string =>
   settings.unit === 'mm' ? `${cm2.toFixed(0)} cm²` : `${(cm2 / 6.4516).toFixed(1)} in²`;
 const length = (m: number): string => (settings.unit === 'mm' ? `${m.toFixed(1)} m` : `${(m / 0.3048).toFixed(1)} ft`);
@@ -171,6 +181,7 @@ async function send(): Promise<void> {
     </div>
     <div v-if="totals.pieces > 0" class="note-bar">
       <p class="fw-bold">Before the whole load</p>
+      <p v-for="s in howSet" :key="s.film" class="mb-1">{{ s.film }}: {{ s.words }}.</p>
       <p>Cut one small test. Lift a corner of it: if it does not come clean, add pressure, not speed.</p>
     </div>
     <CutExtras v-if="strips.length > 0" v-model:mirrored="files.mirrored.value" :no-mark="noMark" />

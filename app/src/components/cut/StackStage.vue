@@ -9,7 +9,7 @@ const props = defineProps<{ picture: GoodPicture; stack: StackReport; films: rea
 const emit = defineEmits<{ move: [film: string, to: number] }>();
 const box = computed(() => {
   const { minX, minY, maxX, maxY } = props.picture.band.bounds;
-  return `${minX - 12} ${-maxY - 12} ${maxX - minX + 24} ${maxY - minY + 24}`;
+  return `${minX - 16} ${-maxY - 16} ${maxX - minX + 32} ${maxY - minY + 32}`;
 });
 const steps = computed(() =>
   props.stack.layers.map((layer, i) => ({
@@ -43,6 +43,13 @@ const pieces = computed(() => props.picture.pieces.filter((p) => !p.spare));
               class="own"
             />
           </template>
+          <path
+            v-for="(m, k) in picture.marks.filter((one) => one.film === step.layer.film)"
+            :key="`mark-${k}`"
+            :d="m.data"
+            class="mark"
+            :fill="step.film?.colour"
+          />
         </svg>
         <figcaption>
           <strong>{{ i + 1 }} {{ step.film?.name }}</strong>
@@ -89,6 +96,11 @@ figure svg {
 }
 .below {
   fill: color-mix(in srgb, var(--on-sheet-2) 22%, var(--sheet));
+}
+.mark {
+  stroke: var(--ink);
+  stroke-width: 1;
+  vector-effect: non-scaling-stroke;
 }
 .own {
   stroke: color-mix(in srgb, var(--on-sheet) 40%, transparent);

@@ -25,6 +25,7 @@ const props = defineProps<{
   films: readonly Film[];
   unit: 'mm' | 'in';
   isNew: boolean;
+  cutters: readonly StockCutter[];
 }>();
 const emit = defineEmits<{ close: []; keep: [thing: StockThing]; remove: [id: string] }>();
 const id = useId();
@@ -56,6 +57,12 @@ function setName(name: string): void {
   set({ film: known ?? { ...withFilm.value!.film, id: crypto.randomUUID(), name: name.trim() } });
 }
 const setFilm = (what: Partial<Film>): void => set({ film: { ...withFilm.value!.film, ...what } });
+/** How a cutter is set for the film, in the person's own words. */
+const setFor = (cutterId: string): string => film.value?.settings.find((s) => s.cutter === cutterId)?.words ?? '';
+function setSettings(cutterId: string, words: string): void {
+  const rest = (film.value?.settings ?? []).filter((s) => s.cutter !== cutterId);
+  set({ settings: words.trim() ? [...rest, { cutter: cutterId, words: words.trim() }] : rest });
+}
 const TITLES = { film: 'Film', offcut: 'Offcut', tape: 'Transfer tape', cutter: 'Cutter', booking: '' } as const;
 const FINISHES = FILM_FINISHES.map((value) => ({ value, label: value }));
 const TACK_LIST = TACKS.map((value) => ({ value, label: value }));
@@ -312,6 +319,13 @@ function keep(): void {
           @change="set({ bladeLastsMm: 1000 * $event })"
         />
       </template>
+      <TextRow
+        v-for="c in film ? cutters : []"
+        :key="c.id"
+        :label="`Set ${c.board.label} to`"
+        :value="setFor(c.id)"
+        @change="setSettings(c.id, $event)"
+      />
       <TextRow
         v-if="draft.kind !== 'booking'"
         label="Notes"

@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { at, jobOf } from '../test/findings.ts';
+import { testFonts } from '../test/fonts.ts';
+import { makeBlank, motifItem, tumbler, wave } from '../test/jobs.ts';
+import type { Project } from './document/project.ts';
+import { examineProject, type Examined } from './examine.ts';
+import { writeGuideSvg } from './io/svg/write-guide.ts';
+import { cutFiles } from './cut-files.ts';
+import { cutStrip } from './cut/order.ts';
+import type { Stack } from './stack/stack.ts';
+
+const buoys = (downMm: number): ReturnType<typeof motifItem> =>
+  motifItem('buoy', { id: 'buoys', film: 'brass', widthMm: 8, repeat: { mode: 'spaced', count: 8 }, placement: at({ mm: downMm }) }); // prettier-ignore
+function examined(project: Project, stack: Partial<Stack> = {}): Extract<Examined, { ok: true }> {
+  const result = examineProject({ ...project, stack: { ...project.stack, ...stack } }, testFonts);
+  if (!result.ok) throw new Error(result.problem.code);
+  return result;
+}
+const onWave = jobOf(tumbler(), wave(9), buoys(48));
+
+describe('how layers are lined up', () => {
+  it('goes by the rule: marks for many things that meet film below, and for the lowest; none for few or for what lies apart', () => {
+    expect(examined(onWave).stack.layers.map((l) => [l.film, l.bodies, l.marked, l.byRule])).toEqual([
+      ['deep-water', 1, true, true],
+      ['brass', 8, true, true],
+    ]);
+    expect(examined(jobOf(tumbler(), wave(9), buoys(0))).stack.layers.some((l) => l.marked)).toBe(false);
+    const few = { ...buoys(48), repeat: { mode: 'spaced', count: 3 } } as const;
+    expect(examined(jobOf(tumbler(), wave(9), few)).stack.layers.some((l) => l.marked)).toBe(false);
+    const byHand = examined(onWave, { marks: { brass: 'by hand' } });
+    expect(byHand.stack.layers.map((l) => l.marked)).toEqual([false, false]);
+    expect(byHand.cut.some((piece) => piece.mark)).toBe(false);
+  });
+
+  it('cuts the same two squares beside every marked film, and takes what they cost from the plan', () => {
+    const can = jobOf(makeBlank({ girthRim: 250, side: 100 }), wave(9), buoys(30));
+    const [plain, marked] = [examined(can, { marks: { brass: 'by hand', 'deep-water': 'by hand' } }), examined(can)];
+    const squares = (film: string): string[] =>
+      marked.cut.filter((p) => p.mark && p.film === film).map((p) => JSON.stringify(p.flatBox));
+    expect(squares('brass')).toHaveLength(2);
+    expect(squares('brass')).toEqual(squares('deep-water'));
+    const taken = ({ sheet }: typeof plain, film: string): number =>
+      sheet.plan.loads.flatMap((l) => l.strips).filter((s) => s.film === film).reduce((sum, s) => sum + s.used.along * s.used.across, 0); // prettier-ignore
+    for (const { film, marksMm2 } of marked.stack.layers) {
+      expect(marksMm2).toBe(taken(marked, film) - taken(plain, film));
+      expect(plain.stack.layers.find((l) => l.film === film)!.marksMm2).toBe(marksMm2);
+    }
+    // They are no pieces of the design.
+    expect(marked.sheet.needs.map((n) => n.pieces)).toEqual(plain.sheet.needs.map((n) => n.pieces));
+  });
+
+  it('stands ticks on the rim edge where film is laid on the blank', () => {
+    const { cut } = examined(onWave, { lay: 'on the blank' });
+    const ticks = cut.filter((piece) => piece.mark);
+    expect(ticks.length).toBe(4);
+    for (const { flatBox } of ticks) {
+      // The rim edge is an arc about the apex of the cone: girths of 276 and 214 mm, 168 mm apart along the side.
+      const apex = (276 * 168) / (276 - 214);
+      const slant = apex - Math.hypot((flatBox.minX + flatBox.maxX) / 2, apex + flatBox.minY);
+      expect(Math.abs(slant)).toBeLessThan(0.1);
+    }
+  });
+});
+
+describe('the guide of a load', () => {
+  it('has the outline of the board, which no cut file has, and from where to where film lies', () => {
+    const { cut, sheet } = examined(onWave);
+    const { plan } = sheet;
+    const guide = writeGuideSvg(plan.loads[0]!, (s) => cutStrip(cut, s), onWave.films, plan.board, 'Guide');
+    expect(guide).toContain(`width="${plan.board.lengthMm}mm"`);
+    expect(guide).toContain(`<rect x="0" y="0" width="${plan.board.lengthMm}" height="${plan.board.widthMm}"`);
+    for (const { from, to } of plan.loads[0]!.strips) expect(guide).toContain(`data-from="${from}" data-to="${to}"`);
+    expect(guide).not.toMatch(/NaN|undefined/);
+    for (const { content } of cutFiles(onWave, cut, sheet)) expect(String(content)).not.toContain('<rect');
+  });
+});
