@@ -66,9 +66,9 @@ export function registrationMarks(
         .map(({ flatBox }) => flatBox)
         .reduce(joinBoxes),
     }));
-    const outline = context.outline(part);
     const free: Ring[] = own.flatMap(({ flat }) => [flat.outer]);
     const edge = stack.lay === 'on the blank' ? context.rimEdge(part) : null;
+    const outline = edge ? null : context.outline(part);
     const placed = placeMarks(boxes, outline ? [...free, outline] : free, edge ? { y: edge } : null);
     if (!placed) continue;
     for (const { film } of boxes) {
