@@ -106,7 +106,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await openProjects(page);
   await page.getByRole('link', { name: 'My way' }).click();
   const before = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
-  expect(before.projects).toHaveLength(10);
+  expect(before.projects).toHaveLength(11);
   await page.getByRole('link', { name: 'Projects', exact: true }).click();
   for (const name of [
     /Crew mug/,

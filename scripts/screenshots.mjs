@@ -1,6 +1,7 @@
 // Takes the pictures in docs/screenshots/ from the demo, in the built app. Run after `npm run build`.
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdirSync, renameSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import process from 'node:process';
 import { chromium } from '@playwright/test';
 import { root, tool } from './setup.mjs';
@@ -11,7 +12,7 @@ const out = `${root}docs/screenshots`;
 mkdirSync(out, { recursive: true });
 const server = spawn(process.execPath, ['server/dist/main.js', '--demo'], {
   cwd: root,
-  env: { ...process.env, PORT },
+  env: { ...process.env, PORT, MIVET_DATA: mkdtempSync(`${tmpdir()}/mivet-shots-`) },
   stdio: 'ignore',
 });
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
@@ -49,12 +50,7 @@ try {
     await page.getByLabel('At the rim, by').press('Enter');
     await page.getByRole('button', { name: 'Take these sizes' }).scrollIntoViewIfNeeded();
   });
-  await shoot('measure-curved', '/project/demo-cup/measure', () =>
-    page.getByRole('textbox', { name: 'Girth 3' }).focus(),
-  );
   await shoot('flat-ball', '/project/demo-lane/flat');
-  await shoot('flat-gores', '/project/demo-lane/flat', () => page.getByRole('radio', { name: 'gores' }).click());
-  await page.getByRole('button', { name: 'Undo' }).click();
   await shoot('photo', '/project/demo-cup/measure', async () => {
     await page.getByRole('button', { name: 'From a photograph' }).click();
     await page.getByRole('button', { name: 'the goblet' }).click();
@@ -63,7 +59,17 @@ try {
   });
   await shoot('artwork', '/project/demo-tumbler/artwork', () => select('STROKE'));
   await shoot('names', '/project/demo-mug/artwork', () => select('8 names to make'));
+  await shoot('stock', '/stock');
   await shoot('cut', '/project/demo-tumbler/cut');
+  await shoot('stack', '/project/demo-heron/cut', () => page.getByRole('button', { name: 'Film stack' }).click());
+  await shoot('cutter', '/project/demo-tumbler/cut', async () => {
+    await page.getByRole('button', { name: 'Loads' }).click();
+    await page.getByRole('button', { name: 'Send to the cutter' }).click();
+    await page.getByRole('checkbox', { name: 'The film is on the board' }).check();
+    await page.getByRole('button', { name: 'Load it' }).click();
+    await page.getByRole('button', { name: 'Cut', exact: true }).click();
+    await page.waitForTimeout(16_000);
+  });
   await shoot('bench', '/project/demo-tumbler/bench', async () => {
     for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Done, next' }).click();
   });
@@ -71,9 +77,6 @@ try {
   await page.setViewportSize({ width: 390, height: 844 });
   await shoot('bench-phone', '/project/demo-tumbler/bench');
   await page.setViewportSize({ width: 1280, height: 800 });
-  await page.evaluate(() => localStorage.setItem('mivet-theme', 'dim'));
-  await shoot('artwork-dim', '/project/demo-mug/artwork');
-  await page.evaluate(() => localStorage.setItem('mivet-theme', 'light'));
   // A wrap with something to say: butted ends, and words too near the rim.
   await shoot('proof', '/project/demo-tumbler/artwork', async () => {
     await select('STROKE');

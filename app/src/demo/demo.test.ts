@@ -1,17 +1,21 @@
-import { checkDocument, examineProject, openFindings } from '@mivet/core';
+import { checkDocument, examineProject, openFindings, supplyOf } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../../core/test/fonts.ts';
 import { demoProjects, demoShelf } from './demo.ts';
+import { demoStock } from './demo-stock.ts';
+
+const now = '2026-09-01T09:00:00.000Z';
+const stock = demoStock(now).map(({ thing }) => thing);
 
 describe('the demo', () => {
   it('fits the format', () => {
-    for (const document of [...demoProjects('2026-09-01T09:00:00.000Z'), ...demoShelf('2026-09-01T09:00:00.000Z')])
+    for (const document of [...demoProjects(now), ...demoShelf(now), ...demoStock(now)])
       expect(checkDocument(document)).toMatchObject({ ok: true });
   });
 
   it('is ready to cut: nothing that fails and nothing left to look at', () => {
     for (const project of demoProjects('')) {
-      const examined = examineProject(project, testFonts);
+      const examined = examineProject(project, testFonts, undefined, supplyOf(stock, now.slice(0, 10)));
       if (!examined.ok) throw new Error(`${project.name}: ${examined.problem.code}`);
       expect(
         openFindings(examined.findings).map((f) => f.finding.id),

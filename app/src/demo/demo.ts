@@ -384,5 +384,29 @@ export function demoProjects(now: string): Project[] {
     ],
     seam: { ...PLAIN_SEAM, lapMm: 3 },
   };
-  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle];
+  // Films on each other: a field, the heron on it, fish across its foot.
+  const heron: Project = {
+    ...newProject('demo-heron', 'Heron on the can glass', triedOnPaper(canGlass, now), canGlass.id, now),
+    items: [
+      {
+        ...newMotif('demo-heron-field', 'plate', 'shallows'),
+        widthMm: 58,
+        heightMm: 64,
+        running: 'level',
+        repeat: { mode: 'once', count: 1 },
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 4, turnDeg: 0 },
+      },
+      {
+        ...newMotif('demo-heron-bird', 'heron', 'deep-water'),
+        widthMm: 34,
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 2, turnDeg: 0 },
+      },
+      {
+        ...newMotif('demo-heron-fish', 'fish', 'ensign'),
+        widthMm: 16,
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 25, turnDeg: 0 },
+      },
+    ],
+  };
+  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle, heron];
 }

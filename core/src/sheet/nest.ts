@@ -124,6 +124,10 @@ export function* nest(
     shapes.some((shape) => kinds.some(([along, across]) => shape.columns <= along && shape.rows <= across));
   const movable = all.filter(fits);
   const left = all.filter((one) => !fits(one)).map(({ part }) => part.id);
+  if (movable.length === 0 && fixed.length === 0) {
+    yield { laid: [], alongUsed: [], sheetIds: [], left };
+    return;
+  }
   const shapes = movable.map((one) => one.shapes);
   const blocked = blockedOn(sheets, fixed, gap);
   const table = tableFor(shapes, kinds, Math.max(-1, ...fixed.map(({ laid }) => laid.sheet)) + 1);

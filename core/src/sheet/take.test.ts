@@ -50,6 +50,12 @@ describe('offcuts in a plan', () => {
     ]);
   });
 
+  it('that are large enough but too narrow for any part are left in the box', () => {
+    const narrow = makeOffcut({ id: 'narrow', widthMm: 30, lengthMm: 280 });
+    const { plan } = taken([block('a', 60, 40), block('b', 60, 40)], supply(narrow, makeStockFilm()));
+    expect(plan.loads[0]!.strips.map((s) => [s.offcut, s.parts.length])).toEqual([[null, 2]]);
+  });
+
   it('of an odd shape hold parts only where there is film', () => {
     // An L: 100 × 100 with its upper right quarter gone.
     const odd = makeOffcut({ id: 'odd', widthMm: 100, lengthMm: 100, outline: [0, 0, 100, 0, 100, 45, 45, 45, 45, 100, 0, 100] }); // prettier-ignore
