@@ -135,7 +135,8 @@ export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './sheet
 export { bookPlan, describeBookingProblem, takeBack } from './sheet/booking.ts';
 export type { Booking, Offcut, StockCutter, StockFilm, StockTape, StockThing, Supply } from './sheet/stock.ts';
 export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './sheet/stock.ts';
-export type { FilmTaken, Leftover, Taking, Takings } from './sheet/take.ts';
+export type { Leftover } from './sheet/leftover.ts';
+export type { FilmTaken, Taking, Takings } from './sheet/take.ts';
 export type { KeptFilm, PlanStep } from './sheet/load.ts';
 export type { BatchTaken } from './batch-taken.ts';
 export { takenFor } from './batch-taken.ts';

@@ -1,21 +1,10 @@
-import type { Film } from '../artwork/film.ts';
-import type { Ring } from '../polygon/polygon.ts';
 import { ringArea } from '../polygon/polygon.ts';
-import { boxOfCoordinates } from '../plane/box.ts';
+import type { Leftover } from './leftover.ts';
+import { isWorthKeeping, restsOf } from './leftover.ts';
 import type { FilmBlock, LoadPlan, Strip } from './load.ts';
-import { boxOnBoard } from './load.ts';
+import { ringMiddles } from './ring-middles.ts';
 import type { Offcut, StockFilm, Supply } from './stock.ts';
-import { lotsOf, offcutsOf, pricePerMm2 } from './stock.ts';
-
-/** A leftover that is worth keeping: a rectangle, or what lies inside a ring. */
-export interface Leftover {
-  readonly film: string;
-  readonly widthMm: number;
-  readonly lengthMm: number;
-  readonly outline: readonly number[] | null;
-  /** Film on the shelf, or offcut, that it was cut from; null when that is not known. */
-  readonly of: string | null;
-}
+import { lotsOf, offcutRing, offcutsOf, pricePerMm2 } from './stock.ts';
 
 /** Where the film of one strip comes from. */
 export interface Taking {
@@ -54,11 +43,7 @@ export interface Takings {
   readonly born: readonly Leftover[];
 }
 
-/** mm and mm². Smaller leftovers are not worth their place in the box. */
-const [SMALLEST_SIDE_MM, SMALLEST_MM2] = [30, 2500];
-/** mm by which what is kept of the inside of a ring stays clear of it. */
-const RING_CLEAR_MM = 1;
-
+/** What is left over while strips are cut off one after the other. */
 interface Rest {
   readonly film: string;
   readonly length: number;
@@ -66,6 +51,16 @@ interface Rest {
   readonly of: string | null;
   readonly price: number | null;
 }
+
+/** A strip that film is wanted for: how long and wide, and whether it may be cut turned. */
+interface Wanted {
+  readonly film: string;
+  readonly length: number;
+  readonly width: number;
+  readonly turns: boolean;
+}
+
+type From = Pick<Taking, 'from' | 'lengthMm' | 'widthMm'>;
 
 /**
  * Where the film of every strip is cut off: the rest of what is taken already first, then what was bought first; off a roll
@@ -76,191 +71,160 @@ interface Rest {
  * @param blocks parts as they were laid, for what can be kept of the inside of rings
  */
 export function takeOff({ loads }: Pick<LoadPlan, 'loads'>, supply: Supply, blocks: readonly FilmBlock[]): Takings {
-  const left = new Map(supply.films.map((lot) => [lot.id, { ...lot }]));
-  let rests: Rest[] = [];
-  const strips: Taking[] = [];
-  const films = new Map<string, { area: number; cost: number | null; rollMm: number; sheets: number; short: number }>();
-  const of = (film: string): { area: number; cost: number | null; rollMm: number; sheets: number; short: number } => {
-    const known = films.get(film) ?? { area: 0, cost: 0, rollMm: 0, sheets: 0, short: 0 };
-    films.set(film, known);
-    return known;
-  };
-  const pay = (film: string, area: number, price: number | null): void => {
-    const sum = of(film);
-    sum.area += area;
-    sum.cost = sum.cost === null || price === null ? null : sum.cost + area * price;
-  };
-  const keep = (film: string, length: number, width: number, id: string | null, price: number | null): void => {
-    if (!isWorthKeeping(length, width)) return;
-    rests.push({ film, length, width, of: id, price });
-    pay(film, -length * width, price);
-  };
-  for (const load of loads)
-    load.strips.forEach((strip, index) => {
-      const { film } = strip;
-      const told = (from: Taking['from'], lengthMm: number, widthMm: number): void => {
-        strips.push({ film, load: load.number, strip: index, from, lengthMm, widthMm });
-      };
+  const shelf = new CuttingTable(supply);
+  const strips = loads.flatMap((load) =>
+    load.strips.map((strip, index): Taking => {
+      const { film, used } = strip;
       const offcut = strip.offcut === null ? undefined : offcutsOf(supply, film).find((o) => o.id === strip.offcut);
-      const [length, width] = [strip.used.along, strip.used.across];
-      if (offcut) {
-        const price = pricePerMm2(offcut);
-        pay(film, Math.abs(ringAreaOf(offcut)), price);
-        // It may lie turned on the board.
-        const turned = Math.ceil(offcut.lengthMm) !== strip.to - strip.from;
-        const [long, wide] = turned ? [offcut.widthMm, offcut.lengthMm] : [offcut.lengthMm, offcut.widthMm];
-        if (!offcut.outline)
-          for (const [l, w] of restsOf(long, wide, length, width)) keep(film, l, w, offcut.id, price);
-        told({ kind: 'offcut', id: offcut.id }, offcut.lengthMm, offcut.widthMm);
-        return;
-      }
-      const turns = !isDirectional(strip, blocks, supply);
-      const fits = (l: number, w: number): boolean =>
-        (length <= l && width <= w) || (turns && width <= l && length <= w);
-      const [rest] = rests
-        .filter((one) => one.film === film && fits(one.length, one.width))
-        .sort((a, b) => a.length * a.width - b.length * b.width);
-      if (rest) {
-        rests = rests.filter((one) => one !== rest);
-        pay(film, rest.length * rest.width, rest.price);
-        const [l, w] = length <= rest.length && width <= rest.width ? [length, width] : [width, length];
-        for (const [restL, restW] of restsOf(rest.length, rest.width, l, w))
-          keep(film, restL, restW, rest.of, rest.price);
-        told({ kind: 'rest', id: rest.of }, length, width);
-        return;
-      }
-      for (const known of lotsOf(supply, film)) {
-        const lot = left.get(known.id)!;
-        const price = pricePerMm2(known);
-        if (lot.form === 'roll') {
-          // Straight or turned: whichever takes less off the roll.
-          const ways = [[length, width], ...(turns ? [[width, length]] : [])] as [number, number][];
-          const [way] = ways.filter(([l, w]) => w <= lot.widthMm && l <= lot.lengthMm).sort((a, b) => a[0] - b[0]);
-          if (!way || lot.count === 0) continue;
-          const [l, w] = way;
-          left.set(lot.id, { ...lot, lengthMm: lot.lengthMm - l });
-          of(film).rollMm += l;
-          pay(film, l * lot.widthMm, price);
-          keep(film, l, lot.widthMm - w, lot.id, price);
-          told({ kind: 'roll', id: lot.id }, l, w);
-          return;
-        }
-        if (lot.count < 1 || !fits(lot.lengthMm, lot.widthMm)) continue;
-        left.set(lot.id, { ...lot, count: lot.count - 1 });
-        of(film).sheets += 1;
-        pay(film, lot.lengthMm * lot.widthMm, price);
-        const [l, w] = length <= lot.lengthMm && width <= lot.widthMm ? [length, width] : [width, length];
-        for (const [restL, restW] of restsOf(lot.lengthMm, lot.widthMm, l, w)) keep(film, restL, restW, lot.id, price);
-        told({ kind: 'sheet', id: lot.id }, l, w);
-        return;
-      }
-      if (lotsOf(supply, film).length > 0 || supply.films.some((lot) => lot.film.id === film)) of(film).short += 1;
-      pay(film, length * width, null);
-      told({ kind: 'unknown' }, length, width);
-    });
-  const born: Leftover[] = rests.map(({ film, length, width, of: id }) => ({
-    film,
-    lengthMm: Math.max(length, width),
-    widthMm: Math.min(length, width),
-    outline: null,
-    of: id,
-  }));
-  for (const load of loads)
-    for (const strip of load.strips) born.push(...ringMiddles(strip, blocks, strips, load.number));
-  return {
-    strips,
-    born,
-    films: [...films].map(([film, { area, cost, rollMm, sheets, short }]) => ({
-      film,
-      areaMm2: area,
-      cost,
-      rollMm,
-      sheets,
-      short,
-    })),
-  };
+      const wanted = { film, length: used.along, width: used.across, turns: !isDirectional(strip, blocks, supply) };
+      const from = offcut
+        ? shelf.fromOffcut(wanted, offcut, strip.to - strip.from)
+        : (shelf.fromRest(wanted) ?? shelf.fromLot(wanted) ?? shelf.fromNowhere(wanted));
+      return { film, load: load.number, strip: index, ...from };
+    }),
+  );
+  const middles = loads.flatMap((load) =>
+    load.strips.flatMap((strip) => ringMiddles(strip, blocks, strips, load.number)),
+  );
+  return { strips, films: shelf.films(), born: [...shelf.leftovers(), ...middles] };
 }
 
-const isWorthKeeping = (length: number, width: number): boolean =>
-  Math.min(length, width) >= SMALLEST_SIDE_MM && length * width >= SMALLEST_MM2;
+/** The table that film is cut on: what is taken off the shelf, what is left of it, and what that comes to. */
+class CuttingTable {
+  readonly #supply: Supply;
+  readonly #left: Map<string, StockFilm>;
+  readonly #sums = new Map<
+    string,
+    { area: number; cost: number | null; rollMm: number; sheets: number; short: number }
+  >();
+  #rests: Rest[] = [];
 
-const ringAreaOf = ({ outline, lengthMm, widthMm }: Offcut): number =>
-  outline ? ringArea(Float64Array.from(outline)) : lengthMm * widthMm;
+  constructor(supply: Supply) {
+    this.#supply = supply;
+    this.#left = new Map(supply.films.map((lot) => [lot.id, lot]));
+  }
+
+  /** A whole offcut lies on the board; what is not taken of it is cut off again. */
+  fromOffcut({ film, length, width }: Wanted, offcut: Offcut, along: number): From {
+    const { id, lengthMm, widthMm, outline } = offcut;
+    const price = pricePerMm2(offcut);
+    this.#pay(film, outline ? Math.abs(ringArea(offcutRing(offcut))) : lengthMm * widthMm, price);
+    // It may lie turned on the board.
+    const [long, wide] = Math.ceil(lengthMm) === along ? [lengthMm, widthMm] : [widthMm, lengthMm];
+    if (!outline) this.#keepRests(film, [long, wide], [length, width], id, price);
+    return { from: { kind: 'offcut', id }, lengthMm, widthMm };
+  }
+
+  /** The smallest rest of what is cut already that holds it. */
+  fromRest(wanted: Wanted): From | null {
+    const [rest] = this.#rests
+      .filter((one) => one.film === wanted.film && lying(wanted, one.length, one.width) !== null)
+      .sort((a, b) => a.length * a.width - b.length * b.width);
+    if (!rest) return null;
+    this.#rests = this.#rests.filter((one) => one !== rest);
+    this.#pay(wanted.film, rest.length * rest.width, rest.price);
+    this.#keepRests(
+      wanted.film,
+      [rest.length, rest.width],
+      lying(wanted, rest.length, rest.width)!,
+      rest.of,
+      rest.price,
+    );
+    return { from: { kind: 'rest', id: rest.of }, lengthMm: wanted.length, widthMm: wanted.width };
+  }
+
+  /** Off a roll or a sheet, what was bought first. */
+  fromLot(wanted: Wanted): From | null {
+    for (const { id } of lotsOf(this.#supply, wanted.film)) {
+      const lot = this.#left.get(id)!;
+      const from =
+        lot.count === 0 ? null : lot.form === 'roll' ? this.#offRoll(wanted, lot) : this.#offSheet(wanted, lot);
+      if (from) return from;
+    }
+    return null;
+  }
+
+  /** There is none, or nobody knows of any. */
+  fromNowhere({ film, length, width }: Wanted): From {
+    if (this.#supply.films.some((lot) => lot.film.id === film)) this.#sum(film).short += 1;
+    this.#pay(film, length * width, null);
+    return { from: { kind: 'unknown' }, lengthMm: length, widthMm: width };
+  }
+
+  films(): FilmTaken[] {
+    return [...this.#sums].map(([film, { area, ...rest }]) => ({ film, areaMm2: area, ...rest }));
+  }
+
+  leftovers(): Leftover[] {
+    return this.#rests.map(({ film, length, width, of }) => ({
+      film,
+      lengthMm: Math.max(length, width),
+      widthMm: Math.min(length, width),
+      outline: null,
+      of,
+    }));
+  }
+
+  /** Straight or turned: whichever takes less off the roll. */
+  #offRoll({ film, length, width, turns }: Wanted, lot: StockFilm): From | null {
+    const ways: [number, number][] = turns ? [[length, width], [width, length]] : [[length, width]]; // prettier-ignore
+    const [way] = ways.filter(([l, w]) => w <= lot.widthMm && l <= lot.lengthMm).sort((a, b) => a[0] - b[0]);
+    if (!way) return null;
+    const [l, w] = way;
+    const price = pricePerMm2(lot);
+    this.#left.set(lot.id, { ...lot, lengthMm: lot.lengthMm - l });
+    this.#sum(film).rollMm += l;
+    this.#pay(film, l * lot.widthMm, price);
+    this.#keep(film, l, lot.widthMm - w, lot.id, price);
+    return { from: { kind: 'roll', id: lot.id }, lengthMm: l, widthMm: w };
+  }
+
+  #offSheet(wanted: Wanted, lot: StockFilm): From | null {
+    const way = lying(wanted, lot.lengthMm, lot.widthMm);
+    if (!way) return null;
+    const price = pricePerMm2(lot);
+    this.#left.set(lot.id, { ...lot, count: lot.count - 1 });
+    this.#sum(wanted.film).sheets += 1;
+    this.#pay(wanted.film, lot.lengthMm * lot.widthMm, price);
+    this.#keepRests(wanted.film, [lot.lengthMm, lot.widthMm], way, lot.id, price);
+    return { from: { kind: 'sheet', id: lot.id }, lengthMm: way[0], widthMm: way[1] };
+  }
+
+  #keepRests(
+    film: string,
+    [long, wide]: [number, number],
+    [l, w]: [number, number],
+    of: string | null,
+    price: number | null,
+  ): void {
+    for (const [length, width] of restsOf(long, wide, l, w)) this.#keep(film, length, width, of, price);
+  }
+
+  #keep(film: string, length: number, width: number, of: string | null, price: number | null): void {
+    if (!isWorthKeeping(length, width)) return;
+    this.#rests.push({ film, length, width, of, price });
+    this.#pay(film, -length * width, price);
+  }
+
+  #pay(film: string, area: number, price: number | null): void {
+    const sum = this.#sum(film);
+    sum.area += area;
+    sum.cost = sum.cost === null || price === null ? null : sum.cost + area * price;
+  }
+
+  #sum(film: string): { area: number; cost: number | null; rollMm: number; sheets: number; short: number } {
+    const known = this.#sums.get(film) ?? { area: 0, cost: 0, rollMm: 0, sheets: 0, short: 0 };
+    this.#sums.set(film, known);
+    return known;
+  }
+}
+
+/** How a strip lies on a rectangle that holds it, straight if it can; null when it does not fit. */
+function lying({ length, width, turns }: Wanted, long: number, wide: number): [number, number] | null {
+  if (length <= long && width <= wide) return [length, width];
+  return turns && width <= long && length <= wide ? [width, length] : null;
+}
 
 const isDirectional = ({ film }: Strip, blocks: readonly FilmBlock[], supply: Supply): boolean =>
   blocks.some((block) => block.film === film && block.directional) ||
   supply.films.some((lot) => lot.film.id === film && lot.directional);
-
-/** What stays of a rectangle when another is cut from its corner by straight cuts: the way that leaves the largest. */
-function restsOf(length: number, width: number, l: number, w: number): [number, number][] {
-  const ways: [number, number][][] = [
-    [[length - l, width], [l, width - w]], // prettier-ignore
-    [[length, width - w], [length - l, w]], // prettier-ignore
-  ];
-  const largest = (way: [number, number][]): number => Math.max(...way.map(([a, b]) => a * b));
-  return largest(ways[0]!) >= largest(ways[1]!) ? ways[0]! : ways[1]!;
-}
-
-/** What lies inside of rings and is large enough to be kept, by its true outline; nothing else may be cut from it. */
-function ringMiddles(strip: Strip, blocks: readonly FilmBlock[], taken: readonly Taking[], load: number): Leftover[] {
-  const laid = strip.parts.flatMap((one) => {
-    const block = blocks.find((b) => b.film === strip.film && b.part === one.part);
-    return block ? [{ one, block, box: boxOnBoard(block, one.matrix) }] : [];
-  });
-  const source = taken.find((t) => t.load === load && t.film === strip.film);
-  const of = source && 'id' in source.from ? source.from.id : null;
-  return laid.flatMap(({ block }, i) =>
-    (block.rings ?? []).flatMap((ring): Leftover[] => {
-      // Outer rings run counter-clockwise, holes clockwise.
-      if (ringArea(ring) > -SMALLEST_MM2) return [];
-      const inner = boxOfCoordinates(ring);
-      const [one] = laid.slice(i, i + 1);
-      const [a, b, c, d, e, f] = one!.one.matrix;
-      const onBoard = boxOfCoordinates(ring.map((_, k) => (k % 2 === 0 ? a * ring[k]! + c * ring[k + 1]! + e : b * ring[k - 1]! + d * ring[k]! + f))); // prettier-ignore
-      const busy = laid.some(
-        ({ box }, k) =>
-          k !== i &&
-          box.minX < onBoard.maxX &&
-          box.maxX > onBoard.minX &&
-          box.minY < onBoard.maxY &&
-          box.maxY > onBoard.minY,
-      );
-      // Pieces of the same part may lie inside as well.
-      const filled = (block.rings ?? []).some(
-        (other) => other !== ring && ringArea(other) > 0 && isInside(other, ring),
-      );
-      const [wide, high] = [inner.maxX - inner.minX - 2 * RING_CLEAR_MM, inner.maxY - inner.minY - 2 * RING_CLEAR_MM];
-      if (busy || filled || !isWorthKeeping(wide, high)) return [];
-      const middle = [(inner.minX + inner.maxX) / 2, (inner.minY + inner.maxY) / 2];
-      // Drawn in towards its middle: by at least the clearance for what bulges out everywhere.
-      const outline = [...ring].map((v, k) => {
-        const half = k % 2 === 0 ? wide / 2 : high / 2;
-        const before = half + RING_CLEAR_MM;
-        return Number((half + ((v - middle[k % 2]!) * half) / before).toFixed(2));
-      });
-      return [{ film: strip.film, lengthMm: wide, widthMm: high, outline, of }];
-    }),
-  );
-}
-
-function isInside(ring: Ring, of: Ring): boolean {
-  const [x, y] = [ring[0]!, ring[1]!];
-  let inside = false;
-  for (let i = 0, j = of.length - 2; i < of.length; j = i, i += 2)
-    if (
-      of[i + 1]! > y !== of[j + 1]! > y &&
-      x < ((of[j]! - of[i]!) * (y - of[i + 1]!)) / (of[j + 1]! - of[i + 1]!) + of[i]!
-    )
-      inside = !inside;
-  return inside;
-}
-
-/** What a film is short of, when one lot is not enough. */
-export const shortOf = ({ films }: Takings): readonly FilmTaken[] => films.filter(({ short }) => short > 0);
-
-/** The price of film that is new, by any lot of it; null when none is known. */
-export const filmPrice = (lots: readonly StockFilm[], film: Film): number | null =>
-  lots
-    .filter((lot) => lot.film.id === film.id)
-    .map(pricePerMm2)
-    .find((price) => price !== null) ?? null;

@@ -246,7 +246,11 @@ svg {
 }
 .part {
   fill: transparent;
-  stroke: none;
+  /* Wide enough to be caught between its letters. */
+  stroke: transparent;
+  stroke-width: 10;
+  vector-effect: non-scaling-stroke;
+  pointer-events: all;
 }
 .part.movable {
   cursor: grab;
