@@ -1,0 +1,105 @@
+import type { StockThing } from '@mivet/core';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { openWorkbench, press } from '../../../test/workbench.ts';
+import { demoProjects, demoShelf } from '../../demo/demo.ts';
+import { demoStock } from '../../demo/demo-stock.ts';
+
+vi.mock('../../workers/core-client.ts', () => import('../../../test/core-here.ts'));
+const kept = vi.hoisted(() => ({ things: [] as StockThing[] }));
+vi.mock('../../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+  readLibrary: async () => kept.things.map((thing) => ({ thing })),
+  changeStock: async (change: (now: readonly StockThing[]) => { put: StockThing[]; remove: string[] } | null) => {
+    const wanted = change(kept.things);
+    const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
+    kept.things = [...kept.things.filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
+    return kept.things;
+  },
+}));
+
+import { useLibrary } from '../../stores/library.ts';
+import { useStock } from '../../stores/stock.ts';
+import { useView } from '../../stores/view.ts';
+import CostFields from './CostFields.vue';
+import CutSlip from './CutSlip.vue';
+import StackSlip from './StackSlip.vue';
+
+const at = '2026-05-04T10:00:00.000Z';
+const demo = (id: string): ReturnType<typeof demoProjects>[number] => demoProjects(at).find((p) => p.id === id)!;
+beforeEach(() => {
+  kept.things = demoStock(at).map(({ thing }) => thing);
+});
+
+describe('film from the shelf', () => {
+  it('is booked off it, and can be put back', async () => {
+    const bench = await openWorkbench(demo('demo-tumbler'));
+    await useStock().load();
+    await bench.settled();
+    const slip = bench.mount(CutSlip);
+    await vi.waitUntil(() => slip.text().includes('cut 53 mm off the roll'));
+    expect(slip.text()).toContain('from an offcut');
+    const before = [...kept.things].sort((a, b) => a.id.localeCompare(b.id));
+    await press(slip, 'Book it');
+    await vi.waitUntil(() => slip.text().includes('the film is off the shelf'));
+    expect(kept.things.find((t) => t.id === 'demo-deep-water')).toMatchObject({ lengthMm: 3420 - 53 });
+    expect(kept.things.some((t) => t.id === 'demo-offcut-ensign')).toBe(false);
+    await press(slip, 'Take it back');
+    await vi.waitUntil(() => !slip.text().includes('the film is off the shelf'));
+    expect([...kept.things].sort((a, b) => a.id.localeCompare(b.id))).toEqual(before);
+  });
+
+  it('is not booked where nothing is known of it', async () => {
+    kept.things = [];
+    const bench = await openWorkbench(demo('demo-tumbler'));
+    const slip = bench.mount(CutSlip);
+    expect(slip.text()).toContain('None of these films is in your stock');
+    expect(slip.findAll('button').map((b) => b.text())).not.toContain('Book it');
+  });
+
+  it('costs what is gone for good, with blanks, tape and work', async () => {
+    const bench = await openWorkbench(demo('demo-mug'));
+    useLibrary().shelf = demoShelf(at);
+    await useStock().load();
+    await bench.settled();
+    const fields = bench.mount(CostFields);
+    fields.get('details').element.open = true;
+    await fields.get('details').trigger('toggle');
+    await vi.waitUntil(() => fields.text().includes('It costs'), { timeout: 20_000 });
+    // Eight mugs at 4.50; 8 × 0.30; 20 minutes once and 8 × 12 at 15 an hour.
+    expect(fields.text()).toMatch(/8 blanks\s*36\.00/);
+    expect(fields.text()).toMatch(/such\s*2\.40/);
+    expect(fields.text()).toMatch(/Work\s*29\.00/);
+    const [cost, ask] = [...fields.text().matchAll(/(?:It costs|on top)\s*(\d+\.\d\d)/g)].map((m) => Number(m[1]));
+    expect(ask!).toBeCloseTo(1.4 * cost!, 1);
+    // Made more often, what is done once is shared.
+    const each = fields.findAll('tbody tr').map((row) => Number(row.findAll('td')[2]!.text()));
+    expect(each).toEqual([...each].sort((a, b) => b - a));
+  });
+});
+
+describe('the film stack on its slip', () => {
+  it('is built another way, and each layer lined up by choice', async () => {
+    const bench = await openWorkbench(demo('demo-heron'));
+    useView().cutShows = 'stack';
+    const slip = bench.mount(StackSlip);
+    expect(slip.text()).not.toContain('Reaches under by');
+    await press(slip, 'Inlay');
+    expect(bench.project.doc!.stack.build).toBe('inlay');
+    expect(slip.text()).toContain('Reaches under by');
+    await bench.settled();
+    const groups = slip.findAll('[role=group]').filter((g) => g.attributes('aria-label')?.includes('lined up'));
+    expect(groups.map((g) => g.attributes('aria-label'))).toEqual([
+      'How Ensign is lined up',
+      'How Deep water is lined up',
+      'How Shallows is lined up',
+    ]);
+    await groups[0]!.findAll('button')[1]!.trigger('click');
+    expect(bench.project.doc!.stack.marks).toEqual({ ensign: 'marks' });
+    await bench.settled();
+    expect(slip.text()).toMatch(/marks: they cost/);
+    await groups[0]!.findAll('button')[0]!.trigger('click');
+    expect(bench.project.doc!.stack.marks).toEqual({});
+  });
+});

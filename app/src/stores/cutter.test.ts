@@ -1,0 +1,112 @@
+import type { CutterLoad, CutterState, SentLoad } from '@mivet/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { useCutter } from './cutter.ts';
+
+const load = (id: string, state: CutterLoad['state'], number = 1): CutterLoad => ({
+  id,
+  title: 'Wave',
+  projectId: 'p',
+  number,
+  board: { label: 'Board', widthMm: 290, lengthMm: 295 },
+  strips: [],
+  state,
+  why: null,
+  pass: 1,
+  doneS: 0,
+  totalS: 10,
+  doneMm: 0,
+  totalMm: 100,
+  sentAt: '',
+  changedAt: '',
+});
+const state = (...loads: CutterLoad[]): CutterState => ({ machine: { widthMm: 330, longestMm: 7500 }, bladeMm: 0, bladeLastsMm: 1, faster: 1, loads }); // prettier-ignore
+const sent = (number: number): Omit<SentLoad, 'id'> => ({ title: 'Wave', projectId: 'p', number, board: load('', 'waiting').board, strips: [], hpgl: ['PD'] }); // prettier-ignore
+
+/** The line that the page listens on. */
+class FakeLine {
+  static CLOSED = 2;
+  static open: FakeLine[] = [];
+  readyState = 1;
+  onerror: (() => void) | null = null;
+  readonly heard = new Map<string, (event: { data: string }) => void>();
+  constructor() {
+    FakeLine.open.push(this);
+  }
+  addEventListener(event: string, act: (event: { data: string }) => void): void {
+    this.heard.set(event, act);
+  }
+  close(): void {
+    FakeLine.open = FakeLine.open.filter((line) => line !== this);
+  }
+  say(event: string, data: unknown): void {
+    this.heard.get(event)?.({ data: JSON.stringify(data) });
+  }
+}
+const asked: { path: string; body: { id?: string } }[] = [];
+let answer: () => Response | Error = () => Response.json(state());
+
+beforeEach(() => {
+  setActivePinia(createPinia());
+  asked.length = 0;
+  FakeLine.open = [];
+  vi.stubGlobal('EventSource', FakeLine);
+  vi.stubGlobal('fetch', async (path: string, options?: { body?: string }) => {
+    if (options?.body === undefined) return Response.json([]);
+    asked.push({ path, body: JSON.parse(options.body) as { id?: string } });
+    const given = answer();
+    if (given instanceof Error) throw given;
+    return given;
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+describe('the cutter as the page knows it', () => {
+  it('is what was heard last, on one line however many listen', () => {
+    const cutter = useCutter();
+    cutter.listen();
+    cutter.listen();
+    expect(FakeLine.open).toHaveLength(1);
+    expect(cutter.link).toBe('trying');
+    const [line] = FakeLine.open;
+    line!.say('state', state(load('a', 'waiting', 2), load('b', 'cutting')));
+    expect([cutter.link, cutter.inside?.id, cutter.shown?.id]).toEqual(['live', 'b', 'b']);
+    line!.say('head', { id: 'b', x: 1, y: 2, down: true, doneS: 3, doneMm: 40 });
+    expect(cutter.head?.doneMm).toBe(40);
+    line!.onerror!();
+    expect(cutter.link).toBe('lost');
+    line!.say('state', state(load('b', 'corner test')));
+    expect([cutter.link, cutter.inside?.state, cutter.head]).toEqual(['live', 'corner test', null]);
+    cutter.hangUp();
+    expect(FakeLine.open).toHaveLength(1);
+    cutter.hangUp();
+    expect(FakeLine.open).toHaveLength(0);
+  });
+
+  it('is not sent again what is on its way, and is sent again with the same name what may have got lost', async () => {
+    const cutter = useCutter();
+    cutter.listen();
+    FakeLine.open[0]!.say('state', state(load('a', 'waiting', 1), load('c', 'done', 2)));
+    await cutter.send([sent(1), sent(2)]);
+    // The first waits already; the second was cut before and may be cut once more.
+    expect(asked.map(({ path }) => path)).toEqual(['/api/cutter/loads']);
+    expect(cutter.said).toContain('were not sent again');
+    asked.length = 0;
+    let falls = 2;
+    answer = () => (falls-- > 0 ? new Error('no line') : Response.json(state(load('d', 'waiting', 3))));
+    await cutter.send([sent(3)]);
+    expect(asked).toHaveLength(3);
+    expect(new Set(asked.map(({ body }) => body.id)).size).toBe(1);
+    expect(cutter.shown?.number).toBe(3);
+  });
+
+  it('says what it answered instead, and shows how it truly stands', async () => {
+    const cutter = useCutter();
+    answer = () => Response.json({ message: 'It is being cut. Stop it first.', state: state(load('a', 'cutting')) }, { status: 409 }); // prettier-ignore
+    expect(await cutter.act(load('a', 'loaded'), { do: 'take out' })).toBe(false);
+    expect([cutter.said, cutter.inside?.state]).toEqual(['It is being cut. Stop it first.', 'cutting']);
+    answer = () => new Error('no line');
+    await cutter.newBlade();
+    expect(cutter.said).toContain('cannot be reached');
+  }, 20_000);
+});
