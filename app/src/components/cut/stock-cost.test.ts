@@ -45,6 +45,7 @@ describe('film from the shelf', () => {
     await vi.waitUntil(() => slip.text().includes('the film is off the shelf'));
     expect(kept.things.find((t) => t.id === 'demo-deep-water')).toMatchObject({ lengthMm: 3420 - 53 });
     expect(kept.things.some((t) => t.id === 'demo-offcut-ensign')).toBe(false);
+    await vi.waitUntil(() => slip.findAll('button').some((b) => b.text() === 'Take it back' && !b.element.disabled));
     await press(slip, 'Take it back');
     await vi.waitUntil(() => !slip.text().includes('the film is off the shelf'));
     expect([...kept.things].sort((a, b) => a.id.localeCompare(b.id))).toEqual(before);
