@@ -39,6 +39,8 @@ export const usePicture = defineStore('picture', () => {
       return;
     }
     busy.value = true;
+    // Once at the beginning: a plan from nothing would only be made anew.
+    if (!stock.loaded) await stock.load();
     do {
       stale = false;
       const doc = project.doc;

@@ -102,7 +102,10 @@ async function saveTable(): Promise<void> {
   saveFile('mivet-stock.csv', writeStockCsv([...stock.things].sort(byName)));
   said.value = 'Written: mivet-stock.csv. Cutters and what was booked are not in a table.';
 }
+/** What of each film went, and what that cost where it is known. */
 const used = (booking: Booking): string =>
+  `${filmsUsed(booking)}${booking.used.length > 0 && booking.used.every(({ cost }) => cost !== null) ? `; film for ${booking.used.reduce((sum, { cost }) => sum + cost!, 0).toFixed(2)}` : ''}`;
+const filmsUsed = (booking: Booking): string =>
   booking.used.map(({ film, areaMm2 }) => `${film.name} ${(areaMm2 / 100).toFixed(0)} cm²`).join(', ') || 'nothing';
 const when = (at: string): string =>
   new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });

@@ -8,7 +8,7 @@ const emit = defineEmits<{
   fix: [command: Command];
   accept: [reason: string];
   withdraw: [];
-  go: [stop: 'measure' | 'flat'];
+  go: [stop: 'measure' | 'flat' | 'cut'];
 }>();
 const id = useId();
 const words = computed(() => describeFinding(props.finding, props.unit));

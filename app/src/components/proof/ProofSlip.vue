@@ -65,6 +65,16 @@ const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean 
   { code: ['fine-stroke', 'tiny-piece', 'loose-dot'], words: 'No stroke and no piece is too fine' },
   { code: ['load-fit'], words: 'Every film fits the board' },
   { code: ['film-unsuited'], words: 'Every film suits what it is for' },
+  {
+    code: ['stack-thick', 'stack-unsupported', 'registration-missing', 'registration-costly'],
+    words: 'Films lie well on each other',
+    when: () => (picture.good?.stack.layers.length ?? 0) > 1,
+  },
+  {
+    code: ['film-short', 'film-old'],
+    words: 'There is film for it, and it is fresh',
+    when: () => picture.good?.sheet.takings.strips.some(({ from }) => from.kind !== 'unknown') ?? false,
+  },
 ];
 /** A seam that could miss, or film that has to give: something to try out. */
 const canTry = computed(() => {
@@ -89,7 +99,8 @@ function toggle(finding: Finding): void {
   const place = opened.value?.place;
   if (place) view.facing = (place.azimuths[0] + place.azimuths[1]) / 2;
 }
-function go(stop: 'measure' | 'flat'): void {
+function go(stop: 'measure' | 'flat' | 'cut', code: Finding['code']): void {
+  if (stop === 'cut') view.cutShows = code.startsWith('film-') ? 'loads' : 'stack';
   void router.push({ name: 'project', params: { id: project.doc!.id, stop } });
 }
 function fix(command: Command): void {
@@ -122,7 +133,7 @@ function withdraw(finding: Finding): void {
       :opened="f.finding.id === openedId"
       @toggle="toggle(f.finding)"
       @fix="fix"
-      @go="go"
+      @go="go($event, f.finding.code)"
       @accept="accept(f.finding, $event)"
       @withdraw="withdraw(f.finding)"
     />
