@@ -17,7 +17,7 @@ describe('costOf', () => {
     // Film 1.20 + 20 000 × 0.00001; tape 100 000 × 0.000006 / 3; 8 blanks; 8 × 0.30; (20 + 80) min at 24 an hour.
     expect(cost.film).toBeCloseTo(1.4, 9);
     expect(cost.tape).toBeCloseTo(0.2, 9);
-    expect([cost.blanks, cost.consumables, cost.work]).toEqual([32, 2.4000000000000004, 40]);
+    expect([cost.blanks, cost.consumables, cost.work]).toEqual([32, 2.4, 40]);
     expect(cost.total).toBeCloseTo(76, 9);
     expect(cost.price).toBeCloseTo(114, 9);
     expect(cost.each.cost).toBeCloseTo(9.5, 9);
