@@ -119,6 +119,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
     /Pair/,
     /Crest/,
     /Boats/,
+    /Heron/,
   ]) {
     const card = page.getByRole('article').filter({ has: page.getByRole('heading', { name }) });
     await card.getByRole('button', { name: 'Delete' }).click();
@@ -129,10 +130,11 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'backup.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(before)) });
-  await expect(page.getByText(/10 projects and 12 blanks are back/)).toBeVisible();
+  await expect(page.getByText(/11 projects, 12 blanks and 17 things in stock are back/)).toBeVisible();
   const after = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(after.projects)).toEqual(byId(before.projects));
+  expect(byId(after.stock)).toEqual(byId(before.stock));
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'holiday.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });

@@ -10,11 +10,15 @@ import { download, goTo, openDemo, openProjects, unzip } from './support/app.ts'
 const OPENED: { readonly [view: string]: string } = {
   '/shelf': 'Change Steel tumbler',
   '/project/demo-cup/flat': 'It is wrapped',
+  '/stock': 'Change Deep water',
+  '/project/demo-heron/cut': 'Film stack',
 };
 const VIEWS = [
   '/',
   '/shelf',
+  '/stock',
   '/my-way',
+  '/project/demo-heron/cut',
   '/project/demo-cup/measure',
   '/project/demo-cup/flat',
   '/project/demo-lane/measure',

@@ -34,6 +34,7 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
     'cut-1-shallows.dxf',
     'cut-1-shallows.hpgl',
     'cut-1-shallows.svg',
+    'guide-1.svg',
     'proof.pdf',
     'report.json',
     'template.dxf',

@@ -52,7 +52,10 @@ describe('how layers are lined up', () => {
   it('stands ticks on the rim edge where film is laid on the blank', () => {
     const { cut } = examined(onWave, { lay: 'on the blank' });
     const ticks = cut.filter((piece) => piece.mark);
-    expect(ticks.length).toBe(4);
+    // Two, and one at the middle of the design, for each of two films.
+    expect(ticks.length).toBe(6);
+    const middle = ticks.filter(({ flatBox }) => Math.abs((flatBox.minX + flatBox.maxX) / 2) < 0.01);
+    expect(middle.length).toBe(2);
     for (const { flatBox } of ticks) {
       // The rim edge is an arc about the apex of the cone: girths of 276 and 214 mm, 168 mm apart along the side.
       const apex = (276 * 168) / (276 - 214);

@@ -139,19 +139,27 @@ export function reportStack(
   const sectionY = deepest && deepest.films.length > 1 ? deepest.y : tellingHeight(layers);
   // What marks on every layer would cost, for those that have none.
   const everywhere = Object.fromEntries(wrap.layers.map((film) => [film, 'marks' as const]));
+  // Where there are many parts, what one of them costs stands for all.
+  const parts = new Set(cut.map(({ part }) => part));
+  const many = parts.size > PLANNED_PARTS;
+  const [first] = parts;
+  const some = many ? cut.filter(({ part }) => part === first) : cut;
   const wished =
-    wrap.layers.length < 2 ? [] : lineUp({ stack: { ...stack, marks: everywhere } }, wrap, cut, support).marks;
+    wrap.layers.length < 2 ? [] : lineUp({ stack: { ...stack, marks: everywhere } }, wrap, some, support).marks;
   const without = marks.length > 0 ? planLoads(blocksOf(cut, films, supply), plan.board, supply) : plan;
   const marksMm2 = (film: string, marked: boolean): number => {
     if (wrap.layers.length < 2) return 0;
-    const pieces = [...cut, ...(marked ? marks : wished)].filter((piece) => piece.film === film);
-    const bare = blocksOf(
-      pieces.filter((piece) => !piece.mark),
-      films,
-      supply,
-    );
+    const own = marked ? marks.filter(({ part }) => !many || part === first) : wished;
+    const pieces = [...some, ...own].filter((piece) => piece.film === film);
     const full = blocksOf(pieces, films, supply);
-    if (full.length > PLANNED_PARTS) return boxArea(full) - boxArea(bare);
+    if (many) {
+      const bare = blocksOf(
+        pieces.filter((piece) => !piece.mark),
+        films,
+        supply,
+      );
+      return parts.size * (boxArea(full) - boxArea(bare));
+    }
     const withMarks = marked ? plan : planLoads(full, plan.board, supply);
     return stripArea(withMarks, film) - stripArea(without, film);
   };

@@ -144,6 +144,13 @@ function fillInside(grid: Uint8Array, edges: Float64Array, columns: number, rows
   });
 }
 
+/** How many bits of a word are set. */
+function bitsIn(word: number): number {
+  let n = word - ((word >>> 1) & 0x55555555);
+  n = (n & 0x33333333) + ((n >>> 2) & 0x33333333);
+  return (((n + (n >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
+}
+
 /** Sheets of cells that shapes are laid on, a bit for each cell, column by column. */
 export class CellSheet {
   /** 32 cells of a column to a word. */
@@ -246,6 +253,13 @@ export class CellSheet {
     }
     this.widened[c] = made;
     return made;
+  }
+
+  /** Free cells in the columns before one. */
+  freeBefore(column: number): number {
+    let taken = 0;
+    for (let w = 0, end = Math.min(column, this.columns) * this.words; w < end; w++) taken += bitsIn(this.bits[w]!);
+    return Math.min(column, this.columns) * this.rows - taken;
   }
 
   /** Lays a shape. */

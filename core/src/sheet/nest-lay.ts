@@ -48,12 +48,20 @@ export interface Taste {
 /**
  * Lays parts one after the other as well: of all that are left, each time the one that fits best where there is room
  * first, with the most of its edge beside others.
+ *
+ * @param limit column past which it is not worth going on: once what is left cannot all lie before it, `null` is given
  */
-export function layByFit(parts: readonly (readonly CellShape[])[], table: Table, taste: Taste): (CellPlace | null)[] {
+export function layByFit(
+  parts: readonly (readonly CellShape[])[],
+  table: Table,
+  taste: Taste,
+  limit: number,
+): (CellPlace | null)[] | null {
   const sheet = table.bare.copy();
   const places: (CellPlace | null)[] = parts.map(() => null);
   const biggest = Math.max(...parts.map(([shape]) => shape!.cells));
   // Where each was found to fit first: as the table fills, it never fits any nearer.
+  let cellsLeft = parts.reduce((sum, shapes) => sum + Math.min(...shapes.map((shape) => shape.cells)), 0);
   const left = parts.map((shapes, i) => ({ i, found: shapes.map(() => ({ column: 0, row: -1 })) }));
   while (left.length > 0) {
     let best: (CellPlace & { at: number; score: number }) | null = null;
@@ -80,9 +88,12 @@ export function layByFit(parts: readonly (readonly CellShape[])[], table: Table,
       }),
     );
     if (!best) break;
+    // What is free before the nearest place stays free: nothing that is left fits there.
+    if (cellsLeft > sheet.freeBefore(limit) - sheet.freeBefore(nearest)) return null;
     const { shape, column, row, at }: CellPlace & { at: number } = best;
     const { i } = left.splice(at, 1)[0]!;
     sheet.lay(parts[i]![shape]!, column, row);
+    cellsLeft -= Math.min(...parts[i]!.map((one) => one.cells));
     places[i] = { shape, column, row };
   }
   return places;

@@ -164,7 +164,11 @@ export function* nest(
   for (let round = 0; ; round++) {
     // Best fits again and again, every other time from what turned out best so far.
     const next = round === 0 ? taste : otherTaste(taste, round % 2 === 0, random);
-    const places = layByFit(shapes, table, next);
+    const places = layByFit(shapes, table, next, best.end + 2);
+    if (!places) {
+      yield null;
+      continue;
+    }
     const end = endOf(places, shapes) + 1e4 * places.filter((p) => p === null).length;
     if (end < tasteEnd) [taste, tasteEnd] = [next, end];
     yield better(places);

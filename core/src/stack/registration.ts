@@ -19,7 +19,7 @@ export interface MarkedLayer {
   readonly box: Box;
 }
 
-/** Two squares that are cut beside every layer, at the same two places. */
+/** Squares that are cut beside every layer, at the same two places; on the rim edge a third stands between them. */
 export interface Marks {
   /** Lower left corners, mm. */
   readonly at: readonly (readonly [number, number])[];
@@ -75,7 +75,10 @@ export function placeMarks(
       if (!best || key < best.key) best = { at: [cheap[i]!, cheap[k]!], key };
     }
   if (!best) return null;
-  const { at } = best;
+  // On the rim edge one stands at the middle of the design as well, to put in line with the front.
+  const middle = (all.minX + all.maxX - MARK_MM) / 2;
+  const centre = along?.y(middle + MARK_MM / 2) ?? null;
+  const at = centre !== null && free(middle, centre) ? [...best.at, [middle, centre] as const] : best.at;
   return { at, extra: Object.fromEntries(layers.map(({ film, box }) => [film, growth(box, at)])) };
 }
 

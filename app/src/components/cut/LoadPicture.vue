@@ -116,7 +116,7 @@ function light(colour: string): boolean {
       ref="svg"
       :viewBox="view"
       preserveAspectRatio="xMidYMid meet"
-      role="img"
+      role="group"
       :aria-label="`Load ${load.number} with ${strips.length} strips of film`"
     >
       <g class="dims">

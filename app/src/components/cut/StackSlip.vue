@@ -94,7 +94,7 @@ function says(layer: LayerReport): string {
           {{
             stack.lay === 'flat'
               ? 'Two squares beside every marked film lie on each other; they come off with the tape.'
-              : 'Two ticks stand on the rim edge of every marked film: put them on the same spots of the rim.'
+              : 'Ticks stand on the rim edge of every marked film, one of them in the middle: put each on the same spot of the rim.'
           }}
         </p>
         <h3>Lining up</h3>
