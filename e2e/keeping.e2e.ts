@@ -139,7 +139,9 @@ test('a backup brings everything back as it was', async ({ page }) => {
     .locator('input[type=file]')
     .setInputFiles({ name: 'holiday.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
   await expect(
-    page.getByText('holiday.json: The file is not a Mivet project, blank, font, motif or backup. Nothing was changed.'),
+    page.getByText(
+      'holiday.json: The file is not a Mivet project, blank, font, motif, piece of stock or backup. Nothing was changed.',
+    ),
   ).toBeVisible();
 });
 
