@@ -37,6 +37,7 @@ const strips = computed(() => plan.strips);
 const totals = computed(() => ({
   pieces: (sheet.value?.needs ?? []).reduce((sum, n) => sum + n.pieces, 0),
   area: (sheet.value?.needs ?? []).reduce((sum, n) => sum + n.areaMm2, 0) / 100,
+  taken: (sheet.value?.takings.films ?? []).reduce((sum, f) => sum + f.areaMm2, 0) / 100,
   metres: strips.value.reduce((sum, s) => sum + s.cutMm, 0) / 1000,
   seconds: strips.value.reduce((sum, s) => sum + s.seconds, 0),
 }));
@@ -139,6 +140,9 @@ async function send(): Promise<void> {
       <span class="dims">{{ stripSize(s) }}</span>
     </div>
     <template v-if="sheet && totals.pieces > 0">
+      <div class="row-line">
+        <span>Film used</span><span class="dims">{{ area(totals.taken) }}</span>
+      </div>
       <div class="row-line">
         <span>Film that stays</span><span class="dims">{{ area(totals.area) }}</span>
       </div>
