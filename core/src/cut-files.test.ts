@@ -2,7 +2,7 @@ import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
 import { contextOf, jobOf } from '../test/findings.ts';
 import { tumbler, textItem, wave } from '../test/jobs.ts';
-import { cutFiles, CUT_WRITERS } from './cut-files.ts';
+import { cutFiles, CUT_WRITERS, cutTime } from './cut-files.ts';
 import { PLAIN_CUT } from './cut/extras.ts';
 import { planJob } from './cut/job-sheet.ts';
 import { writeDxf } from './job-files.ts';
@@ -146,5 +146,16 @@ describe('cut files in three formats', () => {
     expect(farthest(template(turned), template(plain))).toBeLessThan(0.01);
     // The wave is no mirror image of itself: on the board the two differ.
     expect(farthest(runSvg(plain), runSvg(turned))).toBeGreaterThan(1);
+  });
+});
+
+describe('cutTime', () => {
+  it('goes by the pace of the cutter', () => {
+    // There from the corner, 100 mm along, and home again: 100 mm at 50 mm/s with 0.1 s to get going and stop; two ways of
+    // 0 and 100 mm at 100 mm/s; three halves of a lift of 0.2 s.
+    const pieces = [{ pieceId: 'line', paths: [{ start: { x: 0, y: 0 }, segments: [{ kind: 'line' as const, to: { x: 100, y: 0 } }], closed: false }] }]; // prettier-ignore
+    const pace = { cutMmS: 50, travelMmS: 100, accelMmS2: 500, liftS: 0.2 };
+    expect(cutTime(pieces, pace)).toEqual({ cutMm: 100, seconds: expect.closeTo(2 + 0.1 + 1 + 0.2 + 0.3, 9) });
+    expect(cutTime(pieces, { ...pace, cutMmS: 25 }).seconds).toBeCloseTo(4 + 0.05 + 1 + 0.2 + 0.3, 9);
   });
 });

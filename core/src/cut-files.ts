@@ -5,6 +5,7 @@ import type { SentLoad } from './cut/cutter-state.ts';
 import type { CutPiece } from './cut/order.ts';
 import type { WayTotals } from './cut/pace.ts';
 import { totalsOf, wayOfHead } from './cut/pace.ts';
+import type { CutterPace } from './sheet/board.ts';
 import { USUAL_PACE } from './sheet/board.ts';
 import { flattenPath } from './plane/flatten.ts';
 import { cutStrip } from './cut/order.ts';
@@ -141,12 +142,12 @@ export function loadsToSend(
 }
 
 /** How far the blade goes for some outlines, and how long that takes; about, since every cutter has its own pace. */
-export function cutTime(pieces: readonly CutPiece[]): WayTotals {
+export function cutTime(pieces: readonly CutPiece[], pace: CutterPace = USUAL_PACE): WayTotals {
   const strokes = pieces
     .flatMap(({ paths }) => paths)
     .map((path) => {
       const points = flattenPath(path, 0.05);
       return { pen: 1, points: path.closed ? Float64Array.from([...points, points[0]!, points[1]!]) : points };
     });
-  return totalsOf(wayOfHead(strokes, USUAL_PACE));
+  return totalsOf(wayOfHead(strokes, pace));
 }

@@ -157,7 +157,7 @@ async function closer({ project, limits, supply, wish, seed }: CoreJobs['closer'
     tries++;
     if (step) {
       const better = planJob(cut, films, sheet.plan.board, supply, step.kept);
-      call.part({ sheet: better, strips: stripPictures(cut, better, wish), kept: step.kept, tries });
+      call.part({ sheet: better, strips: stripPictures(cut, better, wish, supply), kept: step.kept, tries });
     }
     if (performance.now() - looked < LOOK_MS) continue;
     looked = performance.now();

@@ -153,7 +153,7 @@ export function judgedShape(
     marks: cut
       .filter((piece) => piece.mark && piece.part === '' && wrap.frames[0]!.asBand)
       .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
-    strips: stripPictures(cut, sheet, wish),
+    strips: stripPictures(cut, sheet, wish, supply),
     laidAs: keptOf(sheet.plan, blocksOf(cut, project.films, supply), supply),
     findings,
     steps: benchSteps(project, wrap, sheet, unit),
@@ -161,7 +161,14 @@ export function judgedShape(
 }
 
 /** Strips of film with what is cut from them. */
-export function stripPictures(cut: readonly CuttablePiece[], sheet: JobSheet, wish: CutWish): StripPicture[] {
+export function stripPictures(
+  cut: readonly CuttablePiece[],
+  sheet: JobSheet,
+  wish: CutWish,
+  supply: Supply,
+): StripPicture[] {
+  // A cutter of one's own works at its own pace.
+  const pace = supply.cutters.find(({ board }) => board.id === sheet.plan.board.id)?.pace;
   const lots = new Map<string, number>();
   return sheet.plan.loads.flatMap((load) =>
     load.strips.map((strip) => {
@@ -192,7 +199,7 @@ export function stripPictures(cut: readonly CuttablePiece[], sheet: JobSheet, wi
         outline: outline && outlineData(outline, from, widthMm - marginMm),
         data: data(pieces),
         extras: data(all.filter(isExtra)),
-        ...cutTime(all),
+        ...cutTime(all, pace),
         noMark: wish.testMark && all[0]?.pieceId !== 'test-mark',
       };
     }),

@@ -25,8 +25,12 @@ const FASTER = [
   { value: '60', label: '60 ×' },
 ];
 const blade = computed(() => {
-  const { bladeMm = 0, bladeLastsMm = 1 } = cutter.state ?? {};
-  return { metres: bladeMm / 1000, most: bladeLastsMm / 1000, share: bladeMm / bladeLastsMm };
+  const { bladeMm: told = 0, bladeLastsMm = 1 } = cutter.state ?? {};
+  // While it cuts, the head tells how far it is.
+  const { head } = cutter;
+  const more = head && head.id === load.value?.id ? Math.max(0, head.doneMm - load.value.doneMm) : 0;
+  const bladeMm = told + more;
+  return { metres: bladeMm / 1000, most: bladeLastsMm / 1000 };
 });
 async function put(one: CutterLoad): Promise<void> {
   if (await cutter.act(one, { do: 'load', filmOnBoard: filmOn.value })) filmOn.value = false;
