@@ -6,9 +6,8 @@ import type { Supply } from './sheet/stock.ts';
 
 /** What a batch of some count takes, by a plan of its own. */
 export interface BatchTaken {
-  readonly count: number;
   readonly sheet: JobSheet;
-  /** mm² of transfer tape that lift everything, with a hand's breadth of nothing round it. */
+  /** mm² of transfer tape that lift everything, with 10 mm of tape on every side to hold it by. */
   readonly tapeMm2: number;
 }
 
@@ -39,7 +38,6 @@ export function takenFor(
     0,
   );
   return {
-    count: times,
     sheet: times === 1 ? sheet : planJob(all, films, sheet.plan.board, supply),
     tapeMm2: times * tapeMm2,
   };

@@ -123,7 +123,7 @@ const PLANNED_PARTS = 12;
  * @param supply what film there is
  */
 export function reportStack(
-  project: Pick<Project, 'films' | 'stack'>,
+  project: Pick<Project, 'films' | 'stack' | 'laid'>,
   wrap: Wrap,
   cut: readonly CuttablePiece[],
   lined: LinedUp,
@@ -150,18 +150,22 @@ export function reportStack(
   const marksMm2 = (film: string, marked: boolean): number => {
     if (wrap.layers.length < 2) return 0;
     const own = marked ? marks.filter(({ part }) => !many || part === first) : wished;
-    const pieces = [...some, ...own].filter((piece) => piece.film === film);
-    const full = blocksOf(pieces, films, supply);
-    if (many) {
-      const bare = blocksOf(
-        pieces.filter((piece) => !piece.mark),
-        films,
-        supply,
-      );
-      return parts.size * (boxArea(full) - boxArea(bare));
-    }
-    const withMarks = marked ? plan : planLoads(full, plan.board, supply);
-    return stripArea(withMarks, film) - stripArea(without, film);
+    const full = blocksOf(
+      [...some, ...own].filter((piece) => piece.film === film),
+      films,
+      supply,
+    );
+    const bare = blocksOf(
+      some.filter((piece) => piece.film === film),
+      films,
+      supply,
+    );
+    if (many) return parts.size * (boxArea(full) - boxArea(bare));
+    // Like is compared with like: a plan that was watched or touched is no measure for one that was not.
+    const planned = (blocks: readonly FilmBlock[], at: LoadPlan | null): number =>
+      stripArea(at ?? planLoads(blocks, plan.board, supply), film);
+    const untouched = project.laid.length === 0;
+    return planned(full, untouched && marked ? plan : null) - planned(bare, untouched ? without : null);
   };
   // A word is held when one of its letters is; of all else every piece by itself.
   const words = new Set(wrap.placed.filter(({ item }) => item.type === 'text').map(({ item }) => item.id));

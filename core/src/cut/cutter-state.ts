@@ -13,12 +13,14 @@ export interface SentLoad {
   readonly hpgl: readonly string[];
 }
 
-/** A strip of film that is to lie on the board. */
+/** A strip of film that is to lie on the board; mm from the load corner. */
 export interface SentStrip {
   readonly name: string;
   readonly colour: string;
+  /** Along the feed. */
   readonly from: number;
   readonly to: number;
+  /** Across it. */
   readonly low: number;
   readonly high: number;
 }
@@ -26,7 +28,7 @@ export interface SentStrip {
 /** Where a load is on its way through the cutter. */
 export type LoadState = 'waiting' | 'loaded' | 'cutting' | 'stopped' | 'corner test' | 'done' | 'refused' | 'taken out';
 
-/** Why the cutter did not take a load, or stopped. */
+/** Why the cutter did not take a load, or stopped; lengths in mm, blades in metres, shares from 0 to 1. */
 export type CutterRefusal =
   | { readonly code: 'unreadable'; readonly words: string }
   | { readonly code: 'wider-than-film'; readonly strip: string; readonly reach: number; readonly film: number }
@@ -66,7 +68,9 @@ export interface CutterState {
 
 /** The head while it cuts. */
 export interface HeadNews {
+  /** The load that it cuts. */
   readonly id: string;
+  /** Where it is, mm from the load corner. */
   readonly x: number;
   readonly y: number;
   readonly down: boolean;

@@ -4,10 +4,8 @@ import { pathFromRing } from '../plane/path.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { MARK_MM, placeMarks } from '../stack/registration.ts';
 import type { Stack } from '../stack/stack.ts';
+import { FEW_BODIES } from '../stack/stack.ts';
 import type { CuttablePiece } from './job-sheet.ts';
-
-/** Layers of so few bodies are as quickly lined up by hand. */
-export const FEW_BODIES = 3;
 
 /** How a layer is lined up, and why. */
 export interface LayerAim {

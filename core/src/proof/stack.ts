@@ -1,3 +1,4 @@
+import { FEW_BODIES } from '../stack/stack.ts';
 import type { Finding, FindingCode, Judge, ProofContext } from './finding.ts';
 
 const finding = (
@@ -38,7 +39,7 @@ export const judgeStackThick: Judge = (context) => {
 /** Layers that are lined up by hand though much of them has nothing below to line up with. */
 export const judgeStackUnsupported: Judge = (context) =>
   context.stack.layers
-    .filter(({ marked, unsupported, bodies }) => !marked && unsupported > FEW && bodies > FEW)
+    .filter(({ marked, unsupported, bodies }) => !marked && unsupported > FEW_BODIES && bodies > FEW_BODIES)
     .map(({ film, unsupported, marksMm2, meets }) =>
       finding('stack-unsupported', film, {
         // A layer of which nothing meets the others need not fit to them.
@@ -50,13 +51,12 @@ export const judgeStackUnsupported: Judge = (context) =>
       }),
     );
 
-/** Things of a layer that are quickly put in their place one by one. */
-const FEW = 3;
-
 /** Layers of many things that meet others and have no marks. */
 export const judgeRegistrationMissing: Judge = (context) =>
   context.stack.layers
-    .filter(({ marked, meets, bodies, unsupported }) => !marked && meets && bodies > FEW && unsupported <= FEW)
+    .filter(
+      ({ marked, meets, bodies, unsupported }) => !marked && meets && bodies > FEW_BODIES && unsupported <= FEW_BODIES,
+    )
     .map(({ film, bodies, marksMm2 }) =>
       finding('registration-missing', film, {
         case: 'by-hand',

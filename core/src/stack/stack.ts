@@ -14,6 +14,9 @@ export interface Stack {
   readonly lay: 'flat' | 'on the blank';
 }
 
+/** Layers of so few things are as quickly lined up by hand, one by one. */
+export const FEW_BODIES = 3;
+
 /** Whole films in the order of the artwork, lined up by the rule. */
 export const PLAIN_STACK: Stack = { build: 'full', underlapMm: 0.6, thinMm: 4, order: [], marks: {}, lay: 'flat' };
 

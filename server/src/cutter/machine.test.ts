@@ -145,7 +145,6 @@ describe('the simulated cutter', () => {
       fc.property(fc.array(step, { maxLength: 60 }), (steps) => {
         const b = bench();
         for (const id of ['a', 'b', 'c']) b.machine.send(load(id));
-        const passes = new Map<string, number>();
         for (const one of steps) {
           if (one === 'fall') b.fall();
           else if (one === 'send') for (const id of ['a', 'b', 'c']) b.machine.send(load(id));
@@ -154,7 +153,6 @@ describe('the simulated cutter', () => {
           const { loads, bladeMm } = b.machine.state;
           expect(loads.map(({ id }) => id).sort()).toEqual(['a', 'b', 'c']);
           expect(loads.filter((l) => ['loaded', 'cutting', 'stopped', 'corner test'].includes(l.state)).length).toBeLessThanOrEqual(1); // prettier-ignore
-          for (const { id, pass } of loads) passes.set(id, pass);
           // Every pass before the one that it is on was cut whole, once.
           const cut = loads.reduce((sum, l) => sum + 160 * (l.pass - 1) + l.doneMm, 0);
           expect(bladeMm).toBeCloseTo(cut, 6);

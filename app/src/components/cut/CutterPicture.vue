@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { CutterLoad, HeadNews } from '@mivet/core';
 import { computed } from 'vue';
+import { isLight } from './is-light.ts';
 import { cutSoFar, linesData } from './stroke-lines.ts';
 
 /** The load that lies in the cutter: what is cut already, what is not, and where the head is. */
@@ -26,12 +27,8 @@ const at = computed(() => {
     : { x: 0, y: wide.value, down: false };
 });
 const isCutting = computed(() => props.load.state === 'cutting');
-function light(colour: string): boolean {
-  const n = parseInt(colour.slice(1), 16);
-  return 0.3 * ((n >> 16) & 255) + 0.59 * ((n >> 8) & 255) + 0.11 * (n & 255) > 150;
-}
 /** Cuts are drawn over all the films at once: in ink where most of the film is light. */
-const dark = computed(() => props.load.strips.filter((s) => light(s.colour)).length * 2 > props.load.strips.length);
+const dark = computed(() => props.load.strips.filter((s) => isLight(s.colour)).length * 2 > props.load.strips.length);
 </script>
 
 <template>

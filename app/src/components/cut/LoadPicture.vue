@@ -3,6 +3,7 @@ import { formatLength, type Film, type Load } from '@mivet/core';
 import { computed, shallowRef } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
 import type { Board, StripPart, StripPicture } from '../../workers/protocol.ts';
+import { isLight } from './is-light.ts';
 import { partData } from './stroke-lines.ts';
 
 /** One load as it lies in the cutter: the board, strips of film on it, and from where to where each will be cut. */
@@ -97,10 +98,6 @@ function fromTo(s: StripPicture): string {
   if (props.unit === 'mm') return `from ${s.from} to ${s.to} mm, ${s.across} mm across`;
   return `from ${formatLength(s.from, 'in')} to ${formatLength(s.to, 'in')}, ${formatLength(s.across, 'in')} across`;
 }
-function light(colour: string): boolean {
-  const n = parseInt(colour.slice(1), 16);
-  return 0.3 * ((n >> 16) & 255) + 0.59 * ((n >> 8) & 255) + 0.11 * (n & 255) > 150;
-}
 </script>
 
 <template>
@@ -143,8 +140,8 @@ function light(colour: string): boolean {
           :height="s.across"
           :fill="film(s.film)?.colour"
         />
-        <path :d="s.data" class="cut-line" :class="{ dark: light(film(s.film)?.colour ?? '#000000') }" />
-        <path :d="s.extras" class="cut-line extra" :class="{ dark: light(film(s.film)?.colour ?? '#000000') }" />
+        <path :d="s.data" class="cut-line" :class="{ dark: isLight(film(s.film)?.colour ?? '#000000') }" />
+        <path :d="s.extras" class="cut-line extra" :class="{ dark: isLight(film(s.film)?.colour ?? '#000000') }" />
         <path
           v-for="p in s.parts"
           :key="p.part"
