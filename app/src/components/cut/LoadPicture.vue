@@ -147,7 +147,7 @@ function fromTo(s: StripPicture): string {
           :key="p.part"
           :d="partData(p, board.widthMm)"
           class="part"
-          :class="{ movable: movable(s), fixed: p.fixed }"
+          :class="{ movable: movable(s), fixed: p.fixed, dark: isLight(film(s.film)?.colour ?? '#000000') }"
           :tabindex="movable(s) ? 0 : undefined"
           :role="movable(s) ? 'button' : undefined"
           :aria-label="partWords(s, p)"
@@ -253,9 +253,17 @@ svg {
   cursor: grab;
 }
 .part.fixed {
-  stroke: var(--tape);
-  stroke-width: 2;
-  vector-effect: non-scaling-stroke;
+  stroke: #fff;
+  stroke-width: 3.5;
+  stroke-dasharray: 0.5 5;
+  stroke-linecap: round;
+}
+.part.fixed.dark {
+  stroke: #1c2430;
+}
+/* A hand that drags sees what it drags; the ring is for keys. */
+.part:focus:not(:focus-visible) {
+  outline: none;
 }
 .part:focus-visible {
   outline: 2px solid var(--teal);
