@@ -3,7 +3,7 @@ import { POLYGON_GRID_PER_MM } from '../numeric/tolerances.ts';
 import { unionRings } from './boolean.ts';
 import type { Polygon, Ring } from './polygon.ts';
 
-/** mm. How far a round corner of a moved outline may stray from its circle. */
+/** mm. How far a round corner of a moved outline may stray from its circle, where nothing else is asked. */
 const ROUND_ERROR_MM = 0.01;
 
 /**
@@ -12,9 +12,10 @@ const ROUND_ERROR_MM = 0.01;
  *
  * @param rings clean film: outer rings counter-clockwise, holes clockwise, mm
  * @param by mm; positive makes the film broader, negative narrower
+ * @param errorMm how far a round corner may stray from its circle
  * @returns separate polygons, mm
  */
-export function offsetRings(rings: readonly Ring[], by: number): Polygon[] {
+export function offsetRings(rings: readonly Ring[], by: number, errorMm = ROUND_ERROR_MM): Polygon[] {
   if (by === 0) return unionRings(rings);
   const paths = unionRings(rings).flatMap(({ outer, holes }) => [outer, ...holes].map(toGrid));
   if (paths.length === 0) return [];
@@ -24,7 +25,7 @@ export function offsetRings(rings: readonly Ring[], by: number): Polygon[] {
     JoinType.Round,
     EndType.Polygon,
     2,
-    ROUND_ERROR_MM * POLYGON_GRID_PER_MM,
+    errorMm * POLYGON_GRID_PER_MM,
   );
   return unionRings(
     moved.map((path) => Float64Array.from(path.flatMap((p) => [p.x / POLYGON_GRID_PER_MM, p.y / POLYGON_GRID_PER_MM]))),

@@ -105,14 +105,4 @@ describe('CellSheet', () => {
     expect(sheet.findRoom(bar)).toEqual({ column: 0, row: 0 });
     expect(copy.findRoom(bar)).toBeNull();
   });
-
-  it('tells how much of an edge is beside something', () => {
-    const sheet = new CellSheet(20, 20);
-    const square = cellShape([rectangle(0, 0, 4, 4)], 1);
-    // In the corner two of four sides are beside the edge of the sheet; against another square a third is.
-    expect(sheet.contactAt(square, 0, 0)).toBeCloseTo(0.5, 9);
-    expect(sheet.contactAt(square, 8, 8)).toBe(0);
-    sheet.lay(square, 4, 0);
-    expect(sheet.contactAt(square, 0, 0)).toBeCloseTo(0.75, 9);
-  });
 });

@@ -144,13 +144,6 @@ function fillInside(grid: Uint8Array, edges: Float64Array, columns: number, rows
   });
 }
 
-/** How many bits of a word are set. */
-function bitsIn(word: number): number {
-  let n = word - ((word >>> 1) & 0x55555555);
-  n = (n & 0x33333333) + ((n >>> 2) & 0x33333333);
-  return (((n + (n >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
-}
-
 /** Sheets of cells that shapes are laid on, a bit for each cell, column by column. */
 export class CellSheet {
   /** 32 cells of a column to a word. */
@@ -158,6 +151,7 @@ export class CellSheet {
   private readonly bits: Int32Array;
   /** Columns widened downwards by powers of two, made when they are asked for: where a run of that length cannot begin. */
   private readonly widened: (Int32Array | null)[];
+  private readonly widenedTo: Uint8Array;
   private readonly levels: number;
   private readonly forbidden: Int32Array;
 
@@ -174,6 +168,7 @@ export class CellSheet {
     this.bits = new Int32Array(columns * this.words);
     this.levels = Math.max(1, Math.ceil(Math.log2(rows + 1)) + 1);
     this.widened = new Array<Int32Array | null>(columns).fill(null);
+    this.widenedTo = new Uint8Array(columns);
     this.forbidden = new Int32Array(this.words);
   }
 
@@ -187,7 +182,6 @@ export class CellSheet {
   copy(): CellSheet {
     const other = new CellSheet(this.columns, this.rows, this.starts);
     other.bits.set(this.bits);
-    for (let c = 0; c < this.columns; c++) other.widened[c] = this.widened[c]!;
     return other;
   }
 
@@ -214,52 +208,87 @@ export class CellSheet {
     return null;
   }
 
+  /**
+   * Marks where the lower left cell of a shape cannot lie in a column.
+   *
+   * @param bits are set, a bit for each row, from word `to` on; those of rows that are not on the sheet, too
+   */
+  barAt(shape: CellShape, column: number, bits: Int32Array, to: number, words: number): void {
+    bits.fill(-1, to, to + words);
+    const room = this.rows - shape.rows;
+    const end = column + shape.columns;
+    if (room < 0 || end > this.columns || this.starts.some((start) => start > column && start < end)) return;
+    const used = this.forbid(column, shape.runs, room, false);
+    bits.set(this.forbidden.subarray(0, used), to);
+    bits[to + used - 1]! |= ~openIn(room);
+  }
+
+  /** Whether a cell is taken. */
+  isTaken(column: number, row: number): boolean {
+    return ((this.bits[column * this.words + (row >> 5)]! >>> (row & 31)) & 1) === 1;
+  }
+
   private firstRow(at: number, runs: Int32Array, room: number): number {
-    const { words, forbidden } = this;
-    const used = Math.min(words, (room >> 5) + 1);
-    forbidden.fill(0, 0, used);
-    // Rows past the last one that leaves room for the shape.
-    const tail = (room & 31) + 1;
-    const open = tail === 32 ? -1 : (1 << tail) - 1;
-    let step = 0;
-    for (let k = 0; k < runs.length; k += 3) {
-      const length = runs[k + 2]!;
-      const level = 31 - Math.clz32(length);
-      const column = this.widenedColumn(at + runs[k]!);
-      const base = level * words;
-      orShifted(forbidden, used, column, base, words, runs[k + 1]!);
-      const rest = length - (1 << level);
-      if (rest > 0) orShifted(forbidden, used, column, base, words, runs[k + 1]! + rest);
-      if ((step++ & 3) === 3 && allSet(forbidden, used, open)) return -1;
-    }
+    const used = this.forbid(at, runs, room, true);
+    const open = openIn(room);
     for (let w = 0; w < used; w++) {
-      const free = ~forbidden[w]! & (w === used - 1 ? open : -1);
+      const free = ~this.forbidden[w]! & (w === used - 1 ? open : -1);
       if (free !== 0) return 32 * w + (31 - Math.clz32(free & -free));
     }
     return -1;
   }
 
-  /** Where runs of 1, 2, 4 … cells cannot begin in a column. */
-  private widenedColumn(c: number): Int32Array {
-    const known = this.widened[c];
-    if (known) return known;
-    const { words, levels } = this;
-    const made = new Int32Array(words * levels);
-    made.set(this.bits.subarray(c * words, (c + 1) * words));
-    for (let level = 1; level < levels; level++) {
-      const [before, here] = [(level - 1) * words, level * words];
-      made.copyWithin(here, before, before + words);
-      orShiftedInto(made, here, before, words, 1 << (level - 1));
+  /**
+   * Collects where runs that begin at a column cannot lie.
+   *
+   * @param room the last row that leaves room for them
+   * @param hasty whether to stop once nothing is left
+   * @returns how many words it took
+   */
+  private forbid(at: number, runs: Int32Array, room: number, hasty: boolean): number {
+    const { words, forbidden } = this;
+    const used = Math.min(words, (room >> 5) + 1);
+    const open = openIn(room);
+    forbidden.fill(0, 0, used);
+    let step = 0;
+    for (let k = 0; k < runs.length; k += 3) {
+      const length = runs[k + 2]!;
+      const level = 31 - Math.clz32(length);
+      const column = this.widenedColumn(at + runs[k]!, level);
+      const base = level * words;
+      orShifted(forbidden, used, column, base, words, runs[k + 1]!);
+      const rest = length - (1 << level);
+      if (rest > 0) orShifted(forbidden, used, column, base, words, runs[k + 1]! + rest);
+      if (hasty && (step++ & 3) === 3 && allSet(forbidden, used, open)) break;
     }
-    this.widened[c] = made;
-    return made;
+    return used;
   }
 
-  /** Free cells in the columns before one. */
-  freeBefore(column: number): number {
-    let taken = 0;
-    for (let w = 0, end = Math.min(column, this.columns) * this.words; w < end; w++) taken += bitsIn(this.bits[w]!);
-    return Math.min(column, this.columns) * this.rows - taken;
+  /** Where runs of 1, 2, 4 … cells cannot begin in a column, up to a power of two. */
+  private widenedColumn(c: number, most: number): Int32Array {
+    const { words, levels } = this;
+    let made = this.widened[c];
+    let level = made ? this.widenedTo[c]! : 0;
+    if (made && level >= most) return made;
+    if (!made) {
+      made = new Int32Array(words * levels);
+      for (let w = 0, at = c * words; w < words; w++) made[w] = this.bits[at + w]!;
+    }
+    while (level < most) {
+      const [before, by] = [level * words, 1 << level];
+      const [whole, shift] = [by >> 5, by & 31];
+      level++;
+      for (let w = 0; w < words; w++) {
+        const at = before + w + whole;
+        let word = made[before + w]!;
+        if (w + whole < words) word |= made[at]! >>> shift;
+        if (shift > 0 && w + whole + 1 < words) word |= made[at + 1]! << (32 - shift);
+        made[level * words + w] = word;
+      }
+    }
+    this.widened[c] = made;
+    this.widenedTo[c] = level;
+    return made;
   }
 
   /** Lays a shape. */
@@ -283,17 +312,6 @@ export class CellSheet {
     }
   }
 
-  /** Share of a shape's edge that would have something beside it: other shapes, or the edge of the sheet. */
-  contactAt({ rim }: CellShape, column: number, row: number): number {
-    let beside = 0;
-    for (let k = 0; k < rim.length; k += 2) {
-      const [c, r] = [column + rim[k]!, row + rim[k + 1]!];
-      if (c < 0 || r < 0 || r >= this.rows) beside++;
-      else if (c < this.columns && (this.bits[c * this.words + (r >> 5)]! >>> (r & 31)) & 1) beside++;
-    }
-    return (2 * beside) / rim.length;
-  }
-
   /** Whether a shape lies free at a place. */
   fitsAt({ runs, columns, rows }: CellShape, column: number, row: number): boolean {
     if (column < 0 || row < 0 || column + columns > this.columns || row + rows > this.rows) return false;
@@ -312,6 +330,9 @@ export class CellSheet {
   }
 }
 
+/** Bits of the last word up to the last row that leaves room. */
+const openIn = (room: number): number => ((room & 31) === 31 ? -1 : (1 << ((room & 31) + 1)) - 1);
+
 const allSet = (bits: Int32Array, used: number, last: number): boolean => {
   for (let w = 0; w < used - 1; w++) if (bits[w] !== -1) return false;
   return (bits[used - 1]! & last) === last;
@@ -326,16 +347,5 @@ function orShifted(out: Int32Array, used: number, column: Int32Array, base: numb
     const low = column[base + at]! >>> shift;
     const high = shift === 0 || at + 1 >= words ? 0 : column[base + at + 1]! << (32 - shift);
     out[w]! |= low | high;
-  }
-}
-
-function orShiftedInto(made: Int32Array, here: number, before: number, words: number, by: number): void {
-  const [whole, shift] = [by >> 5, by & 31];
-  for (let w = 0; w < words; w++) {
-    const at = w + whole;
-    if (at >= words) return;
-    const low = made[before + at]! >>> shift;
-    const high = shift === 0 || at + 1 >= words ? 0 : made[before + at + 1]! << (32 - shift);
-    made[here + w]! |= low | high;
   }
 }

@@ -88,8 +88,8 @@ export interface PlanStep {
   readonly kept: readonly KeptFilm[];
 }
 
-/** Plans that are looked at for a film of so many parts: all of it is done before a picture is shown, so many parts get the first. */
-const plansFor = (parts: number): number => (parts > 20 ? 1 : parts > 12 ? 6 : 24);
+/** Searches for a film of so many parts: all of it is done before a picture is shown, so many parts get the first plan. */
+const searchesFor = (parts: number): number => (parts > 20 ? 0 : parts > 12 ? 2 : 3);
 
 /**
  * Lays each film's parts on boards as strips side by side, in the order of the stack. A film of one part lies turned a
@@ -112,11 +112,8 @@ export function planLoads(
     const known = keptFor(own, board, supply, kept);
     if (known) return { own, lots: known.lots, left: [] };
     let best: LotStep = { lots: [], left: own };
-    let looked = 0;
-    for (const step of lotsOfFilm(own, roomFor(own, board, supply), { gapMm: board.gapMm })) {
-      best = step ?? best;
-      if (++looked >= plansFor(own.length)) break;
-    }
+    const wish = { gapMm: board.gapMm, searches: searchesFor(own.length) };
+    for (const step of lotsOfFilm(own, roomFor(own, board, supply), wish)) best = step ?? best;
     return { own, ...best };
   });
   return arrange(done, board);

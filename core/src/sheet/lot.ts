@@ -2,8 +2,8 @@ import { boxHeight, boxWidth } from '../plane/box.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import { ringArea } from '../polygon/polygon.ts';
 import type { FilmBlock, PartOnBoard } from './load.ts';
-import type { LaidPart, Nesting, NestPart, NestSheet, Quarter } from './nest.ts';
 import { nest } from './nest.ts';
+import type { LaidPart, Nesting, NestPart, NestSheet, Quarter } from './nesting.ts';
 import type { Offcut } from './stock.ts';
 import { offcutRing } from './stock.ts';
 
@@ -43,14 +43,16 @@ export interface LotStep {
 export interface LotWish {
   readonly gapMm: number;
   readonly seed?: number;
+  /** How often other ways are searched for; left out, again and again. */
+  readonly searches?: number;
   /** Lots as they are, for what is fixed on them. */
   readonly like?: readonly Lot[];
 }
 
 /** Offcuts that are thought of at once, when none holds everything. */
 const MOST_OFFCUTS = 6;
-/** Plans that are looked at before an offcut counts as too small. */
-const OFFCUT_TRIES = 3;
+/** Searches before an offcut counts as too small. */
+const OFFCUT_SEARCHES = 1;
 
 /**
  * Lays the parts of one film: on the smallest offcut that holds them all, else on what offcuts hold of them, and the rest
@@ -62,7 +64,7 @@ const OFFCUT_TRIES = 3;
 export function* lotsOfFilm(
   blocks: readonly FilmBlock[],
   room: Room,
-  { gapMm, seed = 1, like = [] }: LotWish,
+  { gapMm, seed = 1, like = [], searches }: LotWish,
 ): Generator<LotStep | null, void> {
   const fixed = like.flatMap((lot) => lot.parts.filter((part) => part.fixed));
   const kinds = { along: room.along, across: room.across };
@@ -74,14 +76,12 @@ export function* lotsOfFilm(
       return;
     }
     for (const offcut of offcuts.filter((o) => offcutArea(o) >= area)) {
-      let tries = 0;
-      for (const plan of nest(partsOf(blocks), [sheetOf(offcut)], { gapMm, seed })) {
+      for (const plan of nest(partsOf(blocks), [sheetOf(offcut)], { gapMm, seed, searches: OFFCUT_SEARCHES })) {
         // The first plan is the roughest; more than one sheet means that one does not do.
         if (plan && plan.left.length === 0 && plan.alongUsed.length === 1) {
           yield lotsOfPlan(plan, blocks, kinds, [offcut]);
           return;
         }
-        if (++tries >= OFFCUT_TRIES) break;
       }
     }
   }
@@ -90,7 +90,12 @@ export function* lotsOfFilm(
   const load: NestSheet = { id: 'load', acrossMm: room.across - 2 * at, alongMm: room.along - 2 * at };
   const sheets = [...some.map((o) => ({ ...sheetOf(o), free: true })), load];
   const stay = fixedOn(like, blocks, some);
-  for (const plan of nest(partsOf(blocks), sheets, { gapMm, seed, fixed: stay }))
+  for (const plan of nest(partsOf(blocks), sheets, {
+    gapMm,
+    seed,
+    fixed: stay,
+    ...(searches === undefined ? {} : { searches }),
+  }))
     yield plan && lotsOfPlan(plan, blocks, kinds, some, stay);
 }
 

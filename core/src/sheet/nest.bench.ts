@@ -1,7 +1,7 @@
 import { boxesOf, jigsaw, namesAndSectors, partArea } from '../../test/nesting.ts';
 import type { Row } from '../../test/measure.ts';
-import type { Nesting, NestPart, NestSheet } from './nest.ts';
 import { nest } from './nest.ts';
+import type { Nesting, NestPart, NestSheet } from './nesting.ts';
 
 /** The first plan and what five seconds make of it. */
 function timed(

@@ -2,23 +2,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { apart, boxesOf, jigsaw, laidRings, namesAndSectors, partArea } from '../../test/nesting.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
-import type { Nesting, NestPart, NestSheet, Quarter } from './nest.ts';
 import { nest } from './nest.ts';
+import type { Nesting, NestPart, NestSheet, Quarter } from './nesting.ts';
 
-/** The best plan within some rounds. */
+/** The best plan after some searches. */
 function planned(
   parts: readonly NestPart[],
   sheets: readonly NestSheet[],
   gapMm: number,
-  rounds: number,
+  searches: number,
   seed = 1,
 ): Nesting {
   let best: Nesting | null = null;
-  let round = 0;
-  for (const plan of nest(parts, sheets, { gapMm, seed })) {
-    if (plan) best = plan;
-    if (++round >= rounds) break;
-  }
+  for (const plan of nest(parts, sheets, { gapMm, seed, searches })) best = plan ?? best;
   return best!;
 }
 const roll: NestSheet = { id: 'roll', acrossMm: 200, alongMm: 2000 };
@@ -50,7 +46,7 @@ describe('nest', () => {
           // prettier-ignore
           const parts = stars.map(partOf);
           const sheets = [{ id: 'offcut', acrossMm: 90, alongMm: 120 }, { id: 'board', acrossMm: 150, alongMm: 280 }]; // prettier-ignore
-          const plan = planned(parts, sheets, gap, 4, seed);
+          const plan = planned(parts, sheets, gap, 1, seed);
           expect(plan.laid.length + plan.left.length).toBe(parts.length);
           const laid = laidRings(parts, plan);
           laid.forEach((a, i) => {
@@ -67,24 +63,24 @@ describe('nest', () => {
       ),
       { numRuns: 300 },
     );
-  });
+  }, 120_000);
 
   it('takes at least 15 % less film than boxes round sectors and script names, on the average', () => {
     const wide: NestSheet = { id: 'wide', acrossMm: 324, alongMm: 3000 };
     const shares = [1, 2, 3, 4].map((seed) => {
       const parts = namesAndSectors(seed);
       const area = (plan: Nesting): number => plan.alongUsed.reduce((sum, mm) => sum + mm, 0);
-      return area(planned(parts, [wide], 6, 12)) / area(planned(boxesOf(parts), [wide], 6, 12));
+      return area(planned(parts, [wide], 6, 2)) / area(planned(boxesOf(parts), [wide], 6, 2));
     });
     expect(shares.reduce((sum, s) => sum + s, 0) / shares.length).toBeLessThan(0.85);
   });
 
-  it('puts a puzzle of thirty parts together again to most of its area', () => {
+  it('puts a puzzle of thirty parts together again to 85 % of its area in four searches', () => {
     const uses = [1, 2, 3, 4].map((seed) => {
       const parts = jigsaw(300, 200, 30, seed);
-      return parts.reduce((sum, part) => sum + partArea(part), 0) / 200 / planned(parts, [roll], 0, 60).alongUsed[0]!;
+      return parts.reduce((sum, part) => sum + partArea(part), 0) / 200 / planned(parts, [roll], 0, 4).alongUsed[0]!;
     });
-    for (const use of uses) expect(use).toBeGreaterThan(0.78);
+    for (const use of uses) expect(use).toBeGreaterThan(0.85);
   });
 
   it('fills offcuts first, opens as few boards as can be, and lists what fits none', () => {
@@ -92,18 +88,18 @@ describe('nest', () => {
     const parts = [...Array.from({ length: 5 }, (_, i) => square(`q${i}`, 48)), square('wide', 140)];
     // Two of 48 with 2 mm between them, and no more, lie side by side on an offcut of 100; four fill a board of 100.
     const sheets = [{ id: 'offcut', acrossMm: 50, alongMm: 100 }, { id: 'board', acrossMm: 100, alongMm: 100 }]; // prettier-ignore
-    const plan = planned(parts, sheets, 2, 10);
+    const plan = planned(parts, sheets, 2, 3);
     expect(plan.left).toEqual(['wide']);
     expect(plan.sheetIds).toEqual(['offcut', 'board']);
     expect(plan.laid.filter((p) => p.sheet === 0)).toHaveLength(2);
-    expect(planned([], sheets, 2, 10)).toMatchObject({ laid: [], left: [] });
+    expect(planned([], sheets, 2, 3)).toMatchObject({ laid: [], left: [] });
   });
 
   it('lays a small part in the hole of a large one', () => {
     const ring = (mm: number, at = 0): number[] => [at, at, at + mm, at, at + mm, at + mm, at, at + mm];
     const frame: NestPart = { id: 'frame', rings: [Float64Array.from(ring(100)), Float64Array.from([15, 15, 15, 85, 85, 85, 85, 15])], turns: [0] }; // prettier-ignore
     const inside: NestPart = { id: 'inside', rings: [Float64Array.from(ring(50))], turns: [0] };
-    expect(planned([frame, inside], [{ id: 's', acrossMm: 100, alongMm: 300 }], 6, 5).alongUsed[0]).toBeCloseTo(100, 0);
+    expect(planned([frame, inside], [{ id: 's', acrossMm: 100, alongMm: 300 }], 6, 2).alongUsed[0]).toBeCloseTo(100, 0);
   });
 
   it('lets nothing lie between the outlines of one part, which are lifted with one tape', () => {
@@ -111,7 +107,7 @@ describe('nest', () => {
     // Two squares of 40 with 60 mm between them: a square of 30 has room there, with 15 mm to spare on either side.
     const pair: NestPart = { id: 'pair', rings: [square(0, 0, 40), square(100, 0, 40)], turns: [0] };
     const small: NestPart = { id: 'small', rings: [square(0, 0, 30)], turns: [0] };
-    const plan = planned([pair, small], [{ id: 's', acrossMm: 40, alongMm: 400 }], 6, 8);
+    const plan = planned([pair, small], [{ id: 's', acrossMm: 40, alongMm: 400 }], 6, 3);
     const at = (id: string): number => plan.laid.find((p) => p.id === id)!.x;
     const between = at('small') > at('pair') && at('small') < at('pair') + 100;
     expect(between).toBe(false);
@@ -120,7 +116,7 @@ describe('nest', () => {
 
   it('gives the same plan for the same seed', () => {
     const parts = jigsaw(200, 150, 12, 5);
-    const once = planned(parts, [roll], 2, 30, 7);
-    expect(planned(parts, [roll], 2, 30, 7)).toEqual(once);
+    const once = planned(parts, [roll], 2, 5, 7);
+    expect(planned(parts, [roll], 2, 5, 7)).toEqual(once);
   });
 });
