@@ -130,11 +130,19 @@ test('eight names go on one strip a film, are laid closer, cut and booked', asyn
   await page.getByRole('button', { name: 'Send to the cutter' }).click();
   await cutWaiting(page);
   await page.getByRole('button', { name: 'Loads', exact: true }).click();
+  const mugs = page.locator('.row-line').filter({ hasText: 'Crew mug' });
+  await expect(mugs).toContainText('8, 24 on the shelf');
   await page.getByRole('button', { name: 'Book it' }).click();
-  await expect(page.getByText(/^\s*Booked/)).toBeVisible();
+  await expect(page.getByText(/^\s*Booked.* and so are 8 blanks/)).toBeVisible();
+  await expect(mugs).toContainText('8, 16 on the shelf');
   // The offcut of 140 × 82 is used up; of the roll of 3420 mm as much is gone as was said.
   expect(await shelf(page, 'Deep water')).toBe(`${((3420 - after) / 1000).toFixed(2)} m left of 5.00 m`);
   await expect(page.getByRole('button', { name: 'Change the offcut of Ensign, 140 × 82 mm' })).toHaveCount(0);
+  // Taken back from the stock's own list, the mugs stand there again.
+  const counted = page.getByRole('region', { name: 'Blanks' }).locator('.row-line').filter({ hasText: 'Crew mug' });
+  await expect(counted).toContainText('16');
+  await page.getByRole('region', { name: 'Booked' }).getByRole('button', { name: 'Take it back' }).first().click();
+  await expect(counted).toContainText('24');
 });
 
 test('a part is put by hand with the keys, stays there, and may not come too near', async ({ page }) => {

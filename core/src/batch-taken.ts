@@ -11,6 +11,22 @@ export interface BatchTaken {
   readonly tapeMm2: number;
 }
 
+/**
+ * Blanks that a project is made on, by the id that they have on the shelf: one, or as many as its list says. What is made on
+ * a blank that is on no shelf is left out.
+ */
+export function blanksFor({
+  names,
+  shelfBlankId,
+}: Pick<Project, 'names' | 'shelfBlankId'>): { readonly id: string; readonly count: number }[] {
+  const counts = new Map<string, number>();
+  for (const { blankId, count } of names?.rows ?? [{ blankId: null, count: 1 }]) {
+    const id = blankId ?? shelfBlankId;
+    if (id !== null && count > 0) counts.set(id, (counts.get(id) ?? 0) + count);
+  }
+  return [...counts].map(([id, count]) => ({ id, count }));
+}
+
 /** mm of tape past the pieces on every side, to hold it by. */
 const TAPE_MARGIN_MM = 10;
 

@@ -1,18 +1,20 @@
-import type { Booking } from '@mivet/core';
+import { blanksFor, type Booking } from '@mivet/core';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
+import { useLibrary } from '../stores/library.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useProject } from '../stores/project.ts';
 import { useStock } from '../stores/stock.ts';
 
 /** Taking what a job was cut from off the shelf, and putting it back. */
 export function useBooking(): {
+  /** Blanks that it is made on, with how many stand on the shelf; those that nobody counts are left out. */
+  blanks: ComputedRef<{ id: string; name: string; count: number; there: number }[]>;
   /** Whether any film of the job is in stock. */
   known: ComputedRef<boolean>;
   /** What was booked for this project last. */
   last: ComputedRef<Booking | null>;
-  lastWhen: ComputedRef<string>;
-  /** Offcuts that came of it. */
-  born: ComputedRef<number>;
+  /** When that was and what it did, in words. */
+  lastWords: ComputedRef<string>;
   busy: Ref<boolean>;
   said: Ref<string | null>;
   book: () => Promise<void>;
@@ -20,6 +22,7 @@ export function useBooking(): {
 } {
   const plan = usePlan();
   const project = useProject();
+  const library = useLibrary();
   const stock = useStock();
   const busy = ref(false);
   const said = ref<string | null>(null);
@@ -32,6 +35,12 @@ export function useBooking(): {
   const known = computed(() =>
     (plan.sheet?.takings.strips ?? []).some(({ from }) => from.kind !== 'unknown' && from.kind !== 'rest'),
   );
+  const blanks = computed(() =>
+    blanksFor(project.doc!).flatMap(({ id, count }) => {
+      const there = library.shelf.find(({ blank }) => blank.id === id);
+      return there && there.inStock !== null ? [{ id, count, name: there.blank.name, there: there.inStock }] : [];
+    }),
+  );
   async function run(work: () => Promise<string | null>): Promise<void> {
     if (busy.value) return;
     busy.value = true;
@@ -41,16 +50,10 @@ export function useBooking(): {
     busy.value = false;
   }
   return {
+    blanks,
     known,
     last,
-    lastWhen: computed(
-      () =>
-      last.value ? new Date(last.value.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) : '', // prettier-ignore
-    ),
-    born: computed(() => {
-      const before = new Set(last.value?.before.map(({ id }) => id));
-      return last.value?.after.filter((t) => t.kind === 'offcut' && !before.has(t.id)).length ?? 0;
-    }),
+    lastWords: computed(() => (last.value ? bookedWords(last.value) : '')),
     busy,
     said,
     book: () =>
@@ -62,10 +65,22 @@ export function useBooking(): {
           projectId: project.doc!.id,
           title: project.doc!.name,
           cutMm: plan.strips.reduce((sum, s) => sum + s.cutMm, 0),
+          blanks: blanksFor(project.doc!),
           at: new Date().toISOString(),
           newId: () => crypto.randomUUID(),
         }),
       ),
     undo: () => run(() => stock.unbook(last.value!)),
   };
+}
+
+/** When something was booked and what that did, in words. */
+function bookedWords({ at, before, after, blanks = [] }: Booking): string {
+  const when = new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }); // prettier-ignore
+  const known = new Set(before.map(({ id }) => id));
+  const born = after.filter((t) => t.kind === 'offcut' && !known.has(t.id)).length;
+  const cups = blanks.reduce((sum, { count }) => sum + count, 0);
+  const offcuts = born === 0 ? '' : born === 1 ? '; an offcut is on it' : `; ${born} offcuts are on it`;
+  const too = cups === 0 ? '' : cups === 1 ? ', and so is one blank' : `, and so are ${cups} blanks`;
+  return `Booked ${when}: the film is off the shelf${too}${offcuts}.`;
 }

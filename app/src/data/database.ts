@@ -1,6 +1,7 @@
 import {
   checkDocument,
   stockDocument,
+  type CountedBlank,
   type OwnFont,
   type OwnMotif,
   type Project,
@@ -190,21 +191,33 @@ export async function writeAll(projects: readonly Project[], library: LibraryDoc
 }
 
 /**
- * Changes the stock in one go: what lies there now is handed over and what becomes of it comes back, so that two tabs never
- * take the same film.
+ * Changes the stock in one go: what lies there now, with the blanks that are counted, is handed over and what becomes of it
+ * comes back, so that two tabs never take the same film.
  *
  * @param change works out what is put and removed; null to leave everything as it is
  * @param now ISO
  */
 export async function changeStock(
-  change: (things: readonly StockThing[]) => ShelfChange | null,
+  change: (things: readonly StockThing[], blanks: readonly CountedBlank[]) => ShelfChange | null,
   now: string,
 ): Promise<StockThing[]> {
-  const tx = (await open()).transaction('stock', 'readwrite', ON_DISK);
-  const rows = (await tx.store.getAll()).flatMap((row) => checkedKept('stock', row));
-  const wanted = change(rows.map(({ thing }) => thing));
-  for (const id of wanted?.remove ?? []) await tx.store.delete(id);
-  for (const thing of wanted?.put ?? []) await tx.store.put(stockDocument(thing, now));
+  const tx = (await open()).transaction(['stock', 'shelf'], 'readwrite', ON_DISK);
+  const [stock, shelf] = [tx.objectStore('stock'), tx.objectStore('shelf')];
+  const rows = (await stock.getAll()).flatMap((row) => checkedKept('stock', row));
+  const blanks = (await shelf.getAll()).flatMap((row) => checkedKept('shelf', row));
+  const counted = blanks.flatMap(({ blank: { id, name }, inStock }) => (inStock === null ? [] : [{ id, name, count: inStock }])); // prettier-ignore
+  const wanted = change(
+    rows.map(({ thing }) => thing),
+    counted,
+  );
+  for (const id of wanted?.remove ?? []) await stock.delete(id);
+  for (const thing of wanted?.put ?? []) await stock.put(stockDocument(thing, now));
+  for (const { id, by } of wanted?.blanks ?? []) {
+    const entry = blanks.find(({ blank }) => blank.id === id);
+    // Who has stopped counting meanwhile is not made to count again.
+    if (entry && entry.inStock !== null)
+      await shelf.put({ ...entry, inStock: Math.max(0, entry.inStock + by), changedAt: now });
+  }
   await tx.done;
   const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
   return [...rows.map(({ thing }) => thing).filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];

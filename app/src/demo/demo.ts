@@ -129,22 +129,22 @@ const prizeBox: Blank = {
 };
 
 /** A dozen blanks of the made-up rowing club, of every kind. */
-const SHELF: readonly (readonly [Blank, number | null])[] = [
-  [crewMug, 4.5],
-  [steelTumbler, 11.9],
-  [canGlass, 2.8],
-  [coxsBeaker, 3.2],
-  [flask, 14],
-  [coxGoblet, 8.5],
-  [frostedBottle, 6],
-  [landingPot, 5.4],
-  [laneBall, 1.9],
-  [turnBuoy, 0.3],
-  [bowLid, null],
-  [prizeBox, 7.2],
+const SHELF: readonly (readonly [Blank, price: number | null, inStock: number | null])[] = [
+  [crewMug, 4.5, 24],
+  [steelTumbler, 11.9, 3],
+  [canGlass, 2.8, 12],
+  [coxsBeaker, 3.2, null],
+  [flask, 14, 2],
+  [coxGoblet, 8.5, null],
+  [frostedBottle, 6, null],
+  [landingPot, 5.4, 1],
+  [laneBall, 1.9, null],
+  [turnBuoy, 0.3, 40],
+  [bowLid, null, null],
+  [prizeBox, 7.2, 0],
 ];
 export const demoShelf = (now: string): ShelfBlank[] =>
-  SHELF.map(([blank, price]) => ({ ...newShelfBlank(blank, now), price }));
+  SHELF.map(([blank, price, inStock]) => ({ ...newShelfBlank(blank, now), price, inStock }));
 
 /** A blank whose paper closed without a gap when it was tried. */
 function triedOnPaper(blank: Blank, on: string): Blank {

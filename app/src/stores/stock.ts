@@ -5,6 +5,7 @@ import {
   supplyOf,
   type Booking,
   type BookingResult,
+  type CountedBlank,
   type Project,
   type ShelfChange,
   type StockThing,
@@ -15,6 +16,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
 
 const today = (): string => new Date().toISOString().slice(0, 10);
@@ -60,23 +62,34 @@ export const useStock = defineStore('stock', () => {
   }
 
   /** Changes the stock in one go, from what lies there now. */
-  async function change(work: (now: readonly StockThing[]) => ShelfChange | null): Promise<void> {
+  async function change(
+    work: (now: readonly StockThing[], blanks: readonly CountedBlank[]) => ShelfChange | null,
+  ): Promise<void> {
     if (refused.value) {
-      const wanted = work(things.value);
+      const wanted = work(things.value, []);
       const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
       things.value = [...things.value.filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
       return;
     }
-    things.value = await database.changeStock(work, new Date().toISOString());
+    let blanks = 0;
+    const told = (...now: Parameters<typeof work>): ShelfChange | null => {
+      const wanted = work(...now);
+      blanks = wanted?.blanks?.length ?? 0;
+      return wanted;
+    };
+    things.value = await database.changeStock(told, new Date().toISOString());
+    if (blanks > 0) await useLibrary().load();
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }
   const keep = (put: readonly StockThing[]): Promise<void> => change(() => ({ put, remove: [] }));
   const remove = (id: string): Promise<void> => change(() => ({ put: [], remove: [id] }));
 
-  async function decide(work: (now: readonly StockThing[]) => BookingResult): Promise<string | null> {
+  async function decide(
+    work: (now: readonly StockThing[], blanks: readonly CountedBlank[]) => BookingResult,
+  ): Promise<string | null> {
     let problem: string | null = null;
-    await change((now) => {
-      const result = work(now);
+    await change((now, blanks) => {
+      const result = work(now, blanks);
       if (result.ok) return result.change;
       problem = describeBookingProblem(result.problem);
       return null;
@@ -84,7 +97,7 @@ export const useStock = defineStore('stock', () => {
     return problem;
   }
   /** Books a plan; what is in the way, in words, or null. */
-  const book = (what: ToBook): Promise<string | null> => decide((now) => bookPlan(now, what));
+  const book = (what: ToBook): Promise<string | null> => decide((now, blanks) => bookPlan(now, what, blanks));
   /** Puts back what a booking took. */
   const unbook = (booking: Booking): Promise<string | null> => decide((now) => takeBack(now, booking));
 

@@ -11,11 +11,13 @@ import {
   type StockThing,
 } from '@mivet/core';
 import { computed, ref, shallowRef } from 'vue';
+import BookedLines from '../components/stock/BookedLines.vue';
+import CutterLines from '../components/stock/CutterLines.vue';
 import FilmCard from '../components/stock/FilmCard.vue';
 import OffcutBox from '../components/stock/OffcutBox.vue';
 import StockEditor from '../components/stock/StockEditor.vue';
+import TapeLines from '../components/stock/TapeLines.vue';
 import { newCutter, newOffcut, newStockFilm, newTape } from '../components/stock/new-stock.ts';
-import { shortWords, tapeWords } from '../components/stock/stock-words.ts';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
 import { useLibrary } from '../stores/library.ts';
@@ -64,7 +66,6 @@ const cutters = computed(() =>
 const bookings = computed(() =>
   stock.things.filter((t): t is Booking => t.kind === 'booking').sort((a, b) => b.at.localeCompare(a.at)),
 );
-const shownBookings = ref(6);
 const low = computed(() => stock.things.filter(runsLow).length);
 const knownFilms = computed<Film[]>(() => {
   const all = [
@@ -102,13 +103,6 @@ async function saveTable(): Promise<void> {
   saveFile('mivet-stock.csv', writeStockCsv([...stock.things].sort(byName)));
   said.value = 'Written: mivet-stock.csv. Cutters and what was booked are not in a table.';
 }
-/** What of each film went, and what that cost where it is known. */
-const used = (booking: Booking): string =>
-  `${filmsUsed(booking)}${booking.used.length > 0 && booking.used.every(({ cost }) => cost !== null) ? `; film for ${booking.used.reduce((sum, { cost }) => sum + cost!, 0).toFixed(2)}` : ''}`;
-const filmsUsed = (booking: Booking): string =>
-  booking.used.map(({ film, areaMm2 }) => `${film.name} ${(areaMm2 / 100).toFixed(0)} cm²`).join(', ') || 'nothing';
-const when = (at: string): string =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 </script>
 
 <template>
@@ -175,18 +169,7 @@ const when = (at: string): string =>
           </button>
         </div>
         <p v-if="tapes.length === 0" class="quiet">None is noted.</p>
-        <div v-for="t in tapes" :key="t.id" class="row-line">
-          <span
-            >{{ t.name }}
-            <span class="quiet small">{{ t.tack }}{{ t.uses > 1 ? `, used ${t.uses} times` : '' }}</span></span
-          >
-          <span class="dims" :class="{ ochre: runsLow(t) }"
-            >{{ tapeWords(t, settings.unit) }}{{ runsLow(t) ? ': low' : '' }}
-            <button type="button" class="btn btn-link btn-sm" :aria-label="`Change ${t.name}`" @click="edit(t)">
-              Change
-            </button></span
-          >
-        </div>
+        <TapeLines :tapes="tapes" :unit="settings.unit" @change="edit" />
       </section>
       <section aria-labelledby="cutters">
         <div class="head">
@@ -196,21 +179,7 @@ const when = (at: string): string =>
           </button>
         </div>
         <p v-if="cutters.length === 0" class="quiet">None is noted; the usual boards are offered at Cut.</p>
-        <div v-for="c in cutters" :key="c.id" class="row-line">
-          <span>
-            {{ c.board.label }}
-            <span class="quiet small"
-              >{{ c.onBoard ? 'on a board' : 'without a board' }}, scissors
-              {{ shortWords(c.board.gapMm, settings.unit) }}</span
-            >
-          </span>
-          <span class="dims" :class="{ ochre: c.bladeMm >= c.bladeLastsMm }"
-            >blade {{ (c.bladeMm / 1000).toFixed(0) }} of {{ (c.bladeLastsMm / 1000).toFixed(0) }} m
-            <button type="button" class="btn btn-link btn-sm" :aria-label="`Change ${c.board.label}`" @click="edit(c)">
-              Change
-            </button></span
-          >
-        </div>
+        <CutterLines :cutters="cutters" :unit="settings.unit" @change="edit" />
       </section>
       <section aria-labelledby="blanks">
         <div class="head"><h2 id="blanks">Blanks</h2></div>
@@ -228,20 +197,7 @@ const when = (at: string): string =>
         <p v-if="bookings.length === 0" class="quiet">
           Nothing yet. At Cut, press <strong>Book it</strong> when a job is cut.
         </p>
-        <div v-for="b in bookings.slice(0, shownBookings)" :key="b.id" class="row-line">
-          <span
-            >{{ b.title }} <span class="quiet small d-block">{{ when(b.at) }}: {{ used(b) }}</span></span
-          >
-          <button type="button" class="btn btn-link btn-sm" @click="undo(b)">Take it back</button>
-        </div>
-        <button
-          v-if="bookings.length > shownBookings"
-          type="button"
-          class="btn btn-link btn-sm"
-          @click="shownBookings += 20"
-        >
-          Show more
-        </button>
+        <BookedLines :bookings="bookings" @undo="undo" />
       </section>
     </div>
 
@@ -309,9 +265,6 @@ h2 {
 }
 .files {
   margin-top: 1.75rem;
-}
-.ochre {
-  color: var(--ochre);
 }
 .brick {
   color: var(--brick);

@@ -131,6 +131,10 @@ const bookingSchema = z.object({
     .max(100),
   loads: z.number().int().min(0).max(100_000),
   cutMm: z.number().min(0).max(1e9),
+  blanks: z
+    .array(z.object({ id, name: short, count: z.number().int().min(1).max(1_000_000) }))
+    .max(100)
+    .optional(),
   before: z.array(bookedThing).max(1000),
   after: z.array(bookedThing).max(1000),
 }) satisfies z.ZodType<Booking>;

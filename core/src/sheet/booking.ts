@@ -1,6 +1,6 @@
 import type { Film } from '../artwork/film.ts';
 import type { LoadPlan } from './load.ts';
-import type { Booking, Offcut, StockCutter, StockFilm, StockThing } from './stock.ts';
+import type { Booking, CountedBlank, Offcut, StockCutter, StockFilm, StockThing } from './stock.ts';
 import { pricePerMm2 } from './stock.ts';
 import type { Takings } from './take.ts';
 
@@ -8,6 +8,8 @@ import type { Takings } from './take.ts';
 export interface ShelfChange {
   readonly put: readonly StockThing[];
   readonly remove: readonly string[];
+  /** Blanks of which more or fewer stand there, by how many; those that nobody counts are left out. */
+  readonly blanks?: readonly { readonly id: string; readonly by: number }[];
 }
 
 /** Why a plan was not booked, or not taken back. */
@@ -32,6 +34,8 @@ export interface ToBook {
   readonly title: string;
   /** mm that the blade went. */
   readonly cutMm: number;
+  /** Blanks that it is made on, by the id that they have on the shelf. */
+  readonly blanks?: readonly { readonly id: string; readonly count: number }[];
   /** ISO. */
   readonly at: string;
   readonly newId: () => string;
@@ -42,9 +46,14 @@ export interface ToBook {
  *
  * @param things everything on the shelf, as it is now
  * @param what plan and takings that were worked out from it
+ * @param counted blanks that are counted, and how many stand there; where there are too few, what there is is taken
  * @returns nothing is changed when something that it takes is gone meanwhile
  */
-export function bookPlan(things: readonly StockThing[], what: ToBook): BookingResult {
+export function bookPlan(
+  things: readonly StockThing[],
+  what: ToBook,
+  counted: readonly CountedBlank[] = [],
+): BookingResult {
   const now = new Map(things.map((thing) => [thing.id, thing]));
   const before = new Map<string, StockFilm | Offcut | StockCutter>();
   const after = new Map<string, StockFilm | Offcut | StockCutter>();
@@ -93,6 +102,11 @@ export function bookPlan(things: readonly StockThing[], what: ToBook): BookingRe
     before.set(cutter.id, cutter);
     after.set(cutter.id, { ...cutter, bladeMm: cutter.bladeMm + what.cutMm });
   }
+  const blanks = (what.blanks ?? []).flatMap(({ id, count }): CountedBlank[] => {
+    const there = counted.find((blank) => blank.id === id);
+    const taken = Math.min(count, there?.count ?? 0);
+    return there && taken > 0 ? [{ ...there, count: taken }] : [];
+  });
   const booking: Booking = {
     kind: 'booking',
     id: what.newId(),
@@ -105,15 +119,17 @@ export function bookPlan(things: readonly StockThing[], what: ToBook): BookingRe
     }),
     loads: what.plan.loads.length,
     cutMm: what.cutMm,
+    ...(blanks.length > 0 ? { blanks } : {}),
     before: [...before.values()],
     after: [...after.values()],
   };
-  return { ok: true, change: { put: [...after.values(), booking], remove } };
+  const fewer = blanks.map(({ id, count }) => ({ id, by: -count }));
+  return { ok: true, change: { put: [...after.values(), booking], remove, blanks: fewer } };
 }
 
 /**
- * Puts back what a booking took, on top of whatever happened since: lengths and counts are given back, offcuts that were
- * born go, those that were used up return.
+ * Puts back what a booking took, on top of whatever happened since: lengths and counts are given back, blanks too, offcuts
+ * that were born go, those that were used up return.
  *
  * @param things everything on the shelf, as it is now
  * @returns not taken back when an offcut that was born has been used or changed since
@@ -139,7 +155,8 @@ export function takeBack(things: readonly StockThing[], booking: Booking): Booki
       put.push({ ...here, bladeMm: Math.max(0, here.bladeMm - thing.bladeMm + before.bladeMm) });
   }
   for (const thing of booking.before) if (thing.kind === 'offcut') put.push(thing);
-  return { ok: true, change: { put, remove } };
+  const blanks = (booking.blanks ?? []).map(({ id, count }) => ({ id, by: count }));
+  return { ok: true, change: { put, remove, blanks } };
 }
 
 /** Why not, in words. */

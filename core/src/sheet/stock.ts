@@ -80,6 +80,13 @@ export interface StockCutter {
   readonly notes: string;
 }
 
+/** Some blanks of a kind, by the id that it has on the shelf. */
+export interface CountedBlank {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+}
+
 /** What was taken off the stock for a job, and what was born; it can be put back. */
 export interface Booking {
   readonly kind: 'booking';
@@ -92,6 +99,8 @@ export interface Booking {
   readonly used: readonly { readonly film: Film; readonly areaMm2: number; readonly cost: number | null }[];
   readonly loads: number;
   readonly cutMm: number;
+  /** Blanks that were counted off the shelf; left out where none was. */
+  readonly blanks?: readonly CountedBlank[] | undefined;
   /** Things as they were, for taking it back. */
   readonly before: readonly (StockFilm | Offcut | StockCutter)[];
   /** The same things and the new ones as they became; what is not among them was used up. */

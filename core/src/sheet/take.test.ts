@@ -181,6 +181,27 @@ describe('booking', () => {
     expect(booking).toMatchObject({ title: 'Job', loads: 1, cutMm: 2000 });
   });
 
+  it('counts blanks down by what is made, never below none, and back up again', () => {
+    const what = { ...toBook([block('', 100, 50)], things), blanks: [{ id: 'mug', count: 8 }, { id: 'cup', count: 5 }, { id: 'uncounted', count: 1 }] }; // prettier-ignore
+    const booked = bookPlan(things, what, [{ id: 'mug', name: 'Mug', count: 24 }, { id: 'cup', name: 'Cup', count: 3 }]); // prettier-ignore
+    if (!booked.ok) throw new Error(booked.problem.code);
+    expect(booked.change.blanks).toEqual([{ id: 'mug', by: -8 }, { id: 'cup', by: -3 }]); // prettier-ignore
+    const after = applied(things, booked.change);
+    const back = takeBack(
+      after,
+      after.find((t) => t.kind === 'booking')!,
+    );
+    expect(back).toMatchObject({
+      ok: true,
+      change: {
+        blanks: [
+          { id: 'mug', by: 8 },
+          { id: 'cup', by: 3 },
+        ],
+      },
+    });
+  });
+
   it('is not done twice from the same film, nor from film that is gone', () => {
     const what = toBook([block('', 100, 50, { film: shallows.id })], things);
     const booked = bookPlan(things, what);

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { BOARDS, formatLength, type Taking } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
-import { useBooking } from '../../composables/useBooking.ts';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
 import { usePicture } from '../../stores/picture.ts';
@@ -13,6 +12,7 @@ import { useView } from '../../stores/view.ts';
 import { askCore } from '../../workers/core-client.ts';
 import type { StripPicture } from '../../workers/protocol.ts';
 import CheckBox from '../fields/CheckBox.vue';
+import BookingRow from './BookingRow.vue';
 import CloserRow from './CloserRow.vue';
 import CostFields from './CostFields.vue';
 import CutExtras from './CutExtras.vue';
@@ -28,7 +28,6 @@ const stock = useStock();
 const files = useFiles();
 const view = useView();
 const cutter = useCutter();
-const booking = useBooking();
 const id = useId();
 const sendProblem = ref<string | null>(null);
 
@@ -232,43 +231,7 @@ async function send(): Promise<void> {
     </details>
     <template v-if="strips.length > 0">
       <CostFields class="mt-2" />
-      <h3 class="mt-4">When it is cut</h3>
-      <template v-if="booking.last.value">
-        <p class="mb-1">
-          Booked {{ booking.lastWhen.value }}: the film is off the shelf{{
-            booking.born.value > 0
-              ? `, ${booking.born.value === 1 ? 'an offcut is' : `${booking.born.value} offcuts are`} on it`
-              : ''
-          }}.
-        </p>
-        <p class="quiet small mb-1">The loads above are how it would be cut once more.</p>
-        <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.undo">
-          Take it back
-        </button>
-        <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.book">
-          Book it once more
-        </button>
-      </template>
-      <template v-else>
-        <p class="quiet mb-2">
-          {{
-            booking.known.value
-              ? 'Takes the film off your shelf and puts what is left of it there.'
-              : 'None of these films is in your stock: put them there, and Mivet keeps count.'
-          }}
-        </p>
-        <button
-          v-if="booking.known.value"
-          type="button"
-          class="btn btn-outline-primary"
-          :disabled="booking.busy.value || plan.watching"
-          @click="booking.book"
-        >
-          Book it
-        </button>
-        <RouterLink v-else :to="{ name: 'stock' }">Go to Stock</RouterLink>
-      </template>
-      <p v-if="booking.said.value" class="mt-2" role="status">{{ booking.said.value }}</p>
+      <BookingRow />
     </template>
   </div>
 </template>
@@ -281,9 +244,5 @@ async function send(): Promise<void> {
 summary {
   color: var(--teal);
   font-weight: 600;
-}
-h3 {
-  font-size: 1rem;
-  margin-bottom: 0.3rem;
 }
 </style>

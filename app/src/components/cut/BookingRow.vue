@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { useBooking } from '../../composables/useBooking.ts';
+import { usePlan } from '../../stores/plan.ts';
+
+/** Taking what a job was cut from off the shelf, and putting it back. */
+const plan = usePlan();
+const booking = useBooking();
+</script>
+
+<template>
+  <div>
+    <h3 class="mt-4">When it is cut</h3>
+    <div v-for="b in booking.blanks.value" :key="b.id" class="row-line">
+      <span>{{ b.name }}</span>
+      <span class="dims" :class="{ short: b.there < b.count }">{{ b.count }}, {{ b.there }} on the shelf</span>
+    </div>
+    <template v-if="booking.last.value">
+      <p class="mb-1">
+        {{ booking.lastWords.value }}
+      </p>
+      <p class="quiet small mb-1">The loads above are how it would be cut once more.</p>
+      <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.undo">
+        Take it back
+      </button>
+      <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.book">
+        Book it once more
+      </button>
+    </template>
+    <template v-else>
+      <p class="quiet mb-2">
+        {{
+          booking.known.value
+            ? `Takes the film${booking.blanks.value.length > 0 ? ' and the blanks' : ''} off your shelf and puts what is left of it there.`
+            : 'None of these films is in your stock: put them there, and Mivet keeps count.'
+        }}
+      </p>
+      <button
+        v-if="booking.known.value"
+        type="button"
+        class="btn btn-outline-primary"
+        :disabled="booking.busy.value || plan.watching"
+        @click="booking.book"
+      >
+        Book it
+      </button>
+      <RouterLink v-else :to="{ name: 'stock' }">Go to Stock</RouterLink>
+    </template>
+    <p v-if="booking.said.value" class="mt-2" role="status">{{ booking.said.value }}</p>
+  </div>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 1rem;
+  margin-bottom: 0.3rem;
+}
+.short {
+  color: var(--brick);
+}
+</style>

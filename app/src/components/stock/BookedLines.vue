@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import type { Booking } from '@mivet/core';
+import { ref } from 'vue';
+
+/** What was booked off the shelf, the newest first. */
+defineProps<{ bookings: readonly Booking[] }>();
+const emit = defineEmits<{ undo: [booking: Booking] }>();
+const shown = ref(6);
+
+/** What of each film went, what that cost where it is known, and blanks. */
+function used(booking: Booking): string {
+  const cost = booking.used.reduce((sum, one) => sum + (one.cost ?? NaN), 0);
+  const cups = (booking.blanks ?? []).map(({ name, count }) => `${count} × ${name}`);
+  return [filmsUsed(booking), ...(cost > 0 ? [`film for ${cost.toFixed(2)}`] : []), ...cups].join('; ');
+}
+const filmsUsed = (booking: Booking): string =>
+  booking.used.map(({ film, areaMm2 }) => `${film.name} ${(areaMm2 / 100).toFixed(0)} cm²`).join(', ') || 'nothing';
+const when = (at: string): string =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+</script>
+
+<template>
+  <div v-for="b in bookings.slice(0, shown)" :key="b.id" class="row-line">
+    <span
+      >{{ b.title }} <span class="quiet small d-block">{{ when(b.at) }}: {{ used(b) }}</span></span
+    >
+    <button type="button" class="btn btn-link btn-sm" @click="emit('undo', b)">Take it back</button>
+  </div>
+  <button v-if="bookings.length > shown" type="button" class="btn btn-link btn-sm" @click="shown += 20">
+    Show more
+  </button>
+</template>
