@@ -12,11 +12,11 @@ import {
 } from '@mivet/core';
 import { computed, ref, shallowRef } from 'vue';
 import BookedLines from '../components/stock/BookedLines.vue';
-import CutterLines from '../components/stock/CutterLines.vue';
 import FilmCard from '../components/stock/FilmCard.vue';
 import OffcutBox from '../components/stock/OffcutBox.vue';
 import StockEditor from '../components/stock/StockEditor.vue';
-import TapeLines from '../components/stock/TapeLines.vue';
+import StockLine from '../components/stock/StockLine.vue';
+import { bladeWords, cutterWords, tapeWords } from '../components/stock/stock-words.ts';
 import { newCutter, newOffcut, newStockFilm, newTape } from '../components/stock/new-stock.ts';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
@@ -169,7 +169,15 @@ async function saveTable(): Promise<void> {
           </button>
         </div>
         <p v-if="tapes.length === 0" class="quiet">None is noted.</p>
-        <TapeLines :tapes="tapes" :unit="settings.unit" @change="edit" />
+        <StockLine
+          v-for="t in tapes"
+          :key="t.id"
+          :name="t.name"
+          :quiet="t.uses > 1 ? `${t.tack}, used ${t.uses} times` : t.tack"
+          :left="`${tapeWords(t, settings.unit)}${runsLow(t) ? ': low' : ''}`"
+          :low="runsLow(t)"
+          @change="edit(t)"
+        />
       </section>
       <section aria-labelledby="cutters">
         <div class="head">
@@ -179,7 +187,15 @@ async function saveTable(): Promise<void> {
           </button>
         </div>
         <p v-if="cutters.length === 0" class="quiet">None is noted; the usual boards are offered at Cut.</p>
-        <CutterLines :cutters="cutters" :unit="settings.unit" @change="edit" />
+        <StockLine
+          v-for="c in cutters"
+          :key="c.id"
+          :name="c.board.label"
+          :quiet="cutterWords(c, settings.unit)"
+          :left="bladeWords(c)"
+          :low="c.bladeMm >= c.bladeLastsMm"
+          @change="edit(c)"
+        />
       </section>
       <section aria-labelledby="blanks">
         <div class="head"><h2 id="blanks">Blanks</h2></div>

@@ -1,4 +1,12 @@
-import { formatLength, leftOf, yearsSince, type Offcut, type StockFilm, type StockTape } from '@mivet/core';
+import {
+  formatLength,
+  leftOf,
+  yearsSince,
+  type Offcut,
+  type StockCutter,
+  type StockFilm,
+  type StockTape,
+} from '@mivet/core';
 
 type Unit = 'mm' | 'in';
 
@@ -36,3 +44,11 @@ export function ageWords({ boughtOn }: StockFilm | Offcut, today: string): strin
 /** What tape is left. */
 export const tapeWords = (tape: StockTape, unit: Unit): string =>
   tape.lengthMm <= 0 ? 'used up' : `${longWords(tape.lengthMm, unit)} left, ${shortWords(tape.widthMm, unit)} wide`;
+
+/** How a cutter takes film, and how far scissors need two parts apart for it. */
+export const cutterWords = ({ onBoard, board }: StockCutter, unit: Unit): string =>
+  `${onBoard ? 'on a board' : 'without a board'}, scissors ${shortWords(board.gapMm, unit)}`;
+
+/** How far a blade went of what one lasts. */
+export const bladeWords = ({ bladeMm, bladeLastsMm }: StockCutter): string =>
+  `blade ${(bladeMm / 1000).toFixed(0)} of ${(bladeLastsMm / 1000).toFixed(0)} m`;
