@@ -1,4 +1,12 @@
-import { clashOf, letGoOfPart, putByHand, type HandClash, type KeptFilm, type PartOnBoard } from '@mivet/core';
+import {
+  clashOf,
+  letGoOfPart,
+  putByHand,
+  type HandClash,
+  type KeptFilm,
+  type PartOnBoard,
+  type Project,
+} from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { watchCloser } from '../workers/core-client.ts';
@@ -30,6 +38,8 @@ export const usePlan = defineStore('plan', () => {
   const watching = ref(false);
   const problem = ref<string | null>(null);
   let stopWork: (() => void) | null = null;
+  /** The project with what was found in it, until its picture is there: till then what was found is shown. */
+  let settling: Project | null = null;
   let seed = 1;
 
   const sheet = computed(() => closer.value?.sheet ?? picture.good?.sheet ?? null);
@@ -66,20 +76,27 @@ export const usePlan = defineStore('plan', () => {
     watching.value = false;
     const best = closer.value;
     closer.value = null;
+    settling = null;
     return best;
   }
   /** Good enough: what was found is kept. */
   function keep(): void {
     const better = saved.value > 1e-6 || (closer.value?.sheet.plan.loads.length ?? 0) < (sheetLoads() ?? 0);
     const best = end();
-    if (best && better) project.edit('Lay the films closer', (p) => ({ ...p, laid: best.kept }));
+    if (!best || !better) return;
+    project.edit('Lay the films closer', (p) => ({ ...p, laid: best.kept }));
+    [settling, closer.value] = [project.doc, best];
   }
   const sheetLoads = (): number | undefined => picture.good?.sheet.plan.loads.length;
 
   // What is changed meanwhile is planned anew; another project has another plan.
   watch(
     () => project.doc,
-    () => end(),
+    (doc) => doc !== settling && end(),
+  );
+  watch(
+    () => picture.good?.sheet,
+    () => settling && end(),
   );
 
   /** Film that a part may lie on: the offcut, or what may be cut for it. */

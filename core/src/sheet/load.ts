@@ -88,8 +88,10 @@ export interface PlanStep {
   readonly kept: readonly KeptFilm[];
 }
 
-/** Searches for a film of so many parts: all of it is done before a picture is shown, so many parts get the first plan. */
-const searchesFor = (parts: number): number => (parts > 20 ? 0 : parts > 12 ? 2 : 3);
+/** Searches for a film of so many parts: all of it is done before a picture is shown. */
+const searchesFor = (parts: number): number => (parts > 12 ? 1 : 2);
+/** Of so many parts only the first plan is looked at. */
+const MANY_PARTS = 21;
 
 /**
  * Lays each film's parts on boards as strips side by side, in the order of the stack. A film of one part lies turned a
@@ -113,7 +115,10 @@ export function planLoads(
     if (known) return { own, lots: known.lots, left: [] };
     let best: LotStep = { lots: [], left: own };
     const wish = { gapMm: board.gapMm, searches: searchesFor(own.length) };
-    for (const step of lotsOfFilm(own, roomFor(own, board, supply), wish)) best = step ?? best;
+    for (const step of lotsOfFilm(own, roomFor(own, board, supply), wish)) {
+      best = step ?? best;
+      if (own.length >= MANY_PARTS) break;
+    }
     return { own, ...best };
   });
   return arrange(done, board);

@@ -51,8 +51,8 @@ export interface LotWish {
 
 /** Offcuts that are thought of at once, when none holds everything. */
 const MOST_OFFCUTS = 6;
-/** Searches before an offcut counts as too small. */
-const OFFCUT_SEARCHES = 1;
+/** Searches before an offcut counts as too small: by size and by length will do. */
+const OFFCUT_SEARCHES = 0;
 
 /**
  * Lays the parts of one film: on the smallest offcut that holds them all, else on what offcuts hold of them, and the rest

@@ -14,8 +14,8 @@ type Places = readonly (CellPlace | null)[];
 const WIDTHS = [2, 8, 32, 128];
 /** Bytes that the drafts of a search may take together. */
 const MOST_BYTES = 128e6;
-/** Of the plans that a search ends with, so many are looked at. */
-const ENDINGS = 3;
+/** Drafts of which one plan is looked at, when a search ends with them. */
+const DRAFTS_A_PLAN = 10;
 /** What the first search goes by. */
 const FIRST_TASTE = { along: 2.2, size: 0.7 };
 
@@ -54,7 +54,7 @@ export function* searches(
     drafts.drop(found);
     ways.sort((a, b) => a.end - b.end);
     if (ways[0] && ways[0].end < tasteEnd) [taste, tasteEnd] = [next, ways[0].end];
-    for (const { places } of ways.slice(0, ENDINGS)) yield places;
+    for (const { places } of ways.slice(0, Math.ceil(width / DRAFTS_A_PLAN))) yield places;
     yield null;
   }
 }

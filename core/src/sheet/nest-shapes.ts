@@ -44,6 +44,8 @@ export function cellFor(parts: readonly NestPart[], gap: number): number {
   return Math.max(FINEST_MM, Math.min(COARSEST_MM, Math.max(middle / CELLS_A_PART, gap * SHARE_OF_GAP)));
 }
 
+/** How far round corners of what is moved out may stray, as a share of the gap; the gap is made up for it. */
+export const ROUND_SHARE = 1 / 150;
 /** mm. How far what lies between a part's outlines may stray: it only keeps others out. */
 const ROUGH_MM = 0.3;
 /** Most times that the reach doubles within which outlines of a part are put together. */
@@ -79,7 +81,7 @@ const grownBefore = new WeakMap<
 
 function growAsOne(rings: readonly Ring[], gap: number, stray: number): readonly Ring[] {
   const plain = rings.map((ring) => simplifyRing(ring, stray));
-  const grown = offsetRings(plain, gap / 2);
+  const grown = offsetRings(plain, gap / 2, gap * ROUND_SHARE);
   const rough = grown.flatMap(ringsOf).map((ring) => simplifyRing(ring, ROUGH_MM));
   for (let reach = gap, k = 0; grown.length > 1 && k < MOST_REACHES; reach *= 2, k++) {
     const filled = offsetRings(rough, reach, ROUGH_MM);

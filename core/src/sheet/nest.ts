@@ -10,7 +10,7 @@ import { FINER, finerTable, pushTogether } from './nest-push.ts';
 import type { CellPlace, Table } from './nest-table.ts';
 import { searches } from './nest-search.ts';
 import type { FixedPart, MovablePart } from './nest-shapes.ts';
-import { cellFor, grownAsOne, placeRings, turnRings, wholeCells } from './nest-shapes.ts';
+import { cellFor, grownAsOne, placeRings, ROUND_SHARE, turnRings, wholeCells } from './nest-shapes.ts';
 import { endOf, tableFor } from './nest-table.ts';
 import type { NestPart, Nesting, NestSheet, NestWish } from './nesting.ts';
 
@@ -42,7 +42,7 @@ export function* nest(
   wish: NestWish,
 ): Generator<Nesting | null, void> {
   const stray = strayFor(parts.length);
-  const gap = wish.gapMm + 2 * stray + HAIR_MM;
+  const gap = (wish.gapMm + 2 * stray + HAIR_MM) / (1 - 2 * ROUND_SHARE);
   const cell = wholeCells(wish.cellMm ?? cellFor(parts, gap), sheets.at(-1)!.acrossMm + gap);
   const random = seeded(wish.seed);
   const kindsIn = (size: number): [number, number][] => sheets.map((sheet) => cellsOf(sheet, gap, size));
@@ -79,7 +79,6 @@ export function* nest(
   const sized = layInOrder(bySize(shapes), shapes, table);
   const best = { end: endOf(sized, shapes), plan: told(sized, table, cell) };
   yield best.plan;
-  if (wish.searches === 0) return;
   const finely = cell / FINER;
   const finer = finerTable(table, kindsIn(finely), best.end + 2);
   block(finer, blocked, finely, gap);

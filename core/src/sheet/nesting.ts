@@ -33,7 +33,7 @@ export interface NestWish {
   readonly seed: number;
   /** mm. Cells that places are looked for in; finer ones take longer. Left out, it follows from the size of the parts. */
   readonly cellMm?: number;
-  /** How often other ways are searched for once there is a first plan; left out, again and again. */
+  /** How often other ways are searched for once parts were laid by size and by length; left out, again and again. */
   readonly searches?: number;
   /** Parts that stay where they are; the others are laid round them. */
   readonly fixed?: readonly LaidPart[];

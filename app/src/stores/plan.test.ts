@@ -1,0 +1,31 @@
+import { expect, it, vi } from 'vitest';
+import { openWorkbench } from '../../test/workbench.ts';
+import { demoProjects } from '../demo/demo.ts';
+
+vi.mock('../workers/core-client.ts', () => import('../../test/core-here.ts'));
+vi.mock('../data/database.ts', () => ({
+  readProject: async () => null,
+  writeProject: async () => ({ ok: true, revision: 1 }),
+  writeSnapshot: async () => undefined,
+  readLibrary: async () => [],
+}));
+
+import type { CloserPart } from '../workers/protocol.ts';
+import { usePlan } from './plan.ts';
+import { useProject } from './project.ts';
+
+it('shows what was found while one watched until the project’s own picture has it, and never the old plan in between', async () => {
+  const bench = await openWorkbench(demoProjects('2026-05-04T10:00:00.000Z').find((p) => p.id === 'demo-mug')!);
+  const plan = usePlan();
+  const shown = plan.sheet!;
+  const strips = plan.strips.map((s, i) => (i === 0 ? { ...s, to: s.to - 5 } : s));
+  const found = { sheet: { ...shown }, strips, kept: plan.laidAs, tries: 1 } as CloserPart;
+  plan.closer = found;
+  plan.keep();
+  expect(useProject().doc!.laid).toEqual(found.kept);
+  await Promise.resolve();
+  expect(plan.sheet).toBe(found.sheet);
+  await bench.settled();
+  expect(plan.closer).toBeNull();
+  expect(plan.sheet!.plan).toEqual(shown.plan);
+});
