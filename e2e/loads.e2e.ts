@@ -130,11 +130,11 @@ test('eight names go on one strip a film, are laid closer, cut and booked', asyn
   await page.getByRole('button', { name: 'Send to the cutter' }).click();
   await cutWaiting(page);
   await page.getByRole('button', { name: 'Loads', exact: true }).click();
-  const mugs = page.locator('.row-line').filter({ hasText: 'Crew mug' });
-  await expect(mugs).toContainText('8, 24 on the shelf');
+  const mugs = page.locator('.row-line').filter({ hasText: 'Crew mug, from the shelf' });
+  await expect(mugs).toContainText('8 of 24');
   await page.getByRole('button', { name: 'Book it' }).click();
   await expect(page.getByText(/^\s*Booked.* and so are 8 blanks/)).toBeVisible();
-  await expect(mugs).toContainText('8, 16 on the shelf');
+  await expect(mugs).toContainText('8 of 16');
   // The offcut of 140 × 82 is used up; of the roll of 3420 mm as much is gone as was said.
   expect(await shelf(page, 'Deep water')).toBe(`${((3420 - after) / 1000).toFixed(2)} m left of 5.00 m`);
   await expect(page.getByRole('button', { name: 'Change the offcut of Ensign, 140 × 82 mm' })).toHaveCount(0);

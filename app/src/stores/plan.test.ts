@@ -18,9 +18,13 @@ it('shows what was found while one watched until the project’s own picture has
   const bench = await openWorkbench(demoProjects('2026-05-04T10:00:00.000Z').find((p) => p.id === 'demo-mug')!);
   const plan = usePlan();
   const shown = plan.sheet!;
-  const strips = plan.strips.map((s, i) => (i === 0 ? { ...s, to: s.to - 5 } : s));
-  const found = { sheet: { ...shown }, strips, kept: plan.laidAs, tries: 1 } as CloserPart;
+  const less = shown.plan.loads.map((load) => ({
+    ...load,
+    strips: load.strips.map((s) => ({ ...s, used: { ...s.used, along: s.used.along - 5 } })),
+  }));
+  const found: CloserPart = { sheet: { ...shown, plan: { ...shown.plan, loads: less } }, strips: plan.strips, kept: plan.laidAs, tries: 1 }; // prettier-ignore
   plan.closer = found;
+  expect(plan.saved).toBe(10);
   plan.keep();
   expect(useProject().doc!.laid).toEqual(found.kept);
   await Promise.resolve();

@@ -50,9 +50,10 @@ export const usePlan = defineStore('plan', () => {
   const canCloser = computed(() =>
     laidAs.value.some(({ lots }) => lots.reduce((n, lot) => n + lot.parts.length, 0) > 1),
   );
-  const along = (list: readonly StripPicture[]): number => list.reduce((sum, s) => sum + s.to - s.from, 0);
-  /** mm of film along the boards that watching has saved so far. */
-  const saved = computed(() => (closer.value ? along(picture.good?.strips ?? []) - along(closer.value.strips) : 0));
+  const along = (of: CloserPart['sheet'] | undefined): number =>
+    (of?.plan.loads ?? []).flatMap(({ strips: own }) => own).reduce((sum, { used }) => sum + used.along, 0);
+  /** mm of film along the boards that watching has saved so far; of an offcut, what more of it stays. */
+  const saved = computed(() => (closer.value ? along(picture.good?.sheet) - along(closer.value.sheet) : 0));
 
   function start(): void {
     const doc = project.doc;

@@ -75,7 +75,11 @@ const knownFilms = computed<Film[]>(() => {
   ];
   return [...new Map(all.map((film) => [film.id, film])).values()];
 });
-const counted = computed(() => library.shelf.filter((b) => b.inStock !== null));
+const counted = computed(() =>
+  library.shelf
+    .filter((b) => b.inStock !== null)
+    .sort((a, b) => a.blank.name.localeCompare(b.blank.name, undefined, { numeric: true })),
+);
 
 function edit(thing: StockThing, fresh = false): void {
   edited.value = thing;
@@ -198,7 +202,12 @@ async function saveTable(): Promise<void> {
         />
       </section>
       <section aria-labelledby="blanks">
-        <div class="head"><h2 id="blanks">Blanks</h2></div>
+        <div class="head">
+          <h2 id="blanks">Blanks</h2>
+          <RouterLink v-if="counted.length > 0" :to="{ name: 'shelf' }" class="btn btn-link btn-sm"
+            >Count them on the shelf</RouterLink
+          >
+        </div>
         <p v-if="counted.length === 0" class="quiet">
           Nobody counts them yet. <RouterLink :to="{ name: 'shelf' }">On the shelf</RouterLink>, change a blank and note
           how many stand there.

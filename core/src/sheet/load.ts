@@ -117,7 +117,7 @@ export function planLoads(
     const wish = { gapMm: board.gapMm, searches: searchesFor(own.length) };
     for (const step of lotsOfFilm(own, roomFor(own, board, supply), wish)) {
       best = step ?? best;
-      if (own.length >= MANY_PARTS) break;
+      if (step && own.length >= MANY_PARTS) break;
     }
     return { own, ...best };
   });
@@ -151,8 +151,9 @@ export function* betterLoads(
   });
   for (const film of films) {
     if (film.known) continue;
-    const first = (film.steps ?? lotsOfFilm(film.own, roomFor(film.own, board, supply), { gapMm: board.gapMm })).next();
-    if (!first.done && first.value) film.best = first.value;
+    film.best =
+      firstOf(film.steps ?? lotsOfFilm(film.own, roomFor(film.own, board, supply), { gapMm: board.gapMm })) ??
+      film.best;
   }
   const told = (): PlanStep => ({
     plan: arrange(
@@ -173,6 +174,12 @@ export function* betterLoads(
       yield better ? told() : null;
     }
   }
+}
+
+/** The first way to lay a film that there is; more can be asked for. */
+function firstOf(steps: Generator<LotStep | null, void>): LotStep | null {
+  for (let step = steps.next(); !step.done; step = steps.next()) if (step.value) return step.value;
+  return null;
 }
 
 /** Fewest left out, then fewest strips cut anew, then the least length of all. */

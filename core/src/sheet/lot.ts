@@ -44,15 +44,15 @@ export interface LotWish {
   readonly gapMm: number;
   readonly seed?: number;
   /** How often other ways are searched for; left out, again and again. */
-  readonly searches?: number;
+  readonly searches?: number | undefined;
   /** Lots as they are, for what is fixed on them. */
   readonly like?: readonly Lot[];
 }
 
 /** Offcuts that are thought of at once, when none holds everything. */
 const MOST_OFFCUTS = 6;
-/** Searches before an offcut counts as too small: by size and by length will do. */
-const OFFCUT_SEARCHES = 0;
+/** Plans that are looked at before an offcut counts as too small: by size, pushed together, and by length. */
+const OFFCUT_TRIES = 3;
 
 /**
  * Lays the parts of one film: on the smallest offcut that holds them all, else on what offcuts hold of them, and the rest
@@ -76,13 +76,16 @@ export function* lotsOfFilm(
       return;
     }
     for (const offcut of offcuts.filter((o) => offcutArea(o) >= area)) {
-      for (const plan of nest(partsOf(blocks), [sheetOf(offcut)], { gapMm, seed, searches: OFFCUT_SEARCHES })) {
-        // The first plan is the roughest; more than one sheet means that one does not do.
-        if (plan && plan.left.length === 0 && plan.alongUsed.length === 1) {
-          yield lotsOfPlan(plan, blocks, kinds, [offcut]);
-          return;
-        }
+      let [tries, taken] = [0, false];
+      for (const plan of nest(partsOf(blocks), [sheetOf(offcut)], { gapMm, seed, searches })) {
+        // More than one sheet means that one does not do.
+        const does = plan?.left.length === 0 && plan.alongUsed.length === 1;
+        taken ||= does;
+        if (!taken && ++tries >= OFFCUT_TRIES) break;
+        // Once it does, what is laid closer leaves more of it.
+        if (taken) yield does ? lotsOfPlan(plan, blocks, kinds, [offcut]) : null;
       }
+      if (taken) return;
     }
   }
   const some = offcuts.slice(-MOST_OFFCUTS);
@@ -94,7 +97,7 @@ export function* lotsOfFilm(
     gapMm,
     seed,
     fixed: stay,
-    ...(searches === undefined ? {} : { searches }),
+    searches,
   }))
     yield plan && lotsOfPlan(plan, blocks, kinds, some, stay);
 }

@@ -34,7 +34,7 @@ export interface NestWish {
   /** mm. Cells that places are looked for in; finer ones take longer. Left out, it follows from the size of the parts. */
   readonly cellMm?: number;
   /** How often other ways are searched for once parts were laid by size and by length; left out, again and again. */
-  readonly searches?: number;
+  readonly searches?: number | undefined;
   /** Parts that stay where they are; the others are laid round them. */
   readonly fixed?: readonly LaidPart[];
 }

@@ -11,8 +11,10 @@ const booking = useBooking();
   <div>
     <h3 class="mt-4">When it is cut</h3>
     <div v-for="b in booking.blanks.value" :key="b.id" class="row-line">
-      <span>{{ b.name }}</span>
-      <span class="dims" :class="{ short: b.there < b.count }">{{ b.count }}, {{ b.there }} on the shelf</span>
+      <span>{{ b.name }}, from the shelf</span>
+      <span class="dims" :class="{ short: b.there < b.count }">{{
+        b.there < b.count ? `${b.count}, only ${b.there} there` : `${b.count} of ${b.there}`
+      }}</span>
     </div>
     <template v-if="booking.last.value">
       <p class="mb-1">

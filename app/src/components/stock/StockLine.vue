@@ -7,7 +7,7 @@ const emit = defineEmits<{ change: [] }>();
 <template>
   <div class="row-line">
     <span
-      >{{ name }} <span class="quiet small">{{ quiet }}</span></span
+      >{{ name }} <span class="quiet small d-block">{{ quiet }}</span></span
     >
     <span class="dims" :class="{ low }"
       >{{ left }}
