@@ -184,7 +184,7 @@ async function manyProjects(browser: Browser, row: Row): Promise<void> {
     document.querySelector('a[href="/"]').click();
     const look = () => {
       const waited = performance.now() - from;
-      if (document.body.innerText.includes('of 504 shown') && document.querySelector('article')) done(waited);
+      if (/of 5\\d\\d shown/.test(document.body.innerText) && document.querySelector('article')) done(waited);
       else if (waited > 20000) done(null);
       else requestAnimationFrame(look);
     };

@@ -19,11 +19,13 @@ export function pictureForList(project: Project): Promise<ProjectPicture> {
   const { limits } = useSettings();
   const supply = useStock().supplyFor(project);
   const stamp = `${project.changedAt}${JSON.stringify([limits, supply])}`;
-  return keep(project.id, stamp, () => askCore('examine', { project, unit: 'mm', limits, supply }));
+  return keep(project.id, stamp, () => askCore('examine', { project, unit: 'mm', limits, supply }, { later: true }));
 }
 
 /** Picture of a bare blank for a list. */
 export function pictureOfBlank(blank: Blank, changedAt: string): Promise<ProjectPicture> {
   const project = newProject(`shelf:${blank.id}`, blank.name, blank, null, changedAt);
-  return keep(project.id, changedAt, () => askCore('examine', { project, unit: 'mm', limits: {}, supply: NO_STOCK }));
+  return keep(project.id, changedAt, () =>
+    askCore('examine', { project, unit: 'mm', limits: {}, supply: NO_STOCK }, { later: true }),
+  );
 }

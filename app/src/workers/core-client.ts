@@ -22,6 +22,25 @@ export interface CallOptions {
   readonly signal?: AbortSignal;
   /** Told what is there before the rest. */
   readonly onPart?: (part: ShapePicture) => void;
+  /** Whether it waits until nobody waits for anything else, and makes room again when somebody does. */
+  readonly later?: boolean;
+}
+
+/** Calls that wait for a quiet moment, in order; the one under way is begun anew when it has to make room. */
+const later: { readonly begin: (signal: AbortSignal) => Promise<void> }[] = [];
+let roomFor: AbortController | null = null;
+/** Calls under way that somebody waits for. */
+let urgent = 0;
+
+async function nextLater(): Promise<void> {
+  if (urgent > 0 || roomFor !== null || later.length === 0) return;
+  roomFor = new AbortController();
+  const call = later.shift()!;
+  await call.begin(roomFor.signal).catch((problem: unknown) => {
+    if (problem instanceof CallGivenUp) later.unshift(call);
+  });
+  roomFor = null;
+  void nextLater();
 }
 
 function start(): Worker {
@@ -58,7 +77,31 @@ function stop(why: string): void {
 export function askCore<K extends keyof CoreJobs>(
   job: K,
   input: CoreJobs[K]['input'],
-  { limitMs, signal, onPart }: CallOptions = {},
+  { later: waits = false, ...options }: CallOptions = {},
+): Promise<CoreJobs[K]['output']> {
+  if (!waits) {
+    urgent++;
+    roomFor?.abort();
+    return ask(job, input, options).finally(() => {
+      urgent--;
+      void nextLater();
+    });
+  }
+  return new Promise((resolve, reject) => {
+    const begin = (signal: AbortSignal): Promise<void> =>
+      ask(job, input, { ...options, signal }).then(resolve, (problem: unknown) => {
+        if (problem instanceof CallGivenUp) throw problem;
+        reject(problem as Error);
+      });
+    later.push({ begin });
+    void nextLater();
+  });
+}
+
+function ask<K extends keyof CoreJobs>(
+  job: K,
+  input: CoreJobs[K]['input'],
+  { limitMs, signal, onPart }: Omit<CallOptions, 'later'>,
 ): Promise<CoreJobs[K]['output']> {
   worker ??= start();
   const id = nextId++;
