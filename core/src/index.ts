@@ -133,7 +133,16 @@ export type { CutterPace } from './sheet/board.ts';
 export { boardById, BOARDS, USUAL_PACE } from './sheet/board.ts';
 export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './sheet/booking.ts';
 export { bookPlan, describeBookingProblem, takeBack } from './sheet/booking.ts';
-export type { Booking, CountedBlank, Offcut, StockCutter, StockFilm, StockTape, StockThing, Supply } from './sheet/stock.ts';
+export type {
+  Booking,
+  CountedBlank,
+  Offcut,
+  StockCutter,
+  StockFilm,
+  StockTape,
+  StockThing,
+  Supply,
+} from './sheet/stock.ts';
 export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './sheet/stock.ts';
 export type { Leftover } from './sheet/leftover.ts';
 export type { FilmTaken, Taking, Takings } from './sheet/take.ts';
