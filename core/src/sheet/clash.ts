@@ -19,7 +19,7 @@ export interface Clash {
  *
  * @source the no-fit polygon on a raster: two runs of cells meet where one begins less than its length before the other
  */
-export function clashOf(lying: CellShape, other: CellShape): Clash {
+export function clashBetween(lying: CellShape, other: CellShape): Clash {
   const [fromColumn, fromRow] = [1 - other.columns, 1 - other.rows];
   const columns = lying.columns - fromColumn;
   const words = Math.ceil((lying.rows - fromRow) / 32);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { CellShape } from './cells.ts';
 import { cellShape } from './cells.ts';
-import { clashesAt, clashOf } from './clash.ts';
+import { clashesAt, clashBetween } from './clash.ts';
 import { Drafts } from './nest-draft.ts';
 import { kindsOf } from './nest-kinds.ts';
 import { tableOf } from './nest-table.ts';
@@ -33,11 +33,11 @@ const cellsOf = ({ runs }: CellShape): [number, number][] =>
     Array.from({ length: runs[3 * k + 2]! }, (_, r): [number, number] => [runs[3 * k]!, runs[3 * k + 1]! + r]),
   ).flat();
 
-describe('clashOf', () => {
+describe('clashBetween', () => {
   it('is set just where two shapes have a cell in common', () => {
     fc.assert(
       fc.property(shape, shape, (lying, other) => {
-        const clash = clashOf(lying, other);
+        const clash = clashBetween(lying, other);
         const taken = new Set(cellsOf(lying).map(String));
         const cells = cellsOf(other);
         for (let c = -other.columns - 1; c <= lying.columns + 1; c++)

@@ -1,6 +1,6 @@
 import type { CellShape } from './cells.ts';
 import type { Clash } from './clash.ts';
-import { clashOf } from './clash.ts';
+import { clashBetween } from './clash.ts';
 
 /** Parts of the same shapes: whichever of them is laid, the plan is the same. */
 export interface PartKind {
@@ -64,7 +64,7 @@ export function kindsOf(parts: readonly (readonly CellShape[])[]): Kinds {
     clash: (lying, other) => {
       const old = known[lying]![other];
       if (old) return old;
-      const made = clashOf(shapes[lying]!, shapes[other]!);
+      const made = clashBetween(shapes[lying]!, shapes[other]!);
       kept += made.bits.byteLength;
       if (kept > KEPT_BYTES) {
         known = shapes.map(() => []);

@@ -36,8 +36,9 @@ export function tableFor(
   least = 0,
 ): Table {
   const [along, across] = kinds.at(-1)!;
-  const cells = parts.reduce((sum, [shape]) => sum + shape!.cells, 0);
-  // More than twice what the parts cover is never needed of the last kind, nor more sheets than parts.
+  // Boxes, not cells: a cross covers little, and yet no second one lies on its sheet.
+  const cells = parts.reduce((sum, [shape]) => sum + shape!.columns * shape!.rows, 0);
+  // More than twice what the parts reach over is never needed of the last kind, nor more sheets than parts.
   const needed = Math.min(parts.length, 1 + Math.ceil((2.5 * cells) / Math.max(1, along * across)));
   const many = Math.max(needed, least - kinds.length + 1) + (least > 0 ? 1 : 0);
   const all = [...kinds.slice(0, -1), ...Array.from({ length: many }, () => kinds.at(-1)!)];

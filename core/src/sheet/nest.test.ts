@@ -95,6 +95,15 @@ describe('nest', () => {
     expect(planned([], sheets, 2, 3)).toMatchObject({ laid: [], left: [] });
   });
 
+  it('opens a sheet for each of some parts that cover little of one and yet share it with no other', () => {
+    // A cross whose bars are 3 mm wide and reach from corner to corner covers less than a tenth of its sheet.
+    const cross = [[0, 2], [0, 0], [2, 0], [45, 43], [88, 0], [90, 0], [90, 2], [47, 45], [90, 88], [90, 90], [88, 90], [45, 47], [2, 90], [0, 90], [0, 88], [43, 45]]; // prettier-ignore
+    const parts = Array.from({ length: 5 }, (_, i): NestPart => ({ id: `x${i}`, rings: [Float64Array.from(cross.flat())], turns: [0] })); // prettier-ignore
+    const plan = planned(parts, [{ id: 'board', acrossMm: 100, alongMm: 100 }], 2, 0);
+    expect(plan.left).toEqual([]);
+    expect(plan.laid.map((p) => p.sheet).sort()).toEqual([0, 1, 2, 3, 4]);
+  });
+
   it('lays a small part in the hole of a large one', () => {
     const ring = (mm: number, at = 0): number[] => [at, at, at + mm, at, at + mm, at + mm, at, at + mm];
     const frame: NestPart = { id: 'frame', rings: [Float64Array.from(ring(100)), Float64Array.from([15, 15, 15, 85, 85, 85, 85, 15])], turns: [0] }; // prettier-ignore
