@@ -44,6 +44,11 @@ export const useLibrary = defineStore('library', () => {
     loaded.value = true;
   }
 
+  /** Reads the shelf again, when somebody else wrote to it. */
+  async function loadShelf(): Promise<void> {
+    shelf.value = await database.readLibrary('shelf');
+  }
+
   /** Takes in a project; fonts that its file carries go to the library. */
   async function addProject({ carried, ...project }: Project): Promise<void> {
     projects.value = [project, ...projects.value.filter((p) => p.id !== project.id)];
@@ -174,6 +179,7 @@ export const useLibrary = defineStore('library', () => {
     unreadable,
     refused,
     load,
+    loadShelf,
     addProject,
     noteProject,
     removeProject,

@@ -78,7 +78,7 @@ export const useStock = defineStore('stock', () => {
       return wanted;
     };
     things.value = await database.changeStock(told, new Date().toISOString());
-    if (blanks > 0) await useLibrary().load();
+    if (blanks > 0) await useLibrary().loadShelf();
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }
   const keep = (put: readonly StockThing[]): Promise<void> => change(() => ({ put, remove: [] }));

@@ -6,6 +6,7 @@ import type { LaidPart, Nesting, NestSheet } from './nesting.ts';
 
 /** What a plan is told by. */
 export interface Telling {
+  /** mm. */
   readonly cell: number;
   readonly gap: number;
   readonly sheets: readonly NestSheet[];

@@ -29,10 +29,10 @@ const SHARE_OF_GAP = 0.2;
 export const placeRings = (rings: readonly Ring[], { turn, x, y }: LaidPart): Ring[] =>
   turnRings(rings, turn).map((ring) => ring.map((v, i) => v + (i % 2 === 0 ? x : y)));
 
-/** The nearest size of cells of which a whole number fills a width, so that what is just as wide fits too. */
+/** The nearest size of cells, mm, of which a whole number fills a width, so that what is just as wide fits too. */
 export const wholeCells = (cell: number, width: number): number => width / Math.max(1, Math.round(width / cell));
 
-/** Cells in which a part of middling size is looked at in enough detail, and no more. */
+/** Size of cells, mm, in which a part of middling size is looked at in enough detail, and no more. */
 export function cellFor(parts: readonly NestPart[], gap: number): number {
   const sizes = parts
     .map(({ rings }) => {
@@ -54,6 +54,10 @@ const MOST_REACHES = 7;
 /**
  * Outlines moved out by half the gap. Those of a part that lie apart are put together first, so that nothing else comes to
  * lie between what is lifted with one tape: filled out as far as it takes until they are one, and drawn in again.
+ *
+ * @param gap mm
+ * @param stray mm that outlines may be simplified by
+ * @returns outer rings and holes, mm
  */
 export function grownAsOne(rings: readonly Ring[], gap: number, stray: number): readonly Ring[] {
   const [first] = rings;
@@ -70,9 +74,12 @@ export function grownAsOne(rings: readonly Ring[], gap: number, stray: number): 
   if (same) return same.grown;
   const grown = growAsOne(rings, gap, stray);
   known.push({ rings, gap, stray, grown });
+  if (known.length > KEPT_LISTS) known.shift();
   return grown;
 }
 
+/** Of lists that begin with the same outline, so many are kept: more would pile up while marks are moved about. */
+const KEPT_LISTS = 4;
 /** Outlines never change once they are made, and the same ones are planned several times: with marks and without. */
 const grownBefore = new WeakMap<
   Ring,

@@ -17,7 +17,7 @@ const booking = useBooking();
       }}</span>
     </div>
     <template v-if="booking.last.value">
-      <p class="mb-1">
+      <p class="mt-2 mb-1">
         {{ booking.lastWords.value }}
       </p>
       <p class="quiet small mb-1">The loads above are how it would be cut once more.</p>
@@ -29,7 +29,7 @@ const booking = useBooking();
       </button>
     </template>
     <template v-else>
-      <p class="quiet mb-2">
+      <p class="quiet my-2">
         {{
           booking.known.value
             ? `Takes the film${booking.blanks.value.length > 0 ? ' and the blanks' : ''} off your shelf and puts what is left of it there.`
