@@ -10,6 +10,7 @@ import {
   togetherWith,
   type MaskOpens,
   type MotifId,
+  type Placement,
 } from '@mivet/core';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
@@ -21,10 +22,11 @@ export function useItems(): {
   addText: (text: string) => void;
   addMotif: (motif: MotifId) => void;
   change: (label: string, edit: (item: ArtworkItem) => ArtworkItem, kind?: string) => void;
+  countFrom: (from: Placement['from']) => Promise<void>;
   anotherRound: () => void;
   duplicate: () => void;
   otherEnd: () => void;
-  makeMask: (opens: MaskOpens) => void;
+  makeMask: (opens: MaskOpens) => Promise<void>;
   scatterToo: (motif: MotifId) => void;
   removeSelected: () => void;
   reorder: (id: string, by: -1 | 1) => void;
@@ -54,8 +56,12 @@ export function useItems(): {
     view.selectedId = item.id;
   };
 
-  function change(label: string, edit: (item: ArtworkItem) => ArtworkItem, kind = ''): void {
-    const id = view.selectedId;
+  function change(
+    label: string,
+    edit: (item: ArtworkItem) => ArtworkItem,
+    kind = '',
+    id: string | null = view.selectedId,
+  ): void {
     project.edit(
       label,
       (p) => {
@@ -74,18 +80,31 @@ export function useItems(): {
     add('Place it along the other end', { ...item, id: crypto.randomUUID(), placement: { ...item.placement, from } });
   }
 
+  /** Counts from another edge without moving the item; one just placed waits until it is known how high it is. */
+  function countFrom(from: Placement['from']): Promise<void> {
+    const id = view.selectedId;
+    return picture.whenShown(({ items, size: { side } }) => {
+      const placed = items.find((i) => i.itemId === id);
+      if (!placed) return;
+      const half = placed.heightMm / 2;
+      const mm =
+        from === 'rim' ? placed.slant - half : from === 'base' ? side - placed.slant - half : placed.slant - side / 2;
+      change('Count from elsewhere', (i) => ({ ...i, placement: { ...i.placement, from, mm } }), '', id);
+    });
+  }
+
   /** A mask plate round everything that is placed. */
-  function makeMask(opens: MaskOpens): void {
-    const good = picture.good;
-    if (!good || !project.doc) return;
-    const id = crypto.randomUUID();
-    const side = { length: good.size.side, girth: 2 * Math.PI * good.meanRadius };
-    project.edit('Make a mask of it', (p) => ({
-      ...p,
-      process: p.process === 'decal' ? USUAL_PROCESS[p.blank.surface] : p.process,
-      items: maskRound(p.items, good.items, side, p.films[0]!.id, id, opens),
-    }));
-    if (project.doc.items.some((i) => i.id === id)) view.selectedId = id;
+  function makeMask(opens: MaskOpens): Promise<void> {
+    return picture.whenShown((good) => {
+      const id = crypto.randomUUID();
+      const side = { length: good.size.side, girth: 2 * Math.PI * good.meanRadius };
+      project.edit('Make a mask of it', (p) => ({
+        ...p,
+        process: p.process === 'decal' ? USUAL_PROCESS[p.blank.surface] : p.process,
+        items: maskRound(p.items, good.items, side, p.films[0]!.id, id, opens),
+      }));
+      if (project.doc?.items.some((i) => i.id === id)) view.selectedId = id;
+    });
   }
 
   /** Scatters a motif together with the selected item. */
@@ -117,8 +136,15 @@ export function useItems(): {
 
   function nudge(rightMm: number, downMm: number): boolean {
     const item = selected();
-    const placed = picture.good?.items.find((i) => i.itemId === item?.id);
-    if (!item || !placed || !picture.good || !project.doc) return false;
+    if (!item || !picture.good || !project.doc) return false;
+    const placed = picture.good.items.find((i) => i.itemId === item.id);
+    if (!placed) {
+      // Just placed: how much of the girth a millimetre is there is known with the next picture.
+      void picture.whenShown((good) => {
+        if (good.items.some((i) => i.itemId === selected()?.id)) nudge(rightMm, downMm);
+      });
+      return true;
+    }
     const { cone } = picture.good.template;
     const girth = cone.girthRim + ((cone.girthBase - cone.girthRim) * placed.slant) / cone.side;
     const hand = { hand: project.doc.hand };
@@ -142,6 +168,7 @@ export function useItems(): {
     addText: (text) => add('Place words', newText(crypto.randomUUID(), text, nextFilm())),
     addMotif: (motif) => add('Place a motif', newMotif(crypto.randomUUID(), motif, nextFilm())),
     change,
+    countFrom,
     anotherRound: () =>
       change('Another one round', (i) => ({
         ...i,

@@ -33,6 +33,7 @@ vi.mock('../data/database.ts', () => ({
   writeSnapshot: async () => undefined,
 }));
 
+import { useItems } from '../composables/useItems.ts';
 import { usePicture } from './picture.ts';
 import { useProject } from './project.ts';
 
@@ -116,6 +117,46 @@ describe('the picture of the open project', () => {
     asked()[2]!.answer(made);
     await settle();
     expect(picture.failure).toBeNull();
+  });
+
+  it('keeps what is asked of a thing just placed until it shows that thing', async () => {
+    const { project } = await opened();
+    const items = useItems();
+    items.addText('HELM');
+    await settle();
+    const { id, placement } = project.doc!.items.at(-1)!;
+    expect(placement.from).toBe('middle');
+    const nudged = items.nudge(0, 2);
+    const counted = items.countFrom('rim');
+    await settle();
+    expect([project.doc!.items.at(-1)!.placement, nudged]).toEqual([placement, true]);
+    const placed = (slant: number) => ({ ...made.items[0]!, itemId: id, slant, heightMm: 30 });
+    asked()[1]!.answer({ ...made, items: [...made.items, placed(80)] });
+    await settle();
+    expect(project.doc!.items.at(-1)!.placement).toMatchObject({ from: 'middle', mm: placement.mm + 2 });
+    // Its middle 82 mm below the rim line now, and 30 mm high: its top is 67 mm below.
+    asked()[2]!.answer({ ...made, items: [...made.items, placed(82)] });
+    await counted;
+    expect(project.doc!.items.at(-1)!.placement).toMatchObject({ from: 'rim', mm: 67 });
+  });
+
+  it('gives up what waits for a picture when the project is left, or cannot be flattened any more', async () => {
+    const { project, picture, edit } = await opened();
+    await edit('One');
+    const act = vi.fn();
+    const left = picture.whenShown(act);
+    asked()[1]!.answer({ ok: false } as ProjectPicture);
+    await left;
+    await edit('Two');
+    const gone = picture.whenShown(act);
+    project.doc = { ...tumbler, id: 'another' };
+    await gone;
+    expect(act).not.toHaveBeenCalled();
+    asked()[2]!.answer(made);
+    await settle();
+    asked()[3]!.answer(made);
+    await picture.whenShown(act);
+    expect(act).toHaveBeenCalledOnce();
   });
 
   it('takes no shape for another project than the one that is open', async () => {

@@ -1,3 +1,4 @@
+import type { Project } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/protocol.ts';
@@ -18,13 +19,16 @@ export const usePicture = defineStore('picture', () => {
   const busy = ref(false);
   /** Whether what was found is older than what is shown. */
   const judging = ref(false);
+  /** The project, as it stood, that the last answer was about, and whether it could be flattened. */
+  const answered = shallowRef<{ readonly doc: Project; readonly ok: boolean } | null>(null);
   let stale = false;
   let judged: AbortController | null = null;
 
   /** The shape is shown as soon as it is there; what was found follows, unless something newer is wanted by then. */
-  function showShape(part: ShapePicture, id: string): void {
-    if (project.doc?.id !== id || !good.value || goodId !== id) return;
+  function showShape(part: ShapePicture, doc: Project): void {
+    if (project.doc?.id !== doc.id || !good.value || goodId !== doc.id) return;
     good.value = { ...good.value, ...part };
+    answered.value = { doc, ok: true };
     if (picture.value?.ok) picture.value = good.value;
     judging.value = true;
     if (stale) judged?.abort();
@@ -58,7 +62,7 @@ export const usePicture = defineStore('picture', () => {
             supply: stock.supplyFor(doc),
             wish: settings.cutting,
           },
-          { signal: judged.signal, onPart: (part) => showShape(part, doc.id) },
+          { signal: judged.signal, onPart: (part) => showShape(part, doc) },
         );
         judging.value = false;
         if (project.doc?.id !== doc.id) continue;
@@ -67,15 +71,46 @@ export const usePicture = defineStore('picture', () => {
           good.value = made;
           goodId = doc.id;
         }
+        answered.value = { doc, ok: made.ok };
         failure.value = null;
       } catch (problem) {
         judging.value = false;
         if (problem instanceof CallGivenUp) continue;
+        answered.value = { doc, ok: false };
         failure.value = problem instanceof Error ? problem.message : String(problem);
       }
     } while (stale);
     busy.value = false;
   }
+
+  /**
+   * Does something with the picture once that shows the project as it is then: what is asked of a thing just placed
+   * waits for it. Nothing is done when the project was left by then, or cannot be flattened. Who waits is served in
+   * turn, each with what the one before changed.
+   */
+  function whenShown(act: (good: GoodPicture) => void): Promise<void> {
+    const id = project.doc?.id;
+    const turn = lastTurn
+      .then(() => shownNow(id))
+      .then((shown) => {
+        if (shown) act(shown);
+      });
+    lastTurn = turn.catch(() => undefined);
+    return turn;
+  }
+  let lastTurn: Promise<void> = Promise.resolve();
+  const shownNow = (id: string | undefined): Promise<GoodPicture | null> =>
+    new Promise((resolve) => {
+      const stop = watch(
+        () => project.doc === answered.value?.doc || project.doc?.id !== id,
+        (there) => {
+          if (!there) return;
+          resolve(project.doc?.id === id && answered.value?.ok ? good.value : null);
+          void Promise.resolve().then(() => stop());
+        },
+        { immediate: true },
+      );
+    });
 
   watch(
     () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting, stock.supply] as const,
@@ -94,5 +129,5 @@ export const usePicture = defineStore('picture', () => {
       ? picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null)
       : [],
   );
-  return { picture, good, failure, busy, judging, open };
+  return { picture, good, failure, busy, judging, open, whenShown };
 });

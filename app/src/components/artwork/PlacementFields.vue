@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { azimuthOfFacing, type ArtworkItem, type Facing, type Hand, type Placement } from '@mivet/core';
-import { computed, useId } from 'vue';
+import { computed, ref, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
@@ -83,15 +83,12 @@ function setNumber(key: 'angleDeg' | 'turnDeg', event: Event): void {
     );
   else (event.target as HTMLInputElement).value = `${props.item.placement[key].toFixed(0)}°`;
 }
-/** Counts from another edge without moving the item. */
-function countFrom(from: Placement['from']): void {
-  const placed = picture.good?.items.find((i) => i.itemId === props.item.id);
-  const side = picture.good?.size.side ?? 0;
-  if (!placed) return;
-  const half = placed.heightMm / 2;
-  const mm =
-    from === 'rim' ? placed.slant - half : from === 'base' ? side - placed.slant - half : placed.slant - side / 2;
-  place({ from, mm }, 'Count from elsewhere');
+/** What was chosen and waits for the picture to show the item. */
+const fromNext = ref<Placement['from'] | null>(null);
+async function countFrom(from: Placement['from']): Promise<void> {
+  fromNext.value = from;
+  await items.countFrom(from);
+  if (fromNext.value === from) fromNext.value = null;
 }
 </script>
 
@@ -128,7 +125,13 @@ function countFrom(from: Placement['from']): void {
     label="Hand that holds it"
     @choose="project.edit('Change the hand', (p) => ({ ...p, hand: $event }))"
   />
-  <ChoiceRow says="From the" :value="item.placement.from" :options="FROM" label="Counted from" @choose="countFrom" />
+  <ChoiceRow
+    says="From the"
+    :value="fromNext ?? item.placement.from"
+    :options="FROM"
+    label="Counted from"
+    @choose="countFrom"
+  />
   <LengthField
     :label="FROM_LABEL[item.placement.from]"
     :mm="item.placement.mm"

@@ -138,11 +138,11 @@ describe('what is done with several things', () => {
     const items = useItems();
     items.addMotif('crest');
     await bench.settled();
-    items.makeMask('ground');
+    await items.makeMask('ground');
     const [crest, field, plate] = bench.project.doc!.items;
     expect([crest!.keepTogether, field!.acts.shapesOnly, plate!.acts.cutAway]).toEqual([plate!.id, true, [field!.id]]);
     bench.project.undo();
-    items.makeMask('figure');
+    await items.makeMask('figure');
     expect(bench.project.doc!.items.map((i) => i.acts.shapesOnly)).toEqual([true, false]);
     await bench.settled();
 
