@@ -72,7 +72,7 @@ describe('useItems', () => {
     expect(items.nudge(1, 0)).toBe(false);
     items.addText('A');
     const id = useView().selectedId!;
-    usePicture().good = {
+    usePicture().shape = {
       meanRadius: 40,
       template: { cone: { girthRim: 276, girthBase: 214, side: 168 } },
       items: [{ itemId: id, slant: 84 }],
@@ -89,7 +89,7 @@ describe('useItemDrag', () => {
     useItems().addText('A');
     const id = useView().selectedId!;
     const box = { itemId: id, azimuth: 0, slant: 45, widthMm: 20, heightMm: 10, slants: [40, 50], copies: [0] };
-    usePicture().good = {
+    usePicture().shape = {
       meanRadius: 40,
       size: { side: 90, shape: { form: 'cone' } },
       template: { closed: true, cone: { girthRim: 80 * Math.PI, girthBase: 80 * Math.PI, side: 90 } },

@@ -57,7 +57,7 @@ export function useGlobalKeys(): void {
         view.showZones = !view.showZones;
         break;
       case 'b': {
-        const placed = picture.good?.items.find((i) => i.itemId === view.selectedId);
+        const placed = picture.shape?.items.find((i) => i.itemId === view.selectedId);
         view.facing = placed?.azimuth ?? 0;
         break;
       }

@@ -21,7 +21,7 @@ import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useView, type DragGuides, type Spot } from '../stores/view.ts';
-import type { GoodPicture } from '../workers/protocol.ts';
+import type { ShapePicture } from '../workers/protocol.ts';
 
 /** mm within which a dragged item comes to rest on a line. */
 const REACH_MM = 2;
@@ -48,27 +48,27 @@ export function useItemDrag(): {
 
   function start(itemId: string, at: Spot): void {
     const doc = project.doc;
-    const good = picture.good;
+    const { shape } = picture;
     const item = doc?.items.find((i) => i.id === itemId);
-    const placed = good?.items.find((i) => i.itemId === itemId);
+    const placed = shape?.items.find((i) => i.itemId === itemId);
     from = null;
-    if (!doc || !good || !item || !placed) return;
+    if (!doc || !shape || !item || !placed) return;
     // The other colours of a drawing move by themselves; what is kept together is moved.
     const items = togetherWith(doc.items, item);
     const own = new Set([...items, ...matesOf(doc.items, item)].map((i) => i.id));
-    const { rim, base } = zonesOfBlank(doc.blank, good.size);
-    const closed = good.template.closed;
+    const { rim, base } = zonesOfBlank(doc.blank, shape.size);
+    const closed = shape.template.closed;
     const side: SnapSide = {
-      side: good.size.side,
-      radius: radiusAt(good, placed.slant),
+      side: shape.size.side,
+      radius: radiusAt(shape, placed.slant),
       closed,
       hasHandle: doc.blank.handleWidthMm > 0,
       hand: doc.hand,
       rim,
       base,
-      glance: closed ? glanceHalfAngle(good.meanRadius, useSettings().judgedBy) : null,
+      glance: closed ? glanceHalfAngle(shape.meanRadius, useSettings().judgedBy) : null,
     };
-    const others = good.items
+    const others = shape.items
       .filter((other) => !own.has(other.itemId) && other.slants !== null)
       .flatMap((other) => {
         const named = doc.items.find((i) => i.id === other.itemId);
@@ -128,7 +128,7 @@ const gap = (a: number, b: number): number => {
   return Math.abs(turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI)));
 };
 
-const radiusAt = ({ template: { cone } }: GoodPicture, slant: number): number =>
+const radiusAt = ({ template: { cone } }: ShapePicture, slant: number): number =>
   Math.max(1, (cone.girthRim + ((cone.girthBase - cone.girthRim) * slant) / cone.side) / (2 * Math.PI));
 
 function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: 'mm' | 'in'): DragGuides {

@@ -43,7 +43,7 @@ export function useItems(): {
   };
   /** A face has no way round to repeat along. */
   const fitting = (item: ArtworkItem): ArtworkItem =>
-    picture.good?.template.closed === false
+    picture.shape?.template.closed === false
       ? {
           ...item,
           running: 'rigid',
@@ -95,13 +95,13 @@ export function useItems(): {
 
   /** A mask plate round everything that is placed. */
   function makeMask(opens: MaskOpens): Promise<void> {
-    return picture.whenShown((good) => {
+    return picture.whenShown((shape) => {
       const id = crypto.randomUUID();
-      const side = { length: good.size.side, girth: 2 * Math.PI * good.meanRadius };
+      const side = { length: shape.size.side, girth: 2 * Math.PI * shape.meanRadius };
       project.edit('Make a mask of it', (p) => ({
         ...p,
         process: p.process === 'decal' ? USUAL_PROCESS[p.blank.surface] : p.process,
-        items: maskRound(p.items, good.items, side, p.films[0]!.id, id, opens),
+        items: maskRound(p.items, shape.items, side, p.films[0]!.id, id, opens),
       }));
       if (project.doc?.items.some((i) => i.id === id)) view.selectedId = id;
     });
@@ -136,16 +136,16 @@ export function useItems(): {
 
   function nudge(rightMm: number, downMm: number): boolean {
     const item = selected();
-    if (!item || !picture.good || !project.doc) return false;
-    const placed = picture.good.items.find((i) => i.itemId === item.id);
+    if (!item || !picture.shape || !project.doc) return false;
+    const placed = picture.shape.items.find((i) => i.itemId === item.id);
     if (!placed) {
       // Just placed: how much of the girth a millimetre is there is known with the next picture.
-      void picture.whenShown((good) => {
-        if (good.items.some((i) => i.itemId === selected()?.id)) nudge(rightMm, downMm);
+      void picture.whenShown((shape) => {
+        if (shape.items.some((i) => i.itemId === selected()?.id)) nudge(rightMm, downMm);
       });
       return true;
     }
-    const { cone } = picture.good.template;
+    const { cone } = picture.shape.template;
     const girth = cone.girthRim + ((cone.girthBase - cone.girthRim) * placed.slant) / cone.side;
     const hand = { hand: project.doc.hand };
     project.edit(

@@ -27,18 +27,18 @@ export function useZones(): ComputedRef<DrawnZones> {
   const settings = useSettings();
   return computed(() => {
     const blank = project.doc!.blank;
-    const zones = view.showZones ? zonesOfBlank(blank, picture.good?.size ?? null) : { rim: 0, base: 0, handle: 0 };
-    const selected = picture.good?.items.find((i) => i.itemId === view.selectedId);
+    const zones = view.showZones ? zonesOfBlank(blank, picture.shape?.size ?? null) : { rim: 0, base: 0, handle: 0 };
+    const selected = picture.shape?.items.find((i) => i.itemId === view.selectedId);
     const centre = selected?.azimuth ?? 0;
-    const half = glanceHalfAngle(picture.good?.meanRadius ?? 40, settings.judgedBy);
+    const half = glanceHalfAngle(picture.shape?.meanRadius ?? 40, settings.judgedBy);
     return {
       ...zones,
       handleWidth: blank.handleWidthMm,
-      seam: view.showSeam && (picture.good?.template.closed ?? true),
+      seam: view.showSeam && (picture.shape?.template.closed ?? true),
       strain: view.showStrain,
       slits: view.showSlits,
       glance:
-        view.showGlance && (picture.good?.template.closed ?? true) ? ([centre - half, centre + half] as const) : null,
+        view.showGlance && (picture.shape?.template.closed ?? true) ? ([centre - half, centre + half] as const) : null,
     };
   });
 }

@@ -78,6 +78,23 @@ describe('the picture of the open project', () => {
     expect([picture.judging, picture.good!.findings.length]).toEqual([false, 0]);
   });
 
+  it('shows the shape of a project just opened before anything is judged', async () => {
+    setActivePinia(createPinia());
+    const project = useProject();
+    project.doc = tumbler;
+    const picture = usePicture();
+    await settle();
+    asked()[0]!.part(made);
+    await settle();
+    expect([picture.shape?.meanRadius, picture.good, picture.judging]).toEqual([made.meanRadius, null, true]);
+    const drawn = picture.shape;
+    asked()[0]!.answer({ ...made });
+    await settle();
+    expect([picture.good?.findings, picture.judging]).toEqual([made.findings, false]);
+    // Nothing is drawn again for what was judged.
+    expect(picture.shape).toBe(drawn);
+  });
+
   it('never asks twice at once: a shape that is worked out is waited for, and then the latest is asked for', async () => {
     const { picture, edit } = await opened();
     await edit('One');

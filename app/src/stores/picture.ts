@@ -13,7 +13,9 @@ export const usePicture = defineStore('picture', () => {
   const settings = useSettings();
   const stock = useStock();
   const picture = shallowRef<ProjectPicture | null>(null);
-  /** The last one that could be flattened, so that views do not blink while a reading is being typed. */
+  /** The newest shape: there before anything is judged. */
+  const shape = shallowRef<ShapePicture | null>(null);
+  /** The last one that could be flattened, with what was found, so that views do not blink while a reading is being typed. */
   const good = shallowRef<GoodPicture | null>(null);
   const failure = ref<string | null>(null);
   const busy = ref(false);
@@ -26,11 +28,14 @@ export const usePicture = defineStore('picture', () => {
 
   /** The shape is shown as soon as it is there; what was found follows, unless something newer is wanted by then. */
   function showShape(part: ShapePicture, doc: Project): void {
-    if (project.doc?.id !== doc.id || !good.value || goodId !== doc.id) return;
-    good.value = { ...good.value, ...part };
+    if (project.doc?.id !== doc.id) return;
+    shape.value = part;
     answered.value = { doc, ok: true };
-    if (picture.value?.ok) picture.value = good.value;
     judging.value = true;
+    if (good.value && goodId === doc.id) {
+      good.value = { ...good.value, ...part };
+      if (picture.value?.ok) picture.value = good.value;
+    }
     if (stale) judged?.abort();
   }
   let goodId: string | null = null;
@@ -69,6 +74,8 @@ export const usePicture = defineStore('picture', () => {
         picture.value = made;
         if (made.ok) {
           good.value = made;
+          // The shape is drawn once, when it came ahead of the rest.
+          if (answered.value?.doc !== doc) shape.value = made;
           goodId = doc.id;
         }
         answered.value = { doc, ok: made.ok };
@@ -88,7 +95,7 @@ export const usePicture = defineStore('picture', () => {
    * waits for it. Nothing is done when the project was left by then, or cannot be flattened. Who waits is served in
    * turn, each with what the one before changed.
    */
-  function whenShown(act: (good: GoodPicture) => void): Promise<void> {
+  function whenShown(act: (shape: ShapePicture) => void): Promise<void> {
     const id = project.doc?.id;
     const turn = lastTurn
       .then(() => shownNow(id))
@@ -99,13 +106,13 @@ export const usePicture = defineStore('picture', () => {
     return turn;
   }
   let lastTurn: Promise<void> = Promise.resolve();
-  const shownNow = (id: string | undefined): Promise<GoodPicture | null> =>
+  const shownNow = (id: string | undefined): Promise<ShapePicture | null> =>
     new Promise((resolve) => {
       const stop = watch(
         () => project.doc === answered.value?.doc || project.doc?.id !== id,
         (there) => {
           if (!there) return;
-          resolve(project.doc?.id === id && answered.value?.ok ? good.value : null);
+          resolve(project.doc?.id === id && answered.value?.ok ? shape.value : null);
           void Promise.resolve().then(() => stop());
         },
         { immediate: true },
@@ -118,6 +125,7 @@ export const usePicture = defineStore('picture', () => {
       if (doc?.id !== before?.id) {
         picture.value = null;
         good.value = null;
+        shape.value = null;
       }
       void refresh();
     },
@@ -129,5 +137,5 @@ export const usePicture = defineStore('picture', () => {
       ? picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null)
       : [],
   );
-  return { picture, good, failure, busy, judging, open, whenShown };
+  return { picture, shape, good, failure, busy, judging, open, whenShown };
 });

@@ -45,10 +45,10 @@ const library = useLibrary();
 const said = ref<string | null>(null);
 /** Half the way round, or most of a face: what a drawing is offered at when it is larger. */
 const room = computed(() => {
-  const good = picture.good;
-  if (!good) return 60;
-  const across = good.template.closed ? good.template.rimLength / 3 : good.template.rimLength * 0.7;
-  return Math.min(across, good.size.side * 0.8);
+  const { shape } = picture;
+  if (!shape) return 60;
+  const across = shape.template.closed ? shape.template.rimLength / 3 : shape.template.rimLength * 0.7;
+  return Math.min(across, shape.size.side * 0.8);
 });
 async function bringIn(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -97,7 +97,7 @@ async function keepFont(font: OwnFont): Promise<void> {
 
 <template>
   <TraceIntake
-    v-if="incoming.picture && picture.good"
+    v-if="incoming.picture && picture.shape"
     :key="incoming.picture.url"
     :incoming="incoming.picture"
     @leave="incoming.leavePicture()"
@@ -110,7 +110,7 @@ async function keepFont(font: OwnFont): Promise<void> {
     @leave="incoming.font = null"
   />
   <DrawingIntake
-    v-else-if="incoming.drawing && picture.good"
+    v-else-if="incoming.drawing && picture.shape"
     :key="incoming.drawing.name"
     :incoming="incoming.drawing"
     :films="project.doc!.films"
@@ -127,8 +127,8 @@ async function keepFont(font: OwnFont): Promise<void> {
   <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
     <h2>What goes on it</h2>
-    <p v-if="!picture.good && picture.picture === null && picture.busy" class="quiet">Working out what is there…</p>
-    <p v-else-if="!picture.good" class="quiet">
+    <p v-if="!picture.shape && picture.picture === null && picture.busy" class="quiet">Working out what is there…</p>
+    <p v-else-if="!picture.shape" class="quiet">
       Artwork is placed on the measured side.
       <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'measure' } }"
         >Take the readings</RouterLink
@@ -177,7 +177,7 @@ async function keepFont(font: OwnFont): Promise<void> {
       >
         Make a pair, right and left
       </button>
-      <template v-if="picture.good.template.closed && project.doc!.items.length > 0 && !masked">
+      <template v-if="picture.shape.template.closed && project.doc!.items.length > 0 && !masked">
         <h3 class="mt-4 mb-1">A mask of it</h3>
         <p class="quiet small mb-1">
           A plate up to the rim edge, for stripping, etching, blasting or paint. What is open?
@@ -191,7 +191,7 @@ async function keepFont(font: OwnFont): Promise<void> {
           </button>
         </div>
       </template>
-      <SeamFields v-if="picture.good.template.closed && project.doc!.items.length > 0" />
+      <SeamFields v-if="picture.shape.template.closed && project.doc!.items.length > 0" />
       <ProcessFields v-if="project.doc!.items.length > 0" />
       <p v-if="project.doc!.items.length === 0" class="quiet mt-4">
         Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on

@@ -41,17 +41,17 @@ const items = useItems();
 const view = useView();
 const id = useId();
 
-const placed = computed(() => picture.good?.items.find((i) => i.itemId === props.item.id) ?? null);
-const pieces = computed(() => picture.good?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
+const placed = computed(() => picture.shape?.items.find((i) => i.itemId === props.item.id) ?? null);
+const pieces = computed(() => picture.shape?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
 const title = computed(() => itemTitle(props.item));
 const findings = computed(() => picture.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
 /** Whether there is a way round it to run along. */
-const round = computed(() => picture.good?.template.closed ?? true);
+const round = computed(() => picture.shape?.template.closed ?? true);
 /** As much as a face or the band has room for, tops outwards. */
 const usualRing = computed(() => {
-  const good = picture.good;
+  const { shape } = picture;
   const cap = placed.value?.capHeight ?? 10;
-  return good ? Math.max(10, Math.min(good.template.rimLength, good.size.side) - 2 * cap - 12) : 40;
+  return shape ? Math.max(10, Math.min(shape.template.rimLength, shape.size.side) - 2 * cap - 12) : 40;
 });
 const mates = computed(() => matesOf(project.doc!.items, props.item));
 function leaveOff(): void {
@@ -360,7 +360,7 @@ function setHeight(mm: number): void {
     <RoundFields
       :item="item"
       :placed="placed"
-      :picture="picture.good"
+      :picture="picture.shape"
       :unit="settings.unit"
       :films="project.doc!.films"
     />

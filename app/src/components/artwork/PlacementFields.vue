@@ -38,11 +38,11 @@ const angle = computed(
 );
 const byHand = computed(() => ['drinker', 'room', 'faces'].includes(props.item.placement.facing));
 
-const round = computed(() => picture.good?.template.closed ?? true);
+const round = computed(() => picture.shape?.template.closed ?? true);
 /** mm to the right of the middle of a face: the face's whole width stands for a full turn. */
-const across = computed(() => (angle.value / 360) * (picture.good?.template.cone.girthRim ?? 0));
+const across = computed(() => (angle.value / 360) * (picture.shape?.template.cone.girthRim ?? 0));
 function setAcross(mm: number): void {
-  const width = picture.good?.template.cone.girthRim ?? 0;
+  const width = picture.shape?.template.cone.girthRim ?? 0;
   if (width > 0) place({ facing: 'angle', angleDeg: Math.max(-180, Math.min(180, (360 * mm) / width)) }, 'Move');
 }
 

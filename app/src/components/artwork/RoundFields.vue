@@ -12,7 +12,7 @@ import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
 import { itemTitle } from './item-title.ts';
-import type { GoodPicture, ItemPicture } from '../../workers/protocol.ts';
+import type { ShapePicture, ItemPicture } from '../../workers/protocol.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -22,7 +22,7 @@ import { vHeld } from '../fields/held.ts';
 const props = defineProps<{
   item: ArtworkItem;
   placed: ItemPicture | null;
-  picture: GoodPicture | null;
+  picture: ShapePicture | null;
   unit: 'mm' | 'in';
   films: readonly Film[];
 }>();

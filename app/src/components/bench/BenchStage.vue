@@ -88,10 +88,10 @@ function again(): void {
         <article :key="step.id">
           <h1>{{ step.title }}</h1>
           <StepPicture
-            v-if="step.picture && picture.good"
+            v-if="step.picture && picture.shape"
             :kind="step.picture"
             :film="step.film"
-            :picture="picture.good"
+            :picture="picture.shape"
             :films="project.doc!.films"
             :blank="project.doc!.blank"
           />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Blank, Film } from '@mivet/core';
 import { computed } from 'vue';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 import FlatDrawing from '../projects/FlatDrawing.vue';
 
@@ -9,7 +9,7 @@ import FlatDrawing from '../projects/FlatDrawing.vue';
 const props = defineProps<{
   kind: 'template' | 'film' | 'blank';
   film: string | null;
-  picture: GoodPicture;
+  picture: ShapePicture;
   films: readonly Film[];
   blank: Blank;
 }>();

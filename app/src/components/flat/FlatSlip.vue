@@ -16,7 +16,7 @@ const project = useProject();
 const settings = useSettings();
 const files = useFiles();
 const bare = ref<'pieces' | 'bare'>('bare');
-const p = computed(() => picture.good);
+const p = computed(() => picture.shape);
 const blank = computed(() => project.doc!.blank);
 const words = computed(() =>
   p.value ? describeFlattening(blank.value, p.value.size, p.value.template, settings.unit) : null,

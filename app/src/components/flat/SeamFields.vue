@@ -15,7 +15,7 @@ const seam = computed(() => project.doc!.seam);
 const handle = computed(() => project.doc!.blank.handleWidthMm > 0);
 /** Bands and gores divide the side another way. */
 const divided = computed(() => {
-  const way = picture.good?.template.flattening.way;
+  const way = picture.shape?.template.flattening.way;
   return way === 'bands' || way === 'gores';
 });
 const meets = computed(() => !handle.value || seam.value.panels > 1);
@@ -29,7 +29,7 @@ const PANELS = ['1', '2', '3', '4'].map((value) => ({
   title: value === '1' ? 'One wrap' : `${value} panels side by side`,
 }));
 const says = computed(() => {
-  const seams = picture.good?.seams ?? [];
+  const seams = picture.shape?.seams ?? [];
   if (seams.length === 0) return null;
   const mm = (v: number): string => formatLength(v, settings.unit);
   const cut = seams.reduce((sum, s) => sum + s.cutMm, 0);

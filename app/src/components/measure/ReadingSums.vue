@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { formatLength, isRound, READING_IN_SENTENCE, type Blank } from '@mivet/core';
 import { computed } from 'vue';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 
 /** The sum from what was read to what the template needs, and how sure it is. */
-const props = defineProps<{ blank: Blank; picture: GoodPicture; unit: 'mm' | 'in'; projectId: string }>();
+const props = defineProps<{ blank: Blank; picture: ShapePicture; unit: 'mm' | 'in'; projectId: string }>();
 
 const mm = (v: number): string => formatLength(v, props.unit);
 const size = computed(() => props.picture.size);

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { coneDevelopment, type Film } from '@mivet/core';
 import { computed } from 'vue';
-import type { GoodPicture, PiecePicture } from '../../workers/protocol.ts';
+import type { ShapePicture, PiecePicture } from '../../workers/protocol.ts';
 
 /** A still picture of the flat with its pieces. */
 const props = defineProps<{
-  picture: GoodPicture;
+  picture: ShapePicture;
   films: readonly Film[];
   pieces?: readonly PiecePicture[];
   marks?: boolean;

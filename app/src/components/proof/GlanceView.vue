@@ -3,11 +3,11 @@ import { azimuthOfFacing, formatLength, type Project } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { askCore } from '../../workers/core-client.ts';
-import type { GoodPicture, SeenPicture } from '../../workers/protocol.ts';
+import type { ShapePicture, SeenPicture } from '../../workers/protocol.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** The blank as an eye sees it from one side: true perspective, its edges shaded where things look too narrow to be read. */
-const props = defineProps<{ project: Project; picture: GoodPicture }>();
+const props = defineProps<{ project: Project; picture: ShapePicture }>();
 const settings = useSettings();
 const round = computed(() => props.picture.template.closed);
 const SIDES = computed(() => {

@@ -2,14 +2,14 @@
 import { formatLength, NO_TRIAL, tryOut, widestPulled, type Trial } from '@mivet/core';
 import { computed, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useView, type ShownTrial } from '../../stores/view.ts';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 import { ringsData } from '../../workers/rings-data.ts';
 
 /**
  * Trying out what goes wrong: sliders for how the cup, the hand and the film may be off; the seam as it would then look, and
  * both pictures of the blank along with it.
  */
-const props = defineProps<{ picture: GoodPicture; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
+const props = defineProps<{ picture: ShapePicture; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
 const id = useId();
 const view = useView();
 const trial = shallowRef<Trial>(NO_TRIAL);

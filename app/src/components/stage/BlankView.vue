@@ -4,14 +4,14 @@ import { promiseTimeout, until, useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { Asked, ShownTrial, Spot } from '../../stores/view.ts';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 import { paintArt } from './blank-art.ts';
 import { BlankScene } from './blank-scene.ts';
 import { shapeOfBlank, tapeFor } from './solid-shape.ts';
 
 const props = defineProps<{
   blank: Blank;
-  picture: GoodPicture | null;
+  picture: ShapePicture | null;
   films: readonly Film[];
   zones: DrawnZones;
   facing: number;

@@ -2,12 +2,12 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Film } from '@mivet/core';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
 
 /** The panels, bands or gores that a side is divided into, as they are printed and cut. */
-const props = defineProps<{ picture: GoodPicture; films: readonly Film[]; heat: boolean }>();
+const props = defineProps<{ picture: ShapePicture; films: readonly Film[]; heat: boolean }>();
 const svg = ref<SVGSVGElement | null>(null);
 const { width, height } = useElementSize(svg);
 const box = computed(() => {

@@ -6,7 +6,7 @@ import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
 import { computed, onMounted, ref } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 import FlatGuides from './FlatGuides.vue';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
@@ -15,7 +15,7 @@ import FlatViewRulers from './FlatViewRulers.vue';
 import { placeData, zonePaths } from './flat-regions.ts';
 
 const props = defineProps<{
-  picture: GoodPicture;
+  picture: ShapePicture;
   films: readonly Film[];
   zones: DrawnZones;
   unit: 'mm' | 'in';

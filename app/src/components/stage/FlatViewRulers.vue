@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { coneDevelopment, pathData } from '@mivet/core';
 import { computed } from 'vue';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 
 /** Two measuring tapes: one bent along the rim edge, zero in front; one down the left side, zero at the rim. */
-const props = defineProps<{ picture: GoodPicture; scale: number; unit: 'mm' | 'in' }>();
+const props = defineProps<{ picture: ShapePicture; scale: number; unit: 'mm' | 'in' }>();
 
 const surface = computed(() => coneDevelopment(props.picture.template.cone));
 const px = computed(() => 1 / props.scale);

@@ -9,12 +9,13 @@ import {
   type Film,
 } from '@mivet/core';
 import { computed, ref } from 'vue';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { JudgedPicture, ShapePicture } from '../../workers/protocol.ts';
 import SeamCuts from './SeamCuts.vue';
 
 /** Both ends that meet at a seam brought together, as they will meet on the blank. */
 const props = defineProps<{
-  picture: GoodPicture;
+  picture: ShapePicture;
+  findings: readonly JudgedPicture[];
   films: readonly Film[];
   unit: 'mm' | 'in';
   lap: number;
@@ -67,9 +68,7 @@ const box = computed(() => {
 });
 /** The turn that takes all copies of an item off the seam, when there is one: its finding knows. */
 function moveOff(itemId: string): { command: Command; words: string } | null {
-  const found = props.picture.findings.find(
-    ({ finding }) => finding.code === 'seam-cut' && finding.itemIds.includes(itemId),
-  );
+  const found = props.findings.find(({ finding }) => finding.code === 'seam-cut' && finding.itemIds.includes(itemId));
   const command = found?.finding.fixes.find((fix) => fix.do === 'turn-item');
   return command ? { command, words: describeCommand(command, props.unit) } : null;
 }

@@ -5,9 +5,9 @@ import { useView } from '../../stores/view.ts';
 
 const view = useView();
 const picture = usePicture();
-const round = computed(() => picture.good?.template.closed ?? true);
-const slit = computed(() => (picture.good?.tapeSlits ?? '') !== '');
-const strained = computed(() => (picture.good?.template.flattening.map ?? null) !== null);
+const round = computed(() => picture.shape?.template.closed ?? true);
+const slit = computed(() => (picture.shape?.tapeSlits ?? '') !== '');
+const strained = computed(() => (picture.shape?.template.flattening.map ?? null) !== null);
 </script>
 
 <template>

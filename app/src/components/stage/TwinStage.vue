@@ -32,7 +32,7 @@ const columns = computed(() =>
 );
 const blank = computed(() => project.doc!.blank);
 const sizes = computed(() => {
-  const p = picture.good;
+  const p = picture.shape;
   if (!p) return '';
   const round = (mm: number): string => (settings.unit === 'mm' ? mm.toFixed(0) : (mm / 25.4).toFixed(2));
   if (props.dims && p.panels.length > 1) return `in ${p.panels.length} pieces`;
@@ -42,14 +42,14 @@ const sizes = computed(() => {
 const showSeamWindow = computed(
   () =>
     props.seam &&
-    picture.good !== null &&
-    picture.good.template.closed &&
-    picture.good.seams.length > 0 &&
-    picture.good.pieces.length > 0,
+    picture.shape !== null &&
+    picture.shape.template.closed &&
+    picture.shape.seams.length > 0 &&
+    picture.shape.pieces.length > 0,
 );
 
 /** Whether the sheets that are printed are others than the flat of the whole band. */
-const onSheets = computed(() => picture.good !== null && (picture.good.panels.length > 1 || !picture.good.asBand));
+const onSheets = computed(() => picture.shape !== null && (picture.shape.panels.length > 1 || !picture.shape.asBand));
 const names = computed(() => new Map(project.doc!.items.map((item) => [item.id, itemTitle(item)])));
 function atSeam(itemId: string, copy: number, does: AtSeam['do'] | 'butt'): void {
   project.edit('Deal with a piece at the seam', (p) => {
@@ -87,7 +87,7 @@ function splitByKey(event: KeyboardEvent): void {
         <h2 class="pane-title dims">On the blank</h2>
         <BlankView
           :blank="blank"
-          :picture="picture.good"
+          :picture="picture.shape"
           :films="project.doc!.films"
           :zones="zones"
           :facing="view.facing"
@@ -119,14 +119,14 @@ function splitByKey(event: KeyboardEvent): void {
           Laid flat <span class="sizes">{{ sizes }}</span>
         </h2>
         <FlatPanels
-          v-if="dims && picture.good && onSheets"
-          :picture="picture.good"
+          v-if="dims && picture.shape && onSheets"
+          :picture="picture.shape"
           :films="project.doc!.films"
           :heat="view.showStrain"
         />
         <FlatView
-          v-else-if="picture.good"
-          :picture="picture.good"
+          v-else-if="picture.shape"
+          :picture="picture.shape"
           :films="project.doc!.films"
           :zones="zones"
           :unit="settings.unit"
@@ -151,7 +151,8 @@ function splitByKey(event: KeyboardEvent): void {
     </div>
     <SeamWindow
       v-if="showSeamWindow"
-      :picture="picture.good!"
+      :picture="picture.shape!"
+      :findings="picture.good?.findings ?? []"
       :films="project.doc!.films"
       :unit="settings.unit"
       :lap="project.doc!.seam.lapMm"

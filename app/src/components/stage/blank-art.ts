@@ -2,11 +2,11 @@ import type { Film, Place } from '@mivet/core';
 import { strainColour } from './strain-colour.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { ShownTrial } from '../../stores/view.ts';
-import type { GoodPicture } from '../../workers/protocol.ts';
+import type { ShapePicture } from '../../workers/protocol.ts';
 
 /** What is painted on the side of the blank. */
 export interface BlankArt {
-  readonly picture: GoodPicture;
+  readonly picture: ShapePicture;
   readonly films: readonly Film[];
   readonly zones: DrawnZones;
   readonly selectedId: string | null;
