@@ -1,4 +1,4 @@
-import { checkDocument, examineProject, openFindings, supplyOf } from '@mivet/core';
+import { checkDocument, examineProject, openFindings, sizeBlank, solveFitPaper, supplyOf } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../../core/test/fonts.ts';
 import { demoProjects, demoShelf } from './demo.ts';
@@ -11,6 +11,23 @@ describe('the demo', () => {
   it('fits the format', () => {
     for (const document of [...demoProjects(now), ...demoShelf(now), ...demoStock(now)])
       expect(checkDocument(document)).toMatchObject({ ok: true });
+  });
+
+  it('holds what its fit papers showed, as it is worked out from them', () => {
+    const tried = demoProjects(now).flatMap(({ blank }) => blank.fitCheck ?? []);
+    expect(tried).toHaveLength(4);
+    for (const { blank } of demoProjects(now)) {
+      if (!blank.fitCheck) continue;
+      const { seen, before, after, sigma } = blank.fitCheck;
+      const bare = { ...blank, fitCheck: null };
+      const [sized, fit] = [sizeBlank(bare), solveFitPaper(bare, seen)];
+      if (!sized.ok || !fit.ok) throw new Error(blank.name);
+      const { rim, base, side } = sized.size;
+      const worked = [{ girthRim: rim.surface, girthBase: base.surface, side }, fit.after, fit.sigma];
+      [before, after, sigma].forEach((kept, i) => {
+        for (const key of ['girthRim', 'girthBase', 'side'] as const) expect(kept[key]).toBeCloseTo(worked[i]![key], 3);
+      });
+    }
   });
 
   it('is ready to cut: nothing that fails and nothing left to look at', () => {
