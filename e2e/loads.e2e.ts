@@ -60,18 +60,27 @@ test('a wrap of three films goes side by side on one board, is cut, and is booke
   await expect(page.locator('.slip')).toContainText('from 55 to 91 mm');
   await cutWaiting(page);
   await page.getByRole('button', { name: 'Loads', exact: true }).click();
+  // Tape with 10 mm on every side to hold it by, 220 × 60, 140 × 50 and 80 × 40 mm, used three times off a roll of 300:
+  // 23 400 / 900 = 26 mm.
+  await expect(page.getByLabel('Lifted with')).toHaveValue('demo-tape-clear');
+  await expect(page.getByText('about 26 mm of 6.20 m')).toBeVisible();
   await page.getByRole('button', { name: 'Book it' }).click();
-  await expect(page.getByText(/^\s*Booked .* 2 offcuts are on it/)).toBeVisible();
+  await expect(
+    page.getByText(/^\s*Booked .*film and tape are off the shelf, and so is one blank; 2 offcuts are on it/),
+  ).toBeVisible();
   // 3.42 m less 46 mm; 2.15 m less 36 mm; 1.80 m less 26 mm.
   expect(await shelf(page, 'Deep water')).toBe('3.37 m left of 5.00 m');
   expect(await shelf(page, 'Shallows')).toBe('2.11 m left of 5.00 m');
   expect(await shelf(page, 'Hull')).toBe('1.77 m left of 3.00 m');
+  const roll = page.locator('.row-line').filter({ hasText: 'Clear roll' }).first();
+  await expect(roll).toContainText('6.17 m');
   await expect(page.getByRole('button', { name: 'Change the offcut of Deep water, 94 × 46 mm' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Change the offcut of Shallows, 174 × 36 mm' })).toBeVisible();
   // It can be put back, all of it.
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByText('is taken back')).toBeVisible();
   expect(await shelf(page, 'Deep water')).toBe('3.42 m left of 5.00 m');
+  await expect(roll).toContainText('6.20 m');
   await expect(page.getByRole('button', { name: /Change the offcut of Deep water/ })).toHaveCount(0);
 });
 

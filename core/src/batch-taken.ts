@@ -1,13 +1,13 @@
 import type { CuttablePiece, JobSheet } from './cut/job-sheet.ts';
 import { blocksOf, planJob } from './cut/job-sheet.ts';
 import type { Project } from './document/project.ts';
-import { boxHeight, boxWidth } from './plane/box.ts';
 import type { Supply } from './sheet/stock.ts';
+import { tapeFor } from './sheet/tape.ts';
 
 /** What a batch of some count takes, by a plan of its own. */
 export interface BatchTaken {
   readonly sheet: JobSheet;
-  /** mm² of transfer tape that lift everything, with 10 mm of tape on every side to hold it by. */
+  /** mm² of transfer tape that lift everything. */
   readonly tapeMm2: number;
 }
 
@@ -26,9 +26,6 @@ export function blanksFor({
   }
   return [...counts].map(([id, count]) => ({ id, count }));
 }
-
-/** mm of tape past the pieces on every side, to hold it by. */
-const TAPE_MARGIN_MM = 10;
 
 /**
  * What is taken when everything is cut so many times: planned together, so that several share their waste.
@@ -49,12 +46,8 @@ export function takenFor(
   const all = Array.from({ length: times }, (_, i) =>
     cut.map((piece) => (i === 0 ? piece : { ...piece, part: `${piece.part || 'piece'}-again-${i + 1}` })),
   ).flat();
-  const tapeMm2 = blocksOf(cut, films, supply).reduce(
-    (sum, { box }) => sum + (boxWidth(box) + 2 * TAPE_MARGIN_MM) * (boxHeight(box) + 2 * TAPE_MARGIN_MM),
-    0,
-  );
   return {
     sheet: times === 1 ? sheet : planJob(all, films, sheet.plan.board, supply),
-    tapeMm2: times * tapeMm2,
+    tapeMm2: times * tapeFor(blocksOf(cut, films, supply)),
   };
 }

@@ -4,6 +4,7 @@ import { useLibrary } from '../stores/library.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useProject } from '../stores/project.ts';
 import { useStock } from '../stores/stock.ts';
+import { useTape } from './useTape.ts';
 
 /** Taking what a job was cut from off the shelf, and putting it back. */
 export function useBooking(): {
@@ -24,6 +25,7 @@ export function useBooking(): {
   const project = useProject();
   const library = useLibrary();
   const stock = useStock();
+  const { tape, takesMm } = useTape();
   const busy = ref(false);
   const said = ref<string | null>(null);
   const last = computed(
@@ -65,6 +67,7 @@ export function useBooking(): {
           projectId: project.doc!.id,
           title: project.doc!.name,
           cutMm: plan.strips.reduce((sum, s) => sum + s.cutMm, 0),
+          tape: tape.value && { id: tape.value.id, lengthMm: takesMm.value },
           blanks: blanksFor(project.doc!),
           at: new Date().toISOString(),
           newId: () => crypto.randomUUID(),
@@ -82,5 +85,6 @@ function bookedWords({ at, before, after, blanks = [] }: Booking): string {
   const cups = blanks.reduce((sum, { count }) => sum + count, 0);
   const offcuts = born === 0 ? '' : born === 1 ? '; an offcut is on it' : `; ${born} offcuts are on it`;
   const too = cups === 0 ? '' : cups === 1 ? ', and so is one blank' : `, and so are ${cups} blanks`;
-  return `Booked ${when}: the film is off the shelf${too}${offcuts}.`;
+  const film = before.some((t) => t.kind === 'tape') ? 'film and tape are' : 'the film is';
+  return `Booked ${when}: ${film} off the shelf${too}${offcuts}.`;
 }

@@ -37,10 +37,12 @@ export const useSettings = defineStore('settings', () => {
   );
   /** Whether plans are made from offcuts first. */
   const useOffcuts = useLocalStorage<boolean>('mivet-offcuts', true);
+  /** The roll of transfer tape that jobs are lifted with; none yet chosen, or `none` off the shelf. */
+  const tapeId = useLocalStorage<string>('mivet-tape', '');
   /** What a job is reckoned by; replaced whole. */
   const rates = useLocalStorage<OwnRates>('mivet-rates', USUAL_RATES, { shallow: true, mergeDefaults: true });
   const judgedBy = computed(() => limitsWith(limits.value));
   const dark = usePreferredDark();
   const dim = computed(() => theme.value === 'dim' || (theme.value === 'system' && dark.value));
-  return { unit, paper, theme, boardId, split, limits, useOffcuts, rates, judgedBy, cutting, dim };
+  return { unit, paper, theme, boardId, split, limits, useOffcuts, tapeId, rates, judgedBy, cutting, dim };
 });

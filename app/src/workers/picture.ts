@@ -6,6 +6,7 @@ import {
   NO_STOCK,
   simplifyRing,
   takenFor,
+  tapeFor,
   carriesPieces,
   cutStrip,
   cutTime,
@@ -132,6 +133,7 @@ export function judgedShape(
   wish: CutWish = PLAIN_CUT,
   supply: Supply = NO_STOCK,
 ): JudgedShape {
+  const blocks = blocksOf(cut, project.films, supply);
   return {
     names: batch.map(({ row, fitted, on, pieces }) => ({
       rowId: row.id,
@@ -154,7 +156,8 @@ export function judgedShape(
       .filter((piece) => piece.mark && piece.part === '' && wrap.frames[0]!.asBand)
       .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
     strips: stripPictures(cut, sheet, wish, supply),
-    laidAs: keptOf(sheet.plan, blocksOf(cut, project.films, supply), supply),
+    laidAs: keptOf(sheet.plan, blocks, supply),
+    tapeMm2: tapeFor(blocks),
     findings,
     steps: benchSteps(project, wrap, sheet, unit),
   };

@@ -206,6 +206,8 @@ export interface JudgedShape {
   readonly strips: readonly StripPicture[];
   /** How the films lie, to be kept so. */
   readonly laidAs: readonly KeptFilm[];
+  /** mm² of transfer tape that lift everything that is cut. */
+  readonly tapeMm2: number;
   readonly findings: readonly JudgedPicture[];
   readonly steps: readonly BenchStep[];
 }

@@ -119,7 +119,7 @@ export const stockCutterSchema = z.object({
   notes,
 }) satisfies z.ZodType<StockCutter>;
 
-const bookedThing = z.discriminatedUnion('kind', [stockFilmSchema, offcutSchema, stockCutterSchema]);
+const bookedThing = z.discriminatedUnion('kind', [stockFilmSchema, offcutSchema, stockTapeSchema, stockCutterSchema]);
 const bookingSchema = z.object({
   kind: z.literal('booking'),
   id,

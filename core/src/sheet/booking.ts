@@ -1,6 +1,6 @@
 import type { Film } from '../artwork/film.ts';
 import type { LoadPlan } from './load.ts';
-import type { Booking, CountedBlank, Offcut, StockCutter, StockFilm, StockThing } from './stock.ts';
+import type { BookedThing, Booking, CountedBlank, StockThing } from './stock.ts';
 import { pricePerMm2 } from './stock.ts';
 import type { Takings } from './take.ts';
 
@@ -34,6 +34,8 @@ export interface ToBook {
   readonly title: string;
   /** mm that the blade went. */
   readonly cutMm: number;
+  /** The roll of transfer tape that it is lifted with, and how much of that goes, mm. */
+  readonly tape?: { readonly id: string; readonly lengthMm: number } | null;
   /** Blanks that it is made on, by the id that they have on the shelf. */
   readonly blanks?: readonly { readonly id: string; readonly count: number }[];
   /** ISO. */
@@ -55,8 +57,8 @@ export function bookPlan(
   counted: readonly CountedBlank[] = [],
 ): BookingResult {
   const now = new Map(things.map((thing) => [thing.id, thing]));
-  const before = new Map<string, StockFilm | Offcut | StockCutter>();
-  const after = new Map<string, StockFilm | Offcut | StockCutter>();
+  const before = new Map<string, BookedThing>();
+  const after = new Map<string, BookedThing>();
   const remove: string[] = [];
   const nameOf = (film: string): string => what.films.find(({ id }) => id === film)?.name ?? film;
   for (const { film, from, lengthMm } of what.takings.strips) {
@@ -102,6 +104,12 @@ export function bookPlan(
     before.set(cutter.id, cutter);
     after.set(cutter.id, { ...cutter, bladeMm: cutter.bladeMm + what.cutMm });
   }
+  // How much tape goes is an average: a roll that it says is empty may last for this one.
+  const tape = what.tape && now.get(what.tape.id);
+  if (what.tape && tape?.kind === 'tape') {
+    before.set(tape.id, tape);
+    after.set(tape.id, { ...tape, lengthMm: Math.max(0, tape.lengthMm - what.tape.lengthMm) });
+  }
   const blanks = (what.blanks ?? []).flatMap(({ id, count }): CountedBlank[] => {
     const there = counted.find((blank) => blank.id === id);
     const taken = Math.min(count, there?.count ?? 0);
@@ -128,8 +136,8 @@ export function bookPlan(
 }
 
 /**
- * Puts back what a booking took, on top of whatever happened since: lengths and counts are given back, blanks too, offcuts
- * that were born go, those that were used up return.
+ * Puts back what a booking took, on top of whatever happened since: lengths and counts are given back, tape and blanks
+ * too, offcuts that were born go, those that were used up return.
  *
  * @param things everything on the shelf, as it is now
  * @returns not taken back when an offcut that was born has been used or changed since
@@ -153,6 +161,8 @@ export function takeBack(things: readonly StockThing[], booking: Booking): Booki
       put.push({ ...lot, lengthMm, count });
     } else if (thing.kind === 'cutter' && here?.kind === 'cutter' && before?.kind === 'cutter')
       put.push({ ...here, bladeMm: Math.max(0, here.bladeMm - thing.bladeMm + before.bladeMm) });
+    else if (thing.kind === 'tape' && here?.kind === 'tape' && before?.kind === 'tape')
+      put.push({ ...here, lengthMm: here.lengthMm + before.lengthMm - thing.lengthMm });
   }
   for (const thing of booking.before) if (thing.kind === 'offcut') put.push(thing);
   const blanks = (booking.blanks ?? []).map(({ id, count }) => ({ id, by: count }));

@@ -87,6 +87,9 @@ export interface CountedBlank {
   readonly count: number;
 }
 
+/** A thing on the shelf that a booking changes. */
+export type BookedThing = StockFilm | Offcut | StockTape | StockCutter;
+
 /** What was taken off the stock for a job, and what was born; it can be put back. */
 export interface Booking {
   readonly kind: 'booking';
@@ -102,9 +105,9 @@ export interface Booking {
   /** Blanks that were counted off the shelf; left out where none was. */
   readonly blanks?: readonly CountedBlank[] | undefined;
   /** Things as they were, for taking it back. */
-  readonly before: readonly (StockFilm | Offcut | StockCutter)[];
+  readonly before: readonly BookedThing[];
   /** The same things and the new ones as they became; what is not among them was used up. */
-  readonly after: readonly (StockFilm | Offcut | StockCutter)[];
+  readonly after: readonly BookedThing[];
 }
 
 /** Anything on the stock shelf. */

@@ -5,9 +5,10 @@ import { STARTING_FILMS } from '../artwork/film.ts';
 import { boardById } from './board.ts';
 import { bookPlan, takeBack, type ShelfChange, type ToBook } from './booking.ts';
 import { planLoads, type FilmBlock, type LoadPlan } from './load.ts';
-import type { StockThing, Supply } from './stock.ts';
+import type { StockTape, StockThing, Supply } from './stock.ts';
 import { NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './stock.ts';
 import { takeOff } from './take.ts';
+import { carryingTapes, tapeFor, tapeLength } from './tape.ts';
 
 const [deep, shallows] = [STARTING_FILMS[0]!, STARTING_FILMS[1]!];
 const square = boardById('square');
@@ -200,6 +201,30 @@ describe('booking', () => {
         ],
       },
     });
+  });
+
+  it('takes tape off its roll as far as there is some, and gives it back', () => {
+    const blocks = [block('', 100, 50), block('b', 60, 20)];
+    // With 10 mm to hold it by: 120 × 70 and 80 × 40 mm, three times used, off a roll of 300: 11 600 / 900 = 12.9.
+    const roll: StockTape = { kind: 'tape', id: 'tape', name: 'Roll', tack: 'clear medium', widthMm: 300, lengthMm: 1000, boughtLengthMm: 1000, price: 9, uses: 3, lowAt: null, notes: '' }; // prettier-ignore
+    const lengthMm = tapeLength(roll, tapeFor(blocks));
+    expect(lengthMm).toBe(13);
+    for (const [there, left] of [
+      [1000, 1000 - lengthMm],
+      [5, 0],
+    ] as const) {
+      // prettier-ignore
+      const shelf = [...things, { ...roll, lengthMm: there }];
+      const booked = bookPlan(shelf, { ...toBook(blocks, shelf), tape: { id: 'tape', lengthMm } });
+      if (!booked.ok) throw new Error(booked.problem.code);
+      const after = applied(shelf, booked.change);
+      expect(after.find(({ id }) => id === 'tape')).toMatchObject({ lengthMm: left });
+      const back = takeBack(after, after.find((t) => t.kind === 'booking') as never);
+      if (!back.ok) throw new Error(back.problem.code);
+      expect(applied(after, back.change).find(({ id }) => id === 'tape')).toMatchObject({ lengthMm: there });
+    }
+    const other: StockTape = { ...roll, id: 'a', price: null };
+    expect(carryingTapes([other, { ...roll, id: 'b', tack: 'painter’s strips' }, roll])).toEqual([roll, other]);
   });
 
   it('is not done twice from the same film, nor from film that is gone', () => {

@@ -1,15 +1,47 @@
 <script setup lang="ts">
+import { computed, useId } from 'vue';
 import { useBooking } from '../../composables/useBooking.ts';
+import { longWords } from '../stock/stock-words.ts';
+import { NO_TAPE, useTape } from '../../composables/useTape.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useSettings } from '../../stores/settings.ts';
 
 /** Taking what a job was cut from off the shelf, and putting it back. */
 const plan = usePlan();
 const booking = useBooking();
+const settings = useSettings();
+const { tapes, tape, takesMm } = useTape();
+const id = useId();
+const taken = computed(() =>
+  ['the film', ...(tape.value ? ['the tape'] : []), ...(booking.blanks.value.length > 0 ? ['the blanks'] : [])]
+    .join(', ')
+    .replace(/, ([^,]*)$/, ' and $1'),
+);
+const takes = computed(() => {
+  if (!tape.value) return '';
+  const [takes, left] = [takesMm.value, tape.value.lengthMm].map((mm) => longWords(mm, settings.unit));
+  return tape.value.lengthMm < takesMm.value ? `about ${takes}, only ${left} left` : `about ${takes} of ${left}`;
+});
 </script>
 
 <template>
   <div>
     <h3 class="mt-4">When it is cut</h3>
+    <div v-if="tapes.length > 0" class="row-line tape">
+      <label :for="id">Lifted with</label>
+      <span>
+        <select
+          :id="id"
+          class="form-select form-select-sm w-auto d-inline-block"
+          :value="tape?.id ?? NO_TAPE"
+          @change="settings.tapeId = ($event.target as HTMLSelectElement).value"
+        >
+          <option v-for="one in tapes" :key="one.id" :value="one.id">{{ one.name }}</option>
+          <option :value="NO_TAPE">No tape of the stock</option>
+        </select>
+        <span v-if="tape" class="dims small d-block" :class="{ short: tape.lengthMm < takesMm }">{{ takes }}</span>
+      </span>
+    </div>
     <div v-for="b in booking.blanks.value" :key="b.id" class="row-line">
       <span>{{ b.name }}, from the shelf</span>
       <span class="dims" :class="{ short: b.there < b.count }">{{
@@ -32,7 +64,7 @@ const booking = useBooking();
       <p class="quiet my-2">
         {{
           booking.known.value
-            ? `Takes the film${booking.blanks.value.length > 0 ? ' and the blanks' : ''} off your shelf and puts what is left of it there.`
+            ? `Takes ${taken} off your shelf and puts the offcuts there.`
             : 'None of these films is in your stock: put them there, and Mivet keeps count.'
         }}
       </p>

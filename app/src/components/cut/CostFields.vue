@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { costOf, pricePerMm2, type Cost, type CostRates } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { useTape } from '../../composables/useTape.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { usePicture } from '../../stores/picture.ts';
@@ -26,10 +27,7 @@ const OTHERS = [1, 2, 5, 10];
 
 const listed = computed(() => (project.doc?.names?.rows ?? []).reduce((sum, row) => sum + row.count, 0) || 1);
 const blankPrice = computed(() => library.shelf.find((b) => b.blank.id === project.doc?.shelfBlankId)?.price ?? null);
-const tape = computed(() => {
-  const tapes = stock.things.filter((t) => t.kind === 'tape');
-  return tapes.find((t) => pricePerMm2(t) !== null) ?? null;
-});
+const { tape } = useTape();
 const rates = computed<CostRates>(() => {
   const own = settings.rates;
   const usual = own.film100cm2 / 10_000;

@@ -40,14 +40,18 @@ describe('film from the shelf', () => {
     const slip = bench.mount(CutSlip);
     await vi.waitUntil(() => slip.text().includes('cut 53 mm off the roll'));
     expect(slip.text()).toContain('from an offcut');
+    expect(slip.text()).toMatch(/about 4\d mm of 6\.20 m/);
     const before = [...kept.things].sort((a, b) => a.id.localeCompare(b.id));
     await press(slip, 'Book it');
-    await vi.waitUntil(() => slip.text().includes('the film is off the shelf'));
+    await vi.waitUntil(() => slip.text().includes('film and tape are off the shelf'));
     expect(kept.things.find((t) => t.id === 'demo-deep-water')).toMatchObject({ lengthMm: 3420 - 53 });
     expect(kept.things.some((t) => t.id === 'demo-offcut-ensign')).toBe(false);
+    expect(kept.things.find((t) => t.id === 'demo-tape-clear')).toMatchObject({
+      lengthMm: 6200 - Math.round(bench.picture.good!.tapeMm2 / (3 * 300)),
+    });
     await vi.waitUntil(() => slip.findAll('button').some((b) => b.text() === 'Take it back' && !b.element.disabled));
     await press(slip, 'Take it back');
-    await vi.waitUntil(() => !slip.text().includes('the film is off the shelf'));
+    await vi.waitUntil(() => !slip.text().includes('film and tape are off the shelf'));
     expect([...kept.things].sort((a, b) => a.id.localeCompare(b.id))).toEqual(before);
   });
 

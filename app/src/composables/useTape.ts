@@ -1,0 +1,26 @@
+import { carryingTapes, tapeLength, type StockTape } from '@mivet/core';
+import { computed, type ComputedRef } from 'vue';
+import { usePicture } from '../stores/picture.ts';
+import { useSettings } from '../stores/settings.ts';
+import { useStock } from '../stores/stock.ts';
+
+/** Said instead of an id when no tape goes off the shelf. */
+export const NO_TAPE = 'none';
+
+/** The transfer tape that jobs are lifted with: the one chosen last, or the first on the shelf. */
+export function useTape(): {
+  tapes: ComputedRef<StockTape[]>;
+  tape: ComputedRef<StockTape | null>;
+  /** mm of it that the open job takes. */
+  takesMm: ComputedRef<number>;
+} {
+  const [picture, settings, stock] = [usePicture(), useSettings(), useStock()];
+  const tapes = computed(() => carryingTapes(stock.things.filter((t) => t.kind === 'tape')));
+  const tape = computed(() =>
+    settings.tapeId === NO_TAPE
+      ? null
+      : (tapes.value.find(({ id }) => id === settings.tapeId) ?? tapes.value[0] ?? null),
+  );
+  const takesMm = computed(() => (tape.value ? tapeLength(tape.value, picture.good?.tapeMm2 ?? 0) : 0));
+  return { tapes, tape, takesMm };
+}
