@@ -22,7 +22,8 @@ export const tapeFor = (blocks: readonly Pick<FilmBlock, 'box'>[]): number =>
  *
  * @param areaMm2 that lifts everything once
  */
-export const tapeLength = ({ widthMm, uses }: StockTape, areaMm2: number): number => Math.round(areaMm2 / (widthMm * uses));
+export const tapeLength = ({ widthMm, uses }: StockTape, areaMm2: number): number =>
+  Math.round(areaMm2 / (widthMm * uses));
 
 /** Tapes that carry film, those of which one knows the price first; strips for painting round only hold things down. */
 export const carryingTapes = (tapes: readonly StockTape[]): StockTape[] =>
