@@ -63,7 +63,7 @@ test('a wrap of three films goes side by side on one board, is cut, and is booke
   // Tape with 10 mm on every side to hold it by, 220 × 60, 140 × 50 and 80 × 40 mm, used three times off a roll of 300:
   // 23 400 / 900 = 26 mm.
   await expect(page.getByLabel('Lifted with')).toHaveValue('demo-tape-clear');
-  await expect(page.getByText('about 26 mm of 6.20 m')).toBeVisible();
+  await expect(page.getByText('26 mm of 6.20 m')).toBeVisible();
   await page.getByRole('button', { name: 'Book it' }).click();
   await expect(
     page.getByText(/^\s*Booked .*film and tape are off the shelf, and so is one blank; 2 offcuts are on it/),

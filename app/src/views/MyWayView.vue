@@ -9,6 +9,7 @@ import { readLibrary, readProjects } from '../data/database.ts';
 import { bringInDemo } from '../demo/offer-demo.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
+import SelectRow from '../components/fields/SelectRow.vue';
 
 const settings = useSettings();
 const library = useLibrary();
@@ -83,12 +84,12 @@ async function demo(): Promise<void> {
         label="Paper"
         @choose="settings.paper = $event"
       />
-      <div class="row-line">
-        <label for="my-board">Your cutter takes</label>
-        <select id="my-board" v-model="settings.boardId" class="form-select form-select-sm w-auto">
-          <option v-for="b in BOARDS" :key="b.id" :value="b.id">{{ b.label }}</option>
-        </select>
-      </div>
+      <SelectRow
+        label="Your cutter takes"
+        :value="settings.boardId"
+        :options="BOARDS.map(({ id, label }) => ({ value: id, label }))"
+        @change="settings.boardId = $event"
+      />
     </section>
     <section>
       <h2>What you are judged by</h2>

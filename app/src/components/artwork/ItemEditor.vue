@@ -31,6 +31,7 @@ import { itemTitle } from './item-title.ts';
 import ShapeFields from './ShapeFields.vue';
 import RoundFields from './RoundFields.vue';
 import { vHeld } from '../fields/held.ts';
+import SelectRow from '../fields/SelectRow.vue';
 
 const props = defineProps<{ item: ArtworkItem }>();
 const emit = defineEmits<{ done: [] }>();
@@ -214,17 +215,12 @@ function setHeight(mm: number): void {
         :value="item.text"
         @input="text({ text: ($event.target as HTMLTextAreaElement).value }, 'Change the words', 'words')"
       />
-      <div class="row-line">
-        <label :for="`${id}-f`">Letters</label>
-        <select
-          :id="`${id}-f`"
-          class="form-select form-select-sm w-auto"
-          :value="item.font"
-          @change="text({ font: ($event.target as HTMLSelectElement).value }, 'Change the letters')"
-        >
-          <option v-for="f in fonts" :key="f.value" :value="f.value">{{ f.label }}</option>
-        </select>
-      </div>
+      <SelectRow
+        label="Letters"
+        :value="item.font"
+        :options="fonts"
+        @change="text({ font: $event }, 'Change the letters')"
+      />
       <label class="btn btn-sm btn-link p-0" :class="{ disabled: incoming.busy }">
         {{ incoming.busy ? 'Reading it…' : 'Bring in a font of your own' }}
         <input type="file" accept=".ttf,.otf,.woff,.woff2" class="visually-hidden" @change="bringFont" />

@@ -7,6 +7,7 @@ import { useProject } from '../../stores/project.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
 import { vHeld } from '../fields/held.ts';
+import SelectRow from '../fields/SelectRow.vue';
 
 /** Where the item sits, in words. */
 const props = defineProps<{ item: ArtworkItem; hasHandle: boolean; hand: Hand; unit: 'mm' | 'in' }>();
@@ -68,8 +69,7 @@ const HANDS: { value: Hand; label: string }[] = [
 function place(change: Partial<Placement>, label: string): void {
   items.change(label, (i) => ({ ...i, placement: { ...i.placement, ...change } }));
 }
-function setFacing(event: Event): void {
-  const value = (event.target as HTMLSelectElement).value as Facing;
+function setFacing(value: Facing): void {
   place({ facing: value, angleDeg: value === 'angle' ? angle.value : 0 }, 'Face another way');
 }
 function setNumber(key: 'angleDeg' | 'turnDeg', event: Event): void {
@@ -93,12 +93,7 @@ async function countFrom(from: Placement['from']): Promise<void> {
 </script>
 
 <template>
-  <div v-if="round" class="row-line">
-    <label :for="`${id}-f`">Centred</label>
-    <select :id="`${id}-f`" class="form-select form-select-sm w-auto" :value="facing" @change="setFacing">
-      <option v-for="f in facings" :key="f.value" :value="f.value">{{ f.label }}</option>
-    </select>
-  </div>
+  <SelectRow v-if="round" label="Centred" :value="facing" :options="facings" @change="setFacing" />
   <LengthField
     v-if="!round"
     label="Right of the middle by"

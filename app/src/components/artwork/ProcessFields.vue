@@ -2,6 +2,7 @@
 import type { Process } from '@mivet/core';
 import { useProject } from '../../stores/project.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
+import SelectRow from '../fields/SelectRow.vue';
 
 /** What the film is for, and whether it is warmed: what is judged, and which cautions apply, hang on it. */
 const project = useProject();
@@ -16,20 +17,12 @@ const LAID = [
   { value: 'cold', label: 'Cold' },
   { value: 'warm', label: 'Warm', title: 'Cast film stretches further when it is warmed' },
 ] as const;
-const choose = (event: Event): void => {
-  const process = (event.target as HTMLSelectElement).value as Process;
-  project.edit('What the film is for', (p) => ({ ...p, process }));
-};
+const choose = (process: Process): void => project.edit('What the film is for', (p) => ({ ...p, process }));
 </script>
 
 <template>
   <div class="mt-4">
-    <div class="row-line">
-      <label for="film-is-for">The film is for</label>
-      <select id="film-is-for" class="form-select form-select-sm w-auto" :value="project.doc!.process" @change="choose">
-        <option v-for="p in PROCESSES" :key="p.value" :value="p.value">{{ p.label }}</option>
-      </select>
-    </div>
+    <SelectRow label="The film is for" :value="project.doc!.process" :options="PROCESSES" @change="choose" />
     <ChoiceRow
       says="It is laid"
       :value="project.doc!.warm ? 'warm' : 'cold'"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue';
+import { computed } from 'vue';
 import { useBooking } from '../../composables/useBooking.ts';
+import SelectRow from '../fields/SelectRow.vue';
 import { longWords } from '../stock/stock-words.ts';
 import { NO_TAPE, useTape } from '../../composables/useTape.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -11,7 +12,10 @@ const plan = usePlan();
 const booking = useBooking();
 const settings = useSettings();
 const { tapes, tape, takesMm } = useTape();
-const id = useId();
+const choices = computed(() => [
+  ...tapes.value.map(({ id, name }) => ({ value: id, label: name })),
+  { value: NO_TAPE, label: 'No tape of the stock' },
+]);
 const taken = computed(() =>
   ['the film', ...(tape.value ? ['the tape'] : []), ...(booking.blanks.value.length > 0 ? ['the blanks'] : [])]
     .join(', ')
@@ -20,28 +24,25 @@ const taken = computed(() =>
 const takes = computed(() => {
   if (!tape.value) return '';
   const [takes, left] = [takesMm.value, tape.value.lengthMm].map((mm) => longWords(mm, settings.unit));
-  return tape.value.lengthMm < takesMm.value ? `about ${takes}, only ${left} left` : `about ${takes} of ${left}`;
+  return tape.value.lengthMm < takesMm.value ? `${takes}, only ${left} there` : `${takes} of ${left}`;
 });
 </script>
 
 <template>
   <div>
     <h3 class="mt-4">When it is cut</h3>
-    <div v-if="tapes.length > 0" class="row-line tape">
-      <label :for="id">Lifted with</label>
-      <span>
-        <select
-          :id="id"
-          class="form-select form-select-sm w-auto d-inline-block"
-          :value="tape?.id ?? NO_TAPE"
-          @change="settings.tapeId = ($event.target as HTMLSelectElement).value"
-        >
-          <option v-for="one in tapes" :key="one.id" :value="one.id">{{ one.name }}</option>
-          <option :value="NO_TAPE">No tape of the stock</option>
-        </select>
-        <span v-if="tape" class="dims small d-block" :class="{ short: tape.lengthMm < takesMm }">{{ takes }}</span>
-      </span>
-    </div>
+    <template v-if="tapes.length > 0">
+      <SelectRow
+        label="Lifted with"
+        :value="tape?.id ?? NO_TAPE"
+        :options="choices"
+        @change="settings.tapeId = $event"
+      />
+      <div v-if="tape" class="row-line">
+        <span>{{ tape.name }}, about</span>
+        <span class="dims" :class="{ short: tape.lengthMm < takesMm }">{{ takes }}</span>
+      </div>
+    </template>
     <div v-for="b in booking.blanks.value" :key="b.id" class="row-line">
       <span>{{ b.name }}, from the shelf</span>
       <span class="dims" :class="{ short: b.there < b.count }">{{

@@ -29,7 +29,7 @@ const how = computed(() => {
       <button v-if="project.doc!.laid.length > 0" type="button" class="btn btn-link btn-sm" @click="plan.anew">
         Plan it anew
       </button>
-      <p class="quiet small mb-0">
+      <p class="quiet small mt-1 mb-0">
         <template v-if="plan.fixed > 0">
           {{ plan.fixed === 1 ? 'One part stays' : `${plan.fixed} parts stay` }} where you put
           {{ plan.fixed === 1 ? 'it' : 'them' }}.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BOARDS, formatLength, type Taking } from '@mivet/core';
-import { computed, ref, useId } from 'vue';
+import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
 import { usePicture } from '../../stores/picture.ts';
@@ -19,6 +19,7 @@ import CutExtras from './CutExtras.vue';
 import CutterSlip from './CutterSlip.vue';
 import StackSlip from './StackSlip.vue';
 import { timeWords } from './cutter-words.ts';
+import SelectRow from '../fields/SelectRow.vue';
 
 const picture = usePicture();
 const plan = usePlan();
@@ -28,7 +29,6 @@ const stock = useStock();
 const files = useFiles();
 const view = useView();
 const cutter = useCutter();
-const id = useId();
 const sendProblem = ref<string | null>(null);
 
 const sheet = computed(() => plan.sheet);
@@ -43,7 +43,8 @@ const totals = computed(() => ({
 const loads = computed(() => sheet.value?.plan.loads.length ?? 0);
 const boards = computed(() => {
   const own = stock.supply.cutters.map(({ board }) => board);
-  return [...own, ...BOARDS.filter((b) => !own.some((o) => o.id === b.id))];
+  const all = [...own, ...BOARDS.filter((b) => !own.some((o) => o.id === b.id))];
+  return all.map(({ id, label }) => ({ value: id, label }));
 });
 const filmName = (filmId: string): string => project.doc!.films.find((f) => f.id === filmId)?.name ?? filmId;
 const noMark = computed(() => [...new Set(strips.value.filter((s) => s.noMark).map((s) => filmName(s.film)))]);
@@ -96,8 +97,7 @@ function fromWords(s: StripPicture): string {
       return '';
   }
 }
-function setBoard(event: Event): void {
-  const boardId = (event.target as HTMLSelectElement).value;
+function setBoard(boardId: string): void {
   settings.boardId = boardId;
   project.edit('Change the board', (p) => ({ ...p, boardId }));
 }
@@ -125,12 +125,7 @@ async function send(): Promise<void> {
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
       {{ sheet?.needs.length === 1 ? 'film' : 'films' }}, {{ length(totals.metres) }} of cutting
     </p>
-    <div class="row-line">
-      <label :for="`${id}-b`">Cutter takes</label>
-      <select :id="`${id}-b`" class="form-select form-select-sm board" :value="project.doc!.boardId" @change="setBoard">
-        <option v-for="b in boards" :key="b.id" :value="b.id">{{ b.label }}</option>
-      </select>
-    </div>
+    <SelectRow label="Cutter takes" :value="project.doc!.boardId" :options="boards" @change="setBoard" />
     <div v-for="s in strips" :key="`${s.load} ${s.film} ${s.lot}`" class="row-line strip">
       <span
         >{{ filmName(s.film) }}<span v-if="partWords(s)" class="quiet">, {{ partWords(s) }}</span>
@@ -237,10 +232,6 @@ async function send(): Promise<void> {
 </template>
 
 <style scoped>
-.board {
-  width: 10.6rem;
-  flex: none;
-}
 summary {
   color: var(--teal);
   font-weight: 600;

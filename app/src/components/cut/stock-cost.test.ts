@@ -42,7 +42,7 @@ describe('film from the shelf', () => {
     expect(slip.text()).toContain('from an offcut');
     // 53 × 232 and 47 × 239 mm less 3 on every side, and a word of 17 × 66: with 10 to hold them by 67 × 246, 61 × 253 and
     // 37 × 86 mm, three times used off a roll of 300.
-    expect(slip.text()).toContain('about 39 mm of 6.20 m');
+    expect(slip.text()).toContain('39 mm of 6.20 m');
     const before = [...kept.things].sort((a, b) => a.id.localeCompare(b.id));
     await press(slip, 'Book it');
     await vi.waitUntil(() => slip.text().includes('film and tape are off the shelf'));

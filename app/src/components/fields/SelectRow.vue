@@ -8,11 +8,11 @@ const id = useId();
 </script>
 
 <template>
-  <div class="row-line field">
+  <div class="row-line">
     <label :for="id">{{ label }}</label>
     <select
       :id="id"
-      class="form-select form-select-sm w-auto"
+      class="form-select form-select-sm choice"
       :value="value"
       @change="emit('change', ($event.target as HTMLSelectElement).value as T)"
     >
@@ -20,3 +20,11 @@ const id = useId();
     </select>
   </div>
 </template>
+
+<style scoped>
+.choice {
+  width: auto;
+  min-width: 0;
+  max-width: 65%;
+}
+</style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading, type SurfaceKind } from '@mivet/core';
+import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading } from '@mivet/core';
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 import { vHeld } from '../fields/held.ts';
+import SelectRow from '../fields/SelectRow.vue';
 
 /** The rest of what is asked about a blank: most people change none of it. */
 const props = defineProps<{ blank: Blank; unit: 'mm' | 'in' }>();
@@ -58,17 +59,12 @@ function setName(event: Event): void {
         @change="setName"
       />
     </div>
-    <div class="row-line">
-      <label :for="`${id}-s`">Surface</label>
-      <select
-        :id="`${id}-s`"
-        class="form-select form-select-sm w-auto"
-        :value="blank.surface"
-        @change="emit('change', { surface: ($event.target as HTMLSelectElement).value as SurfaceKind })"
-      >
-        <option v-for="s in SURFACES" :key="s" :value="s">{{ s }}</option>
-      </select>
-    </div>
+    <SelectRow
+      label="Surface"
+      :value="blank.surface"
+      :options="SURFACES.map((s) => ({ value: s, label: s }))"
+      @change="emit('change', { surface: $event })"
+    />
     <div class="row-line">
       <label :for="`${id}-c`">Colour</label>
       <input
