@@ -9,6 +9,8 @@ const props = defineProps<{
   films: readonly Film[];
   selectedId: string | null;
   editable: boolean;
+  /** Whether what is selected is being dragged: it is held already. */
+  dragging: boolean;
 }>();
 const emit = defineEmits<{ press: [event: PointerEvent, itemId: string | null] }>();
 const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
@@ -23,7 +25,7 @@ const isSelected = (piece: PiecePicture): boolean => piece.itemIds.includes(prop
     :class="{ editable }"
     @pointerdown="emit('press', $event, piece.itemIds[0] ?? null)"
   >
-    <path v-if="editable" :d="piece.data" class="grab" />
+    <path v-if="editable && !(dragging && isSelected(piece))" :d="piece.data" class="grab" />
     <path v-if="isSelected(piece)" :d="piece.data" class="halo" />
     <path
       :d="piece.data"

@@ -124,6 +124,8 @@ function spotOf(event: PointerEvent): Spot | null {
 }
 
 let dragging = false;
+/** Whether what is held has begun to move. */
+const moving = ref(false);
 function pointerDown(event: PointerEvent, itemId: string | null): void {
   if (event.button !== 0) return;
   emit('select', itemId);
@@ -138,11 +140,13 @@ function pointerMove(event: PointerEvent): void {
   const inside =
     at !== null && at.slant >= -2 && at.slant <= props.picture.size.side + 2 && Math.abs(at.azimuth) <= Math.PI * 1.02;
   emit('spot', inside ? at : null);
-  if (dragging && at) emit('dragMove', at, event.altKey);
+  if (!dragging || !at) return;
+  moving.value = true;
+  emit('dragMove', at, event.altKey);
 }
 function pointerUp(): void {
   if (dragging) emit('dragEnd');
-  dragging = false;
+  dragging = moving.value = false;
 }
 
 const zoomer = zoom<SVGSVGElement, unknown>()
@@ -208,7 +212,14 @@ defineExpose({ showAll });
         <path v-for="(d, i) in zoneShapes.edges" :key="`e${i}`" :d="d" fill="url(#hatch-rim)" />
         <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
       </g>
-      <FlatPieces :pieces="onWrap" :films="films" :selected-id="selectedId" :editable="editable" @press="pointerDown" />
+      <FlatPieces
+        :pieces="onWrap"
+        :films="films"
+        :selected-id="selectedId"
+        :editable="editable"
+        :dragging="moving"
+        @press="pointerDown"
+      />
       <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
       <path :d="picture.outlineData" class="edge" />
       <path v-if="zones.seam && picture.seamLines" :d="picture.seamLines" class="seam" />

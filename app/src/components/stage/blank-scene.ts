@@ -185,11 +185,19 @@ export class BlankScene {
     if (this.queued || !this.started) return;
     this.queued = requestAnimationFrame(() => {
       this.queued = 0;
-      const sharp = Math.min(2.5, Math.max(this.slow ? 1.5 : 2, window.devicePixelRatio));
-      this.renderer.setPixelRatio(this.turning ? (this.slow ? 0.7 : 0.9) : sharp);
-      this.renderer.setSize(this.size.width, this.size.height, false);
+      this.fitCanvas();
       this.renderer.render(this.scene, this.camera);
     });
+  }
+
+  /** Gives the canvas its pixels: only when they change, since that makes it anew. */
+  private fitCanvas(): void {
+    const sharp = Math.min(2.5, Math.max(this.slow ? 1.5 : 2, window.devicePixelRatio));
+    const ratio = this.turning ? (this.slow ? 0.7 : 0.9) : sharp;
+    const { width, height } = this.size;
+    const now = this.renderer.getSize(new Vector2());
+    if (ratio === this.renderer.getPixelRatio() && width === now.x && height === now.y) return;
+    this.renderer.setDrawingBufferSize(width, height, ratio);
   }
 
   dispose(): void {
