@@ -87,10 +87,11 @@ describe('the picture of the open project', () => {
     asked()[0]!.part(made);
     await settle();
     expect([picture.shape?.meanRadius, picture.good, picture.judging]).toEqual([made.meanRadius, null, true]);
+    expect(picture.awaited).toBe(true);
     const drawn = picture.shape;
     asked()[0]!.answer({ ...made });
     await settle();
-    expect([picture.good?.findings, picture.judging]).toEqual([made.findings, false]);
+    expect([picture.good?.findings, picture.judging, picture.awaited]).toEqual([made.findings, false, false]);
     // Nothing is drawn again for what was judged.
     expect(picture.shape).toBe(drawn);
   });

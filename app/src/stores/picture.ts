@@ -132,10 +132,12 @@ export const usePicture = defineStore('picture', () => {
   );
   if (project.doc) void refresh();
 
+  /** Whether nothing is known yet of the open project, good or bad, because it is still being worked out. */
+  const awaited = computed(() => project.doc !== null && picture.value === null && failure.value === null);
   const open = computed(() =>
     picture.value?.ok
       ? picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null)
       : [],
   );
-  return { picture, shape, good, failure, busy, judging, open, whenShown };
+  return { picture, shape, good, failure, busy, judging, awaited, open, whenShown };
 });

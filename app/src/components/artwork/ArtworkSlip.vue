@@ -127,7 +127,7 @@ async function keepFont(font: OwnFont): Promise<void> {
   <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
     <h2>What goes on it</h2>
-    <p v-if="!picture.shape && picture.picture === null && picture.busy" class="quiet">Working out what is there…</p>
+    <p v-if="!picture.shape && picture.awaited" class="quiet">Working out what is there…</p>
     <p v-else-if="!picture.shape" class="quiet">
       Artwork is placed on the measured side.
       <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'measure' } }"

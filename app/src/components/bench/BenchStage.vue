@@ -74,7 +74,8 @@ function again(): void {
 <template>
   <div class="bench">
     <div v-if="!step" class="nothing quiet">
-      <p>The steps for this job appear here once it is measured and has artwork.</p>
+      <p v-if="picture.awaited" role="status">Working out the steps…</p>
+      <p v-else>The steps for this job appear here once it is measured and has artwork.</p>
     </div>
     <template v-else>
       <header>

@@ -120,8 +120,18 @@ async function send(): Promise<void> {
   <CutterSlip v-if="view.cutShows === 'cutter'" @loads="view.cutShows = 'loads'" />
   <StackSlip v-else-if="view.cutShows === 'stack'" />
   <div v-else>
-    <h2>{{ loads === 0 ? 'No load yet' : loads === 1 ? 'One load' : `${loads} loads` }}</h2>
-    <p class="quiet">
+    <h2>
+      {{
+        picture.awaited
+          ? 'Planning the loads…'
+          : loads === 0
+            ? 'No load yet'
+            : loads === 1
+              ? 'One load'
+              : `${loads} loads`
+      }}
+    </h2>
+    <p v-if="!picture.awaited" class="quiet">
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
       {{ sheet?.needs.length === 1 ? 'film' : 'films' }}, {{ length(totals.metres) }} of cutting
     </p>

@@ -123,6 +123,7 @@ function says(layer: LayerReport): string {
       </template>
       <p v-else class="quiet">One film: nothing has to be lined up.</p>
     </template>
+    <p v-else-if="picture.awaited" class="quiet">Working out how its films lie…</p>
     <p v-else class="quiet">
       Nothing to cut yet.
       <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"

@@ -24,6 +24,7 @@ const opened = computed(() => findings.value.find((f) => f.finding.id === opened
 const verdict = computed(() => {
   const fails = picture.open.filter((f) => f.finding.severity === 'fails').length;
   const looks = picture.open.length - fails;
+  if (picture.awaited) return { title: 'Looking at it…', why: 'Readings, seam, zones, sizes and the load.' };
   if (!picture.picture?.ok) return { title: 'Nothing to judge yet', why: 'The readings come first.' };
   if (project.doc!.items.length === 0 && picture.open.length === 0)
     return { title: 'Nothing to judge yet', why: 'Place some artwork; it is judged as you go.' };
