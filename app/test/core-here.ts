@@ -1,6 +1,6 @@
 import { CUT_WRITERS, cutFiles, examineProject, limitsWith, loadsToSend } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
-import { batchPicture, partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
+import { batchPicture, marksPicture, partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
 import { readDrawing } from '../src/workers/read-drawing.ts';
 import type { CoreJobs } from '../src/workers/protocol.ts';
 
@@ -19,6 +19,11 @@ export async function askCore<K extends keyof CoreJobs>(
     return (
       examined.ok ? seenPicture(project, examined.wrap, azimuth, limitsWith(limits)) : null
     ) as CoreJobs[K]['output'];
+  }
+  if (job === 'marks') {
+    const { project, limits, supply } = input as CoreJobs['marks']['input'];
+    const examined = examineProject(project, testFonts, limitsWith(limits), supply);
+    return (examined.ok ? marksPicture(project, examined, supply) : []) as CoreJobs[K]['output'];
   }
   if (job === 'batch') {
     const { project, limits, supply, times } = input as CoreJobs['batch']['input'];

@@ -13,7 +13,8 @@ import { boardById } from './sheet/board.ts';
 import type { Supply } from './sheet/stock.ts';
 import { NO_STOCK } from './sheet/stock.ts';
 import type { StackReport } from './stack/report.ts';
-import { lineUp, reportStack } from './stack-report.ts';
+import { lineUp } from './line-up.ts';
+import { reportStack } from './stack-report.ts';
 import type { Make } from './wrap/batch.ts';
 import { batchPieces, makeBatch } from './wrap/batch.ts';
 import type { Derived, Wrap } from './wrap/derive.ts';
@@ -110,7 +111,7 @@ export function* examineSteps(
     const lined = lineUp(project, wrap, pieces);
     const all = [...pieces, ...lined.marks];
     const planned = planJob(all, films, board, supply, laid);
-    return { cut: all, sheet: planned, stack: reportStack(project, wrap, pieces, lined, planned, supply) };
+    return { cut: all, sheet: planned, stack: reportStack(project, { wrap, cut: all, sheet: planned }, lined, supply) };
   })).value;
   yield null;
   const foundFrom = `${sheetFrom}${JSON.stringify([process, limits])}`;

@@ -157,6 +157,7 @@ export type { HandClash } from './sheet/by-hand.ts';
 export { clashOf, keptOf, letGoOfPart, putByHand } from './sheet/by-hand.ts';
 export type { PartOnBoard } from './sheet/load.ts';
 export type { StackReport, LayerReport } from './stack/report.ts';
+export { marksCost } from './marks-cost.ts';
 export type { SectionLayer, Deepest } from './stack/depth.ts';
 export type { Stack } from './stack/stack.ts';
 export { PLAIN_STACK } from './stack/stack.ts';

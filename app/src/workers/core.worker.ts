@@ -18,7 +18,15 @@ import {
   type JobFile,
 } from '@mivet/core';
 import { fontsOf, fontSample, loadFonts, paperFonts } from './fonts.ts';
-import { batchPicture, judgedShape, partsPicture, seenPicture, shapePicture, stripPictures } from './picture.ts';
+import {
+  batchPicture,
+  judgedShape,
+  marksPicture,
+  partsPicture,
+  seenPicture,
+  shapePicture,
+  stripPictures,
+} from './picture.ts';
 import type { CloserPart, CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
 
 async function fitPaper(
@@ -90,6 +98,16 @@ async function batch({
 }: CoreJobs['batch']['input']): Promise<CoreJobs['batch']['output']> {
   const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits), supply);
   return examined.ok ? batchPicture(project, examined, supply, times) : [];
+}
+
+/** Nothing that was worked out for the picture is worked out again. */
+async function marks({ project, limits, supply }: CoreJobs['marks']['input']): Promise<CoreJobs['marks']['output']> {
+  const memory = last.id === project.id ? last.memory : {};
+  const steps = examineSteps(project, await fontsOf(project.items), limitsWith(limits), supply, memory);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value.ok ? marksPicture(project, step.value, supply) : [];
+  }
 }
 
 async function send({ project, limits, supply, wish }: CoreJobs['send']['input']): Promise<CoreJobs['send']['output']> {
@@ -194,6 +212,7 @@ const HANDLERS: {
   files,
   closer,
   batch,
+  marks,
   send,
   parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
   font: async ({ bytes }) => fontSample(bytes),

@@ -2,6 +2,7 @@ import {
   benchSteps,
   blocksOf,
   joinBoxes,
+  marksCost,
   keptOf,
   NO_STOCK,
   simplifyRing,
@@ -207,6 +208,16 @@ export function stripPictures(
       };
     }),
   );
+}
+
+/** What marks on each layer cost, or would cost. */
+export function marksPicture(
+  project: Project,
+  examined: Extract<Examined, { ok: true }>,
+  supply: Supply,
+): CoreJobs['marks']['output'] {
+  const cost = marksCost(project, examined, supply);
+  return examined.stack.layers.map(({ film, marksMm2 }) => ({ film, mm2: marksMm2 ?? cost.of(film) }));
 }
 
 /** What batches take, plan by plan. */

@@ -45,7 +45,7 @@ export const judgeStackUnsupported: Judge = (context) =>
         // A layer of which nothing meets the others need not fit to them.
         case: meets ? 'loose' : 'apart',
         severity: meets ? 'look' : 'fine',
-        numbers: { count: unsupported, cost: marksMm2 / 100 },
+        numbers: { count: unsupported, cost: (marksMm2 ?? 0) / 100 },
         names: { film: nameOf(context, film) },
         fixes: meets ? [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }] : [],
       }),
@@ -60,7 +60,7 @@ export const judgeRegistrationMissing: Judge = (context) =>
     .map(({ film, bodies, marksMm2 }) =>
       finding('registration-missing', film, {
         case: 'by-hand',
-        numbers: { count: bodies, cost: marksMm2 / 100 },
+        numbers: { count: bodies, cost: (marksMm2 ?? 0) / 100 },
         names: { film: nameOf(context, film) },
         fixes: [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }],
       }),
@@ -69,7 +69,7 @@ export const judgeRegistrationMissing: Judge = (context) =>
 /** Marks that cost more film than they are worth, or a load. */
 export const judgeRegistrationCostly: Judge = (context) => {
   const marked = context.stack.layers.filter((layer) => layer.marked);
-  const cost = marked.reduce((sum, { marksMm2 }) => sum + marksMm2, 0) / 100;
+  const cost = marked.reduce((sum, { marksMm2 }) => sum + (marksMm2 ?? 0), 0) / 100;
   const { marksLoads } = context.stack;
   if (marked.length === 0 || (cost <= context.limits.marksCost && marksLoads <= 0)) return [];
   return [

@@ -9,8 +9,11 @@ export interface LayerReport {
   readonly marked: boolean;
   /** Whether the rule says how it is lined up, not the person. */
   readonly byRule: boolean;
-  /** mm² of film that the marks of this layer cost by the plan; when it has none, what they would cost. */
-  readonly marksMm2: number;
+  /**
+   * mm² of film that the marks of this layer cost by the plan; when it has none, what they would cost. Null for a layer of
+   * few things without marks: nothing hangs on it, and who asks has it worked out.
+   */
+  readonly marksMm2: number | null;
   /** Whether it touches film of another layer. */
   readonly meets: boolean;
   /** Bodies of which no part lies on, or against, film below; 0 for the lowest layer. */

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { LayerReport, Stack } from '@mivet/core';
-import { computed } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useStock } from '../../stores/stock.ts';
+import { askCore } from '../../workers/core-client.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -12,8 +14,24 @@ import LengthField from '../fields/LengthField.vue';
 const project = useProject();
 const picture = usePicture();
 const settings = useSettings();
+const supplies = useStock();
 const stack = computed(() => project.doc!.stack);
 const report = computed(() => picture.good?.stack ?? null);
+/** What marks would cost on layers that need none: worked out when one looks. */
+const costs = shallowRef<ReadonlyMap<string, number>>(new Map());
+let asked = 0;
+watch(
+  report,
+  async (now) => {
+    const mine = ++asked;
+    if (!now || !project.doc || now.layers.every(({ marksMm2 }) => marksMm2 !== null)) return;
+    const input = { project: project.doc, limits: settings.limits, supply: supplies.supplyFor(project.doc) };
+    const answer = await askCore('marks', input).catch(() => []);
+    // Something newer may have been asked for meanwhile.
+    if (mine === asked) costs.value = new Map(answer.map(({ film, mm2 }) => [film, mm2]));
+  },
+  { immediate: true },
+);
 const BUILDS = [
   { value: 'full', label: 'Full', title: 'Whole films, one on another' },
   { value: 'inlay', label: 'Inlay', title: 'Each film knocked out of those below it' },
@@ -45,7 +63,8 @@ const filmName = (id: string): string => project.doc!.films.find((f) => f.id ===
 const area = (mm2: number): string =>
   settings.unit === 'mm' ? `${(mm2 / 100).toFixed(0)} cm²` : `${(mm2 / 645.16).toFixed(1)} in²`;
 function says(layer: LayerReport): string {
-  const cost = layer.marksMm2 > 50 ? `${area(layer.marksMm2)} of film` : 'no film';
+  const mm2 = layer.marksMm2 ?? costs.value.get(layer.film) ?? null;
+  const cost = mm2 === null ? '…' : mm2 > 50 ? `${area(mm2)} of film` : 'no film';
   const bodies = layer.bodies === 1 ? 'one thing to place' : `${layer.bodies} things to place`;
   const how = layer.marked ? `marks: they cost ${cost}` : `by hand; marks would cost ${cost}`;
   const loose = layer.unsupported > 0 ? `; ${layer.unsupported} with nothing below` : '';

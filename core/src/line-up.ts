@@ -1,0 +1,94 @@
+import type { CuttablePiece } from './cut/job-sheet.ts';
+import type { LayerAim, MarkContext } from './cut/marks.ts';
+import { registrationMarks } from './cut/marks.ts';
+import type { Project } from './document/project.ts';
+import { boxWidth } from './plane/box.ts';
+import { flattenPath } from './plane/flatten.ts';
+import type { Ring } from './polygon/polygon.ts';
+import { supportedPieces } from './stack/support.ts';
+import { filmOfGroup } from './wrap/build-stack.ts';
+import type { Wrap } from './wrap/derive.ts';
+import type { Piece } from './wrap/pieces.ts';
+
+/** Share of the way round from which a design is a wrap: its marks lie outside of the wrap's outline, and come off with it. */
+const WRAP_SHARE = 0.6;
+
+/** How many things of a film have to find their place by themselves: a word moves as one on its tape, motifs do not. */
+function bodiesOf({ placed }: Wrap, film: string): number {
+  return placed.reduce((sum, one) => {
+    const groups = one.groups.filter((rings, g) => rings.length > 0 && filmOfGroup(one, g) === film).length;
+    const most = one.item.repeat.mode === 'joined' ? 1 : one.item.type === 'text' ? one.copies.length : Infinity;
+    return sum + Math.min(groups, most);
+  }, 0);
+}
+
+/** Which pieces of each film lie on, or right beside, film below it. */
+export type Support = ReadonlyMap<string, readonly boolean[]>;
+
+function supportOf({ pieces, layers }: Wrap): Support {
+  const own = (film: string): Piece[] => pieces.filter((p) => p.film === film && !p.spare);
+  return new Map(
+    layers.map((film, i) => [
+      film,
+      supportedPieces(
+        own(film).map(({ unrolled }) => unrolled),
+        layers.slice(0, i).flatMap((below) => own(below).map(({ unrolled }) => unrolled)),
+      ),
+    ]),
+  );
+}
+
+/** How the layers of a job are lined up: the marks, and what they follow from. */
+export interface LinedUp {
+  readonly aims: readonly LayerAim[];
+  readonly marks: readonly CuttablePiece[];
+  readonly support: Support;
+}
+
+/**
+ * Registration marks of a job, to be cut beside its pieces.
+ *
+ * @param project for its stack
+ * @param wrap of the job
+ * @param cut everything that is cut
+ */
+export function lineUp(
+  project: Pick<Project, 'stack'>,
+  wrap: Wrap,
+  cut: readonly CuttablePiece[],
+  support: Support = supportOf(wrap),
+): LinedUp {
+  const bodies = new Map(wrap.layers.map((film) => [film, bodiesOf(wrap, film)]));
+  const context: MarkContext = {
+    stack: project.stack,
+    layers: wrap.layers,
+    bodies: (film) => bodies.get(film) ?? 0,
+    meets: (film) => support.get(film)?.some(Boolean) ?? false,
+    outline: (part) => wrapOutline(wrap, cut, part),
+    rimEdge: (part) => rimEdge(wrap, part),
+  };
+  return { ...registrationMarks(cut, context), support };
+}
+
+/** Outline of a part of a wrap that goes round; null for what is only a part of the side, or lies on a face. */
+function wrapOutline(wrap: Wrap, cut: readonly CuttablePiece[], part: string): Ring | null {
+  const index = wrap.frames.findIndex((frame) => frame.part === part);
+  const panel = wrap.panels[index];
+  if (!wrap.template.closed || !panel) return null;
+  const own = cut.filter((piece) => piece.part === part);
+  const wide =
+    Math.max(...own.map(({ flatBox }) => flatBox.maxX)) - Math.min(...own.map(({ flatBox }) => flatBox.minX));
+  return wide > WRAP_SHARE * boxWidth(panel.bounds) ? flattenPath(panel.outlines[0]!, 0.1) : null;
+}
+
+/** Height of the rim edge on the flat of the whole band, where marks are laid on the blank. */
+function rimEdge({ frames, surface, template }: Wrap, part: string): ((x: number) => number | null) | null {
+  if (!template.closed || !frames.some((frame) => frame.part === part && frame.asBand)) return null;
+  const points = Array.from({ length: 181 }, (_, i) => surface.forward(((i - 90) / 90) * Math.PI, 0));
+  return (x) => {
+    const next = points.findIndex((p) => p.x >= x);
+    if (next <= 0) return null;
+    const [a, b] = [points[next - 1]!, points[next]!];
+    return a.y + ((b.y - a.y) * (x - a.x)) / Math.max(1e-9, b.x - a.x);
+  };
+}
