@@ -50,12 +50,13 @@ export function reportStack(
       const pieces = wrap.pieces.filter((p) => p.film === aim.film && !p.spare);
       const onFilm = support.get(aim.film) ?? [];
       const held = new Set(pieces.filter((_, k) => onFilm[k]).map(thing));
+      const meets = onFilm.some(Boolean);
       const alone = pieces.filter((piece) => !held.has(thing(piece))).length;
       return {
         ...aim,
         pieces: pieces.length,
-        marksMm2: aim.marked || aim.bodies > FEW_BODIES ? cost.of(aim.film) : null,
-        meets: onFilm.some(Boolean),
+        marksMm2: aim.marked || (meets && aim.bodies > FEW_BODIES) ? cost.of(aim.film) : null,
+        meets,
         unsupported: i === 0 ? 0 : Math.min(alone, aim.bodies),
       };
     }),

@@ -45,7 +45,7 @@ export const judgeStackUnsupported: Judge = (context) =>
         // A layer of which nothing meets the others need not fit to them.
         case: meets ? 'loose' : 'apart',
         severity: meets ? 'look' : 'fine',
-        numbers: { count: unsupported, cost: (marksMm2 ?? 0) / 100 },
+        numbers: { count: unsupported, ...(marksMm2 === null ? {} : { cost: marksMm2 / 100 }) },
         names: { film: nameOf(context, film) },
         fixes: meets ? [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }] : [],
       }),

@@ -10,8 +10,8 @@ export interface LayerReport {
   /** Whether the rule says how it is lined up, not the person. */
   readonly byRule: boolean;
   /**
-   * mm² of film that the marks of this layer cost by the plan; when it has none, what they would cost. Null for a layer of
-   * few things without marks: nothing hangs on it, and who asks has it worked out.
+   * mm² of film that the marks of this layer cost by the plan; when it has none, what they would cost. Null for a layer
+   * without marks of few things, or that meets no other: nothing hangs on it, and who asks has it worked out.
    */
   readonly marksMm2: number | null;
   /** Whether it touches film of another layer. */

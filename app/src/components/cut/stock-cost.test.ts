@@ -96,6 +96,10 @@ describe('the film stack on its slip', () => {
     expect(bench.project.doc!.stack.build).toBe('inlay');
     expect(slip.text()).toContain('Reaches under by');
     await bench.settled();
+    // What marks would cost on a layer of one thing is planned when one looks.
+    expect(bench.picture.good!.stack.layers.map((l) => l.marksMm2)).toContain(null);
+    await vi.waitUntil(() => !slip.text().includes('would cost …'));
+    expect(slip.text()).toMatch(/marks would cost (\d+ cm² of film|no film)/);
     const groups = slip.findAll('[role=group]').filter((g) => g.attributes('aria-label')?.includes('lined up'));
     expect(groups.map((g) => g.attributes('aria-label'))).toEqual([
       'How Ensign is lined up',
