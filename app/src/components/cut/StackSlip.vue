@@ -65,7 +65,7 @@ const area = (mm2: number): string =>
 function says(layer: LayerReport): string {
   const mm2 = layer.marksMm2 ?? costs.value.get(layer.film) ?? null;
   const cost = mm2 === null ? '…' : mm2 > 50 ? `${area(mm2)} of film` : 'no film';
-  const bodies = layer.bodies === 1 ? 'one thing to place' : `${layer.bodies} things to place`;
+  const bodies = layer.bodies === 1 ? 'One thing to place' : `${layer.bodies} things to place`;
   const how = layer.marked ? `marks: they cost ${cost}` : `by hand; marks would cost ${cost}`;
   const loose = layer.unsupported > 0 ? `; ${layer.unsupported} with nothing below` : '';
   return `${bodies}, ${how}${loose}`;
@@ -83,7 +83,7 @@ function says(layer: LayerReport): string {
         label="How films are built up"
         @choose="change('Build the stack', { build: $event })"
       />
-      <p class="quiet small mb-1">{{ WHY[stack.build] }}</p>
+      <p class="quiet small mt-1 mb-1">{{ WHY[stack.build] }}</p>
       <LengthField
         v-if="stack.build !== 'full'"
         label="Reaches under by"
@@ -109,7 +109,7 @@ function says(layer: LayerReport): string {
           label="How layers are laid"
           @choose="change('Lay the stack', { lay: $event })"
         />
-        <p class="quiet small">
+        <p class="quiet small mt-1">
           {{
             stack.lay === 'flat'
               ? 'Two squares beside every marked film lie on each other; they come off with the tape.'

@@ -9,7 +9,9 @@ const props = defineProps<{ picture: GoodPicture; stack: StackReport; films: rea
 const emit = defineEmits<{ move: [film: string, to: number] }>();
 const box = computed(() => {
   const { minX, minY, maxX, maxY } = props.picture.band.bounds;
-  return `${minX - 16} ${-maxY - 16} ${maxX - minX + 32} ${maxY - minY + 32}`;
+  // Marks may lie outside of the wrap.
+  const room = props.picture.marks.length > 0 ? 16 : 1;
+  return `${minX - room} ${-maxY - room} ${maxX - minX + 2 * room} ${maxY - minY + 2 * room}`;
 });
 const steps = computed(() =>
   props.stack.layers.map((layer, i) => ({
@@ -82,11 +84,14 @@ figure {
   margin: 0;
   display: flex;
   flex-direction: column;
+  justify-content: center;
 }
+/* As high as it is wide, by its own shape; its words stand right below it. */
 figure svg {
-  flex: 1;
+  flex: 0 1 auto;
   min-height: 0;
   width: 100%;
+  height: auto;
 }
 .outline {
   fill: var(--sheet);
@@ -108,6 +113,7 @@ figure svg {
   vector-effect: non-scaling-stroke;
 }
 figcaption {
+  margin-top: 0.5rem;
   color: var(--ink-2);
   font-size: 0.9rem;
 }
