@@ -181,10 +181,13 @@ export async function deleteKept(store: LibraryStore, id: string): Promise<void>
 /** Puts many documents in at once, all or none; existing ones with the same id are replaced. */
 export async function writeAll(projects: readonly Project[], library: LibraryDocuments): Promise<void> {
   const tx = (await open()).transaction(['projects', ...LIBRARY_STORES], 'readwrite', ON_DISK);
-  for (const document of projects) {
-    const now = await tx.objectStore('projects').get(document.id);
-    await tx.objectStore('projects').put({ id: document.id, revision: (now?.revision ?? 0) + 1, document });
-  }
+  const kept = tx.objectStore('projects');
+  await Promise.all(
+    projects.map(async (document) => {
+      const now = await kept.get(document.id);
+      await kept.put({ id: document.id, revision: (now?.revision ?? 0) + 1, document });
+    }),
+  );
   for (const store of LIBRARY_STORES)
     for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
   await tx.done;
