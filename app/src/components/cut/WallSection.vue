@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Film, StackReport } from '@mivet/core';
-import { computed, ref } from 'vue';
+import { useElementSize } from '@vueuse/core';
+import { computed, ref, useTemplateRef } from 'vue';
 
 /**
  * The film stack as a section through the wall of the blank, where it is deepest: the wall below, films above in their
@@ -12,13 +13,20 @@ const emit = defineEmits<{ move: [film: string, to: number] }>();
 const WALL = 26;
 const LINE = 19;
 const EXAGGERATION = 260;
+/** px beside the wall for the names of the films. */
+const NAMES = 200;
+const drawing = useTemplateRef<SVGSVGElement>('drawing');
+const { width } = useElementSize(drawing);
+/** Half the wall, as wide as there is room: names are as large as all other words, on a phone too. */
+const half = computed(() => (width.value > 0 ? Math.min(250, Math.max(60, (width.value - NAMES - 20) / 2)) : 250));
 const named = (id: string): Film | undefined => props.films.find((f) => f.id === id);
 /** mm across the section, and how they lie in the drawing. */
 const reach = computed(() => {
   const ends = props.stack.section.flatMap(({ spans }) => spans.flat());
   return ends.length > 0 ? { from: Math.min(...ends), to: Math.max(...ends) } : { from: 0, to: 1 };
 });
-const at = (x: number): number => -240 + (480 * (x - reach.value.from)) / (reach.value.to - reach.value.from);
+const at = (x: number): number =>
+  (half.value - 10) * ((2 * (x - reach.value.from)) / (reach.value.to - reach.value.from) - 1);
 /** Each film as bars that lie on whatever is below them there. */
 const bars = computed(() => {
   const out: { film: string; x: number; width: number; y: number; height: number }[] = [];
@@ -102,13 +110,14 @@ function press(event: KeyboardEvent, film: string, index: number): void {
       <p class="small mb-0">{{ says }}</p>
     </div>
     <svg
-      :viewBox="`-260 ${top - 8} 720 ${WALL - top + 14}`"
+      ref="drawing"
+      :viewBox="`${-half - 10} ${top - 8} ${2 * half + 20 + NAMES} ${WALL - top + 14}`"
       preserveAspectRatio="xMidYMid meet"
       role="group"
       :aria-label="`Section through the wall with the films on it. ${says}`"
     >
-      <rect x="-250" y="0" width="500" :height="WALL" class="blank" />
-      <text x="266" :y="WALL / 2 + 5" class="dims word" font-size="15">{{ surface }}</text>
+      <rect :x="-half" y="0" :width="2 * half" :height="WALL" class="blank" />
+      <text :x="half + 16" :y="WALL / 2 + 5" class="dims word" font-size="15">{{ surface }}</text>
       <rect
         v-for="(b, i) in bars"
         :key="i"
@@ -121,10 +130,10 @@ function press(event: KeyboardEvent, film: string, index: number): void {
       />
       <path v-if="deepestX !== null" :d="`M${deepestX} ${top - 4}V0`" class="deepest" />
       <g v-for="(l, i) in labels" :key="`l-${l.layer.film}`">
-        <path :d="`M244 ${l.from}L262 ${l.to}`" class="lead" />
-        <rect x="266" :y="l.to - 8" width="10" height="16" :fill="named(l.layer.film)?.colour" class="layer" />
+        <path :d="`M${half - 6} ${l.from}L${half + 12} ${l.to}`" class="lead" />
+        <rect :x="half + 16" :y="l.to - 8" width="10" height="16" :fill="named(l.layer.film)?.colour" class="layer" />
         <text
-          x="282"
+          :x="half + 32"
           :y="l.to + 5"
           class="dims word name"
           :class="{ held: dragged === l.layer.film, movable: stack.layers.length > 1 }"
