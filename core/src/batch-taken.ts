@@ -2,7 +2,7 @@ import type { CuttablePiece, JobSheet } from './cut/job-sheet.ts';
 import { blocksOf, planJob } from './cut/job-sheet.ts';
 import type { Project } from './document/project.ts';
 import type { Supply } from './sheet/stock.ts';
-import { tapeFor } from './sheet/tape.ts';
+import { tapeArea } from './sheet/tape.ts';
 
 /** What a batch of some count takes, by a plan of its own. */
 export interface BatchTaken {
@@ -48,6 +48,6 @@ export function takenFor(
   ).flat();
   return {
     sheet: times === 1 ? sheet : planJob(all, films, sheet.plan.board, supply),
-    tapeMm2: times * tapeFor(blocksOf(cut, films, supply)),
+    tapeMm2: times * tapeArea(blocksOf(cut, films, supply)),
   };
 }

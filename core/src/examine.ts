@@ -62,14 +62,16 @@ interface Kept<T> {
  * @param fonts the shipped fonts, loaded
  * @param limits that it is judged by
  * @param supply what lies on the shelf
+ * @param memory of the last time, when there was one: what has not changed is not worked out again
  */
 export function examineProject(
   project: Project,
   fonts: FontBook,
   limits: Limits = USUAL_LIMITS,
   supply: Supply = NO_STOCK,
+  memory: ExamineMemory = {},
 ): Examined {
-  const steps = examineSteps(project, fonts, limits, supply, {});
+  const steps = examineSteps(project, fonts, limits, supply, memory);
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;

@@ -131,7 +131,7 @@ export { describeCommand, describeFinding } from './proof/words.ts';
 export type { Board } from './sheet/board.ts';
 export type { CutterPace } from './sheet/board.ts';
 export { boardById, BOARDS, USUAL_PACE } from './sheet/board.ts';
-export { carryingTapes, tapeFor, tapeLength } from './sheet/tape.ts';
+export { carryingTapes, tapeArea, tapeLength } from './sheet/tape.ts';
 export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './sheet/booking.ts';
 export { bookPlan, describeBookingProblem, takeBack } from './sheet/booking.ts';
 export type {

@@ -102,12 +102,9 @@ async function batch({
 
 /** Nothing that was worked out for the picture is worked out again. */
 async function marks({ project, limits, supply }: CoreJobs['marks']['input']): Promise<CoreJobs['marks']['output']> {
-  const memory = last.id === project.id ? last.memory : {};
-  const steps = examineSteps(project, await fontsOf(project.items), limitsWith(limits), supply, memory);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value.ok ? marksPicture(project, step.value, supply) : [];
-  }
+  const fonts = await fontsOf(project.items);
+  const examined = examineProject(project, fonts, limitsWith(limits), supply, memoryOf(project));
+  return examined.ok ? marksPicture(project, examined, supply) : [];
 }
 
 async function send({ project, limits, supply, wish }: CoreJobs['send']['input']): Promise<CoreJobs['send']['output']> {
@@ -130,6 +127,7 @@ class GivenUp extends Error {}
 
 /** What was worked out for the project that was examined last. */
 let last: { readonly id: string; readonly memory: ExamineMemory } = { id: '', memory: {} };
+const memoryOf = ({ id }: { readonly id: string }): ExamineMemory => (last.id === id ? last.memory : {});
 
 /** The shape goes ahead; between the parts of the work one listens whether it is still wanted. */
 async function examine(
@@ -187,9 +185,8 @@ async function closer({ project, limits, supply, wish, seed }: CoreJobs['closer'
 
 /** The same wrap from some side, without judging it. */
 async function seen({ project, azimuth, limits }: CoreJobs['seen']['input']): Promise<CoreJobs['seen']['output']> {
-  const memory = last.id === project.id ? last.memory : {};
   const own = limitsWith(limits);
-  const first = examineSteps(project, await fontsOf(project.items), own, NO_STOCK, memory).next();
+  const first = examineSteps(project, await fontsOf(project.items), own, NO_STOCK, memoryOf(project)).next();
   return first.done || !first.value ? null : seenPicture(project, first.value.wrap, azimuth, own);
 }
 

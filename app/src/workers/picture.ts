@@ -7,7 +7,7 @@ import {
   NO_STOCK,
   simplifyRing,
   takenFor,
-  tapeFor,
+  tapeArea,
   carriesPieces,
   cutStrip,
   cutTime,
@@ -158,7 +158,7 @@ export function judgedShape(
       .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
     strips: stripPictures(cut, sheet, wish, supply),
     laidAs: keptOf(sheet.plan, blocks, supply),
-    tapeMm2: tapeFor(blocks),
+    tapeMm2: tapeArea(blocks),
     findings,
     steps: benchSteps(project, wrap, sheet, unit),
   };

@@ -8,7 +8,7 @@ import { planLoads, type FilmBlock, type LoadPlan } from './load.ts';
 import type { StockTape, StockThing, Supply } from './stock.ts';
 import { NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './stock.ts';
 import { takeOff } from './take.ts';
-import { carryingTapes, tapeFor, tapeLength } from './tape.ts';
+import { carryingTapes, tapeArea, tapeLength } from './tape.ts';
 
 const [deep, shallows] = [STARTING_FILMS[0]!, STARTING_FILMS[1]!];
 const square = boardById('square');
@@ -207,7 +207,7 @@ describe('booking', () => {
     const blocks = [block('', 100, 50), block('b', 60, 20)];
     // With 10 mm to hold it by: 120 × 70 and 80 × 40 mm, three times used, off a roll of 300: 11 600 / 900 = 12.9.
     const roll: StockTape = { kind: 'tape', id: 'tape', name: 'Roll', tack: 'clear medium', widthMm: 300, lengthMm: 1000, boughtLengthMm: 1000, price: 9, uses: 3, lowAt: null, notes: '' }; // prettier-ignore
-    const lengthMm = tapeLength(roll, tapeFor(blocks));
+    const lengthMm = tapeLength(roll, tapeArea(blocks));
     expect(lengthMm).toBe(13);
     for (const [there, left] of [
       [1000, 1000 - lengthMm],

@@ -10,7 +10,7 @@ const TAPE_MARGIN_MM = 10;
  *
  * @param blocks what is cut, part by part
  */
-export const tapeFor = (blocks: readonly Pick<FilmBlock, 'box'>[]): number =>
+export const tapeArea = (blocks: readonly Pick<FilmBlock, 'box'>[]): number =>
   blocks.reduce(
     (sum, { box }) => sum + (boxWidth(box) + 2 * TAPE_MARGIN_MM) * (boxHeight(box) + 2 * TAPE_MARGIN_MM),
     0,

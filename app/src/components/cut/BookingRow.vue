@@ -17,11 +17,13 @@ const choices = computed(() => [
   { value: NO_TAPE, label: 'No tape of the stock' },
 ]);
 const taken = computed(() =>
-  ['the film', ...(tape.value ? ['the tape'] : []), ...(booking.blanks.value.length > 0 ? ['the blanks'] : [])]
-    .join(', ')
-    .replace(/, ([^,]*)$/, ' and $1'),
+  new Intl.ListFormat('en-GB').format([
+    'the film',
+    ...(tape.value ? ['the tape'] : []),
+    ...(booking.blanks.value.length > 0 ? ['the blanks'] : []),
+  ]),
 );
-const takes = computed(() => {
+const tapeWords = computed(() => {
   if (!tape.value) return '';
   const [takes, left] = [takesMm.value, tape.value.lengthMm].map((mm) => longWords(mm, settings.unit));
   return tape.value.lengthMm < takesMm.value ? `${takes}, only ${left} there` : `${takes} of ${left}`;
@@ -40,7 +42,7 @@ const takes = computed(() => {
       />
       <div v-if="tape" class="row-line">
         <span>{{ tape.name }}, about</span>
-        <span class="dims" :class="{ short: tape.lengthMm < takesMm }">{{ takes }}</span>
+        <span class="dims" :class="{ short: tape.lengthMm < takesMm }">{{ tapeWords }}</span>
       </div>
     </template>
     <div v-for="b in booking.blanks.value" :key="b.id" class="row-line">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { costOf, pricePerMm2, type Cost, type CostRates } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { takeLatest } from '../../composables/take-latest.ts';
 import { useTape } from '../../composables/useTape.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -44,16 +45,14 @@ const rates = computed<CostRates>(() => {
   };
 });
 const count = computed(() => [...new Set([times.value, ...OTHERS])].sort((a, b) => a - b));
-let asked = 0;
+const ask = takeLatest<CoreJobs['batch']['output']>((answer) => (made.value = answer));
 watch(
   [open, () => picture.good?.sheet, times],
-  async () => {
-    const mine = ++asked;
-    if (!open.value || !picture.good || !project.doc) return;
+  () => {
+    if (!open.value || !picture.good || !project.doc) return void ask(null);
     const supply = stock.supplyFor(project.doc);
-    const answer = await askCore('batch', { project: project.doc, limits: settings.limits, supply, times: count.value }).catch(() => []); // prettier-ignore
-    // Something newer may have been asked for meanwhile.
-    if (mine === asked) made.value = answer;
+    const input = { project: project.doc, limits: settings.limits, supply, times: count.value };
+    void ask(askCore('batch', input).catch(() => []));
   },
   { immediate: true },
 );

@@ -46,6 +46,10 @@ const boards = computed(() => {
   const all = [...own, ...BOARDS.filter((b) => !own.some((o) => o.id === b.id))];
   return all.map(({ id, label }) => ({ value: id, label }));
 });
+const title = computed(() => {
+  if (picture.awaited) return 'Planning the loads…';
+  return loads.value === 0 ? 'No load yet' : loads.value === 1 ? 'One load' : `${loads.value} loads`;
+});
 const filmName = (filmId: string): string => project.doc!.films.find((f) => f.id === filmId)?.name ?? filmId;
 const noMark = computed(() => [...new Set(strips.value.filter((s) => s.noMark).map((s) => filmName(s.film)))]);
 const fails = computed(() => picture.open.filter((f) => f.finding.severity === 'fails').length);
@@ -120,17 +124,7 @@ async function send(): Promise<void> {
   <CutterSlip v-if="view.cutShows === 'cutter'" @loads="view.cutShows = 'loads'" />
   <StackSlip v-else-if="view.cutShows === 'stack'" />
   <div v-else>
-    <h2>
-      {{
-        picture.awaited
-          ? 'Planning the loads…'
-          : loads === 0
-            ? 'No load yet'
-            : loads === 1
-              ? 'One load'
-              : `${loads} loads`
-      }}
-    </h2>
+    <h2>{{ title }}</h2>
     <p v-if="!picture.awaited" class="quiet">
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
       {{ sheet?.needs.length === 1 ? 'film' : 'films' }}, {{ length(totals.metres) }} of cutting

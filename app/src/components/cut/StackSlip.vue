@@ -5,7 +5,9 @@ import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
+import { takeLatest } from '../../composables/take-latest.ts';
 import { askCore } from '../../workers/core-client.ts';
+import type { CoreJobs } from '../../workers/protocol.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -19,16 +21,15 @@ const stack = computed(() => project.doc!.stack);
 const report = computed(() => picture.good?.stack ?? null);
 /** What marks would cost on layers that need none: worked out when one looks. */
 const costs = shallowRef<ReadonlyMap<string, number>>(new Map());
-let asked = 0;
+const ask = takeLatest<CoreJobs['marks']['output']>(
+  (answer) => (costs.value = new Map(answer.map(({ film, mm2 }) => [film, mm2]))),
+);
 watch(
   report,
-  async (now) => {
-    const mine = ++asked;
-    if (!now || !project.doc || now.layers.every(({ marksMm2 }) => marksMm2 !== null)) return;
+  (now) => {
+    if (!now || !project.doc || now.layers.every(({ marksMm2 }) => marksMm2 !== null)) return void ask(null);
     const input = { project: project.doc, limits: settings.limits, supply: supplies.supplyFor(project.doc) };
-    const answer = await askCore('marks', input).catch(() => []);
-    // Something newer may have been asked for meanwhile.
-    if (mine === asked) costs.value = new Map(answer.map(({ film, mm2 }) => [film, mm2]));
+    void ask(askCore('marks', input).catch(() => []));
   },
   { immediate: true },
 );
@@ -64,9 +65,10 @@ const area = (mm2: number): string =>
   settings.unit === 'mm' ? `${(mm2 / 100).toFixed(0)} cm²` : `${(mm2 / 645.16).toFixed(1)} in²`;
 function says(layer: LayerReport): string {
   const mm2 = layer.marksMm2 ?? costs.value.get(layer.film) ?? null;
-  const cost = mm2 === null ? '…' : mm2 > 50 ? `${area(mm2)} of film` : 'no film';
+  const cost = (mm2 ?? 0) > 50 ? `${area(mm2 ?? 0)} of film` : 'no film';
+  const would = mm2 === null ? '' : `; marks would cost ${cost}`;
   const bodies = layer.bodies === 1 ? 'One thing to place' : `${layer.bodies} things to place`;
-  const how = layer.marked ? `marks: they cost ${cost}` : `by hand; marks would cost ${cost}`;
+  const how = layer.marked ? `marks: they cost ${cost}` : `by hand${would}`;
   const loose = layer.unsupported > 0 ? `; ${layer.unsupported} with nothing below` : '';
   return `${bodies}, ${how}${loose}`;
 }

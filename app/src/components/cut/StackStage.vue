@@ -86,7 +86,7 @@ figure {
   flex-direction: column;
   justify-content: center;
 }
-/* As high as it is wide, by its own shape; its words stand right below it. */
+/* Its height follows from its width; its words stand right below it. */
 figure svg {
   flex: 0 1 auto;
   min-height: 0;

@@ -20,6 +20,7 @@ vi.mock('../../data/database.ts', () => ({
 }));
 
 import { useLibrary } from '../../stores/library.ts';
+import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
 import { useView } from '../../stores/view.ts';
 import CostFields from './CostFields.vue';
@@ -55,6 +56,24 @@ describe('film from the shelf', () => {
     await press(slip, 'Take it back');
     await vi.waitUntil(() => !slip.text().includes('film and tape are off the shelf'));
     expect([...kept.things].sort((a, b) => a.id.localeCompare(b.id))).toEqual(before);
+  });
+
+  it('goes with the tape that is chosen, or without', async () => {
+    const bench = await openWorkbench(demo('demo-tumbler'));
+    await useStock().load();
+    await bench.settled();
+    const slip = bench.mount(CutSlip);
+    await vi.waitUntil(() => slip.text().includes('Takes the film and the tape'));
+    const roll = [...slip.findAll('select')].find((s) => s.text().includes('Paper roll'))!;
+    // Used once, and half as wide: six times as much of it goes.
+    await roll.setValue('demo-tape-paper');
+    expect(slip.text()).toContain(`${Math.round(bench.picture.good!.tapeMm2 / 150)} mm of 700 mm`);
+    await roll.setValue('none');
+    expect(slip.text()).toContain('Takes the film off your shelf');
+    await press(slip, 'Book it');
+    await vi.waitUntil(() => slip.text().includes('the film is off the shelf'));
+    expect(kept.things.filter((t) => t.kind === 'tape').map((t) => t.lengthMm)).toEqual([6200, 700]);
+    useSettings().tapeId = '';
   });
 
   it('is not booked where nothing is known of it', async () => {
@@ -98,8 +117,7 @@ describe('the film stack on its slip', () => {
     await bench.settled();
     // What marks would cost on a layer of one thing is planned when one looks.
     expect(bench.picture.good!.stack.layers.map((l) => l.marksMm2)).toContain(null);
-    await vi.waitUntil(() => !slip.text().includes('would cost …'));
-    expect(slip.text()).toMatch(/marks would cost (\d+ cm² of film|no film)/);
+    await vi.waitUntil(() => /marks would cost (\d+ cm² of film|no film)/.test(slip.text()));
     const groups = slip.findAll('[role=group]').filter((g) => g.attributes('aria-label')?.includes('lined up'));
     expect(groups.map((g) => g.attributes('aria-label'))).toEqual([
       'How Ensign is lined up',

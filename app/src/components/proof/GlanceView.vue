@@ -2,6 +2,7 @@
 import { azimuthOfFacing, formatLength, type Project } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
+import { takeLatest } from '../../composables/take-latest.ts';
 import { askCore } from '../../workers/core-client.ts';
 import type { ShapePicture, SeenPicture } from '../../workers/protocol.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -21,15 +22,12 @@ const SIDES = computed(() => {
 });
 const side = ref('front');
 const seen = shallowRef<SeenPicture | null>(null);
-let asked = 0;
+const ask = takeLatest<SeenPicture | null>((made) => (seen.value = made));
 watch(
   [() => props.picture.pieces, side, () => settings.limits],
-  async () => {
-    const mine = ++asked;
+  () => {
     const azimuth = SIDES.value.find(({ value }) => value === side.value)!.azimuth;
-    const made = await askCore('seen', { project: props.project, azimuth, limits: settings.limits }).catch(() => null);
-    // Something newer may have been asked for meanwhile.
-    if (mine === asked) seen.value = made;
+    void ask(askCore('seen', { project: props.project, azimuth, limits: settings.limits }).catch(() => null));
   },
   { immediate: true },
 );
