@@ -1,5 +1,6 @@
 import { CUT_WRITERS, cutFiles, examineProject, limitsWith, loadsToSend } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
+import { openBackup, packBackup } from '../src/workers/backup-jobs.ts';
 import { batchPicture, marksPicture, partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
 import { readDrawing } from '../src/workers/read-drawing.ts';
 import type { CoreJobs } from '../src/workers/protocol.ts';
@@ -37,6 +38,10 @@ export async function askCore<K extends keyof CoreJobs>(
   }
   if (job === 'parts')
     return partsPicture((input as CoreJobs['parts']['input']).item, testFonts) as CoreJobs[K]['output'];
+  if (job === 'packBackup')
+    return (await packBackup((input as CoreJobs['packBackup']['input']).backup)) as CoreJobs[K]['output'];
+  if (job === 'readBackup')
+    return (await openBackup((input as CoreJobs['readBackup']['input']).bytes)) as CoreJobs[K]['output'];
   if (job === 'drawing') return readDrawing(input as CoreJobs['drawing']['input']) as CoreJobs[K]['output'];
   const { project, kind, wish, format, supply } = input as CoreJobs['files']['input'];
   const examined = examineProject(project, testFonts, undefined, supply);

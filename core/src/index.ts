@@ -10,7 +10,7 @@ export {
   type KeptDrawing,
 } from './artwork/art-items.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
-export { describeDrawingProblem, withoutSpecks } from './artwork/drawing.ts';
+export { describeDrawingProblem, specksOf } from './artwork/drawing.ts';
 export type { TraceWish } from './artwork/trace-wish.ts';
 export { FIRST_TRACE } from './artwork/trace-wish.ts';
 export { TINY_PIECE_MM } from './numeric/tolerances.ts';
@@ -86,7 +86,19 @@ export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
 export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
-export type { Acceptance, Backup, OwnFont, OwnLimits, OwnMotif, Project, ShelfBlank } from './document/project.ts';
+export type {
+  Acceptance,
+  Backup,
+  KeptCopy,
+  OwnSettings,
+  RecordStore,
+  Unreadable,
+  OwnFont,
+  OwnLimits,
+  OwnMotif,
+  Project,
+  ShelfBlank,
+} from './document/project.ts';
 export { FORMAT_VERSION } from './document/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
@@ -199,6 +211,13 @@ export { shareOfGive } from './wrap/piece-give.ts';
 export type { Piece } from './wrap/pieces.ts';
 export type { Hand, PlacedItem } from './wrap/place.ts';
 export { azimuthOfFacing } from './wrap/place.ts';
+export { cutSize } from './wrap/cut-size.ts';
+export { radiusOnSide, sideRadii, type SideRadii } from './wrap/side-radius.ts';
+export { emptyBackup, nameOfRecord, readBackup, unreadableOf, type BackupResult } from './document/read-backup.ts';
+export { sameValue } from './document/same-value.ts';
+export { keepable, type Keepable } from './document/keepable.ts';
+export { describeKeepProblem } from './document/keepable-words.ts';
+export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';
 export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './wrap/snap.ts';
 export { snapLines, snapTo } from './wrap/snap.ts';
 export type { SeamView, SeamViewPiece } from './wrap/seam-view.ts';

@@ -67,6 +67,7 @@ export const textItem = (text: string, more: Partial<TextItem> = {}): TextItem =
   font: 'condensed',
   size: { by: 'cap', mm: 18 },
   letterGapMm: 0,
+  gapsAtMm: 18,
   ...PLAIN_LINES,
   ring: null,
   ...more,

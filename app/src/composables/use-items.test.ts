@@ -74,11 +74,13 @@ describe('useItems', () => {
     const id = useView().selectedId!;
     usePicture().shape = {
       meanRadius: 40,
-      template: { cone: { girthRim: 276, girthBase: 214, side: 168 } },
+      // A curved side: 40 mm at its ends and 50 half-way down, where the straight line between the girths has 40.
+      radii: [40, 50, 40],
+      template: { cone: { side: 168 } },
       items: [{ itemId: id, slant: 84 }],
     } as unknown as GoodPicture;
-    expect(items.nudge(2.45, 3)).toBe(true);
-    // Half way down the girth is 245 mm: 2.45 mm are 3.6°.
+    // Half-way down it is 100π mm round: π mm are 3.6°.
+    expect(items.nudge(Math.PI, 3)).toBe(true);
     expect(items.selected()!.placement).toMatchObject({ facing: 'angle', mm: 3 });
     expect(items.selected()!.placement.angleDeg).toBeCloseTo(3.6, 9);
   });
@@ -92,7 +94,8 @@ describe('useItemDrag', () => {
     usePicture().shape = {
       meanRadius: 40,
       size: { side: 90, shape: { form: 'cone' } },
-      template: { closed: true, cone: { girthRim: 80 * Math.PI, girthBase: 80 * Math.PI, side: 90 } },
+      radii: [40, 40],
+      template: { closed: true, cone: { side: 90 } },
       items: [box, { ...box, itemId: 'other', azimuth: 2, copies: [2], slant: 70, slants: [65, 75] }],
     } as unknown as GoodPicture;
     const drag = useItemDrag();

@@ -1,15 +1,26 @@
-import { describeReadProblem, readDocument, STARTING_FILMS, type OwnFont, type Project } from '@mivet/core';
+import {
+  describeReadProblem,
+  readDocument,
+  STARTING_FILMS,
+  type Backup,
+  type OwnFont,
+  type Project,
+  type Unreadable,
+} from '@mivet/core';
 import { useEventListener } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
+import { describeBackup } from '../data/backup.ts';
 import { bytesOfBase64 } from '../data/base64.ts';
+import { textOf } from '../data/file-text.ts';
 import { LONGEST_MS, useIncoming } from '../stores/incoming.ts';
 import { useLibrary } from '../stores/library.ts';
+import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 import { askCore } from '../workers/core-client.ts';
 
 /** Bytes. Nothing that Mivet takes is larger. */
-const LARGEST = 60_000_000;
+const LARGEST = 1_500_000_000;
 
 const FONT_FILE = /\.(ttf|otf|woff2?)$/i;
 
@@ -20,30 +31,15 @@ export async function takeIn(file: File): Promise<string> {
   if (/\.(png|jpe?g|webp)$/i.test(file.name) || /^image\/(png|jpeg|webp)$/.test(file.type))
     return useIncoming().bringInPicture(file, file.name);
   if (FONT_FILE.test(file.name)) return useIncoming().bringInFont(file);
-  const text = await file.text();
+  if (await isBackup(file)) return takeInBackup(file);
+  const text = await textOf(file);
   if (/\.(svg|dxf)$/i.test(file.name) || file.type === 'image/svg+xml') return useIncoming().bringIn(file.name, text);
   if (/\.csv$/i.test(file.name)) return takeInTable(file.name, text);
   const result = readDocument(text);
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;
   const { document } = result;
-  if (document.format === 'mivet-backup') {
-    const { projects, shelf, motifs, stock } = document;
-    const fonts = await soundFonts(document.fonts);
-    // Limits that were changed since stay as they are; those that were not are as they were in the backup.
-    const settings = useSettings();
-    settings.limits = { ...document.limits, ...settings.limits };
-    await library.bringIn(await Promise.all(projects.map(withSoundFonts)), { shelf, fonts, motifs, stock });
-    const back = [
-      count(projects.length, 'project'),
-      count(shelf.length, 'blank'),
-      ...(fonts.length > 0 ? [count(fonts.length, 'font')] : []),
-      ...(motifs.length > 0 ? [count(motifs.length, 'motif')] : []),
-      ...(stock.length > 0 ? [count(stock.length, 'thing') + ' in stock'] : []),
-    ];
-    const lost = document.fonts.length - fonts.length;
-    const words = `Backup of ${document.writtenAt.slice(0, 10)}: ${listed.format(back)} are back. Others were left as they were.`;
-    return lost > 0 ? `${words} ${count(lost, 'font')} could not be read and was left out.` : words;
-  }
+  // A backup is known by its beginning; one that is not is a file that somebody rearranged.
+  if (document.format === 'mivet-backup') return takeInBackup(file);
   if (document.format === 'mivet-blank') {
     await library.keepShelf([document]);
     return `“${document.blank.name}” is on the shelf.`;
@@ -69,7 +65,51 @@ export async function takeIn(file: File): Promise<string> {
   return `“${project.name}” is among your projects.`;
 }
 
-const listed = new Intl.ListFormat('en-GB');
+/** Whether a file is a backup: a ZIP, or a JSON file that says so at its beginning, as older versions wrote it. */
+async function isBackup(file: File): Promise<boolean> {
+  const start = new TextDecoder().decode(await file.slice(0, 400).arrayBuffer());
+  return start.startsWith('PK') || /^\s*\{[^{}[\]]*"format"\s*:\s*"mivet-backup"/.test(start);
+}
+
+/** Brings a backup back: what of it cannot be read is named, and put back as it is. */
+async function takeInBackup(file: File): Promise<string> {
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const read = await askCore('readBackup', { bytes });
+  if (!read.ok) return `${file.name}: ${describeReadProblem(read.problem)} Nothing was changed.`;
+  const { backup } = read;
+  const fonts = await soundFonts(backup.fonts);
+  const projects = await Promise.all(backup.projects.map(withSoundFonts));
+  const carried = projects.flatMap((project) => project.carried?.fonts ?? []);
+  const whole = {
+    ...backup,
+    projects: projects.map(({ carried: _, ...project }) => project),
+    fonts: [...carried, ...fonts],
+  };
+  // What is being worked on is written first, so that it stays as a copy beside what comes back.
+  await useProject().flush();
+  await useLibrary().restore(whole);
+  await useStock().load(true);
+  const settings = useSettings();
+  settings.limits = { ...settings.limits, ...backup.limits };
+  settings.own = backup.settings;
+  const lost = backup.fonts.length - fonts.length;
+  return [
+    `Backup of ${backup.writtenAt.slice(0, 10)}: ${describeBackup(whole)} ${isOne(whole) ? 'is' : 'are'} back. Others were left as they were.`,
+    ...(lost > 0 ? [`${count(lost, 'font')} could not be read and was left out.`] : []),
+    ...(backup.unreadable.length > 0
+      ? [`These cannot be read by this version and were put back as they are: ${namesOf(backup.unreadable)}.`]
+      : []),
+  ].join(' ');
+}
+
+/** Most records that are called by their names. */
+const MOST_NAMED = 5;
+function namesOf(records: readonly Unreadable[]): string {
+  const names = records.slice(0, MOST_NAMED).map(({ name }) => `“${name}”`);
+  return [...names, ...(records.length > MOST_NAMED ? [`${records.length - MOST_NAMED} more`] : [])].join(', ');
+}
+const isOne = ({ projects, shelf, fonts, motifs, stock, copies, unreadable }: Backup): boolean =>
+  [projects, shelf, fonts, motifs, stock, copies, unreadable].reduce((sum, { length }) => sum + length, 0) === 1;
 
 /** Those fonts that can be read in good time; a damaged one could hold up every project that is set in it. */
 async function soundFonts(fonts: readonly OwnFont[]): Promise<OwnFont[]> {

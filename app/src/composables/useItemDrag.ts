@@ -4,6 +4,7 @@ import {
   glanceHalfAngle,
   matesOf,
   moveItem,
+  radiusOnSide,
   replaceItem,
   snapLines,
   snapTo,
@@ -21,7 +22,6 @@ import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useView, type DragGuides, type Spot } from '../stores/view.ts';
-import type { ShapePicture } from '../workers/protocol.ts';
 
 /** mm within which a dragged item comes to rest on a line. */
 const REACH_MM = 2;
@@ -60,7 +60,7 @@ export function useItemDrag(): {
     const closed = shape.template.closed;
     const side: SnapSide = {
       side: shape.size.side,
-      radius: radiusAt(shape, placed.slant),
+      radiusAt: (slant) => radiusOnSide(shape, slant),
       closed,
       hasHandle: doc.blank.handleWidthMm > 0,
       hand: doc.hand,
@@ -128,13 +128,10 @@ const gap = (a: number, b: number): number => {
   return Math.abs(turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI)));
 };
 
-const radiusAt = ({ template: { cone } }: ShapePicture, slant: number): number =>
-  Math.max(1, (cone.girthRim + ((cone.girthBase - cone.girthRim) * slant) / cone.side) / (2 * Math.PI));
-
 function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: 'mm' | 'in'): DragGuides {
   const top = box.slant - box.heightMm / 2;
   const turn = side.closed ? box.azimuth - 2 * Math.PI * Math.round(box.azimuth / (2 * Math.PI)) : box.azimuth;
-  const across = turn * side.radius;
+  const across = turn * side.radiusAt(box.slant);
   const front = side.closed ? 'the front' : 'the middle';
   const far = formatLength(Math.abs(across), unit);
   const down = `${formatLength(Math.abs(top), unit)} ${top < 0 ? 'over' : 'below'} the ${side.closed ? 'rim edge' : 'upper edge'}`;

@@ -5,6 +5,7 @@ import {
   moveItem,
   newMotif,
   newText,
+  radiusOnSide,
   replaceItem,
   type ArtworkItem,
   togetherWith,
@@ -21,7 +22,7 @@ export function useItems(): {
   selected: () => ArtworkItem | null;
   addText: (text: string) => void;
   addMotif: (motif: MotifId) => void;
-  change: (label: string, edit: (item: ArtworkItem) => ArtworkItem, kind?: string) => void;
+  change: (label: string, edit: (item: ArtworkItem) => ArtworkItem, kind?: string, id?: string | null) => void;
   countFrom: (from: Placement['from']) => Promise<void>;
   anotherRound: () => void;
   duplicate: () => void;
@@ -145,8 +146,7 @@ export function useItems(): {
       });
       return true;
     }
-    const { cone } = picture.shape.template;
-    const girth = cone.girthRim + ((cone.girthBase - cone.girthRim) * placed.slant) / cone.side;
+    const girth = 2 * Math.PI * radiusOnSide(picture.shape, placed.slant);
     const hand = { hand: project.doc.hand };
     project.edit(
       'Nudge',

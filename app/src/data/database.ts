@@ -1,7 +1,13 @@
 import {
   checkDocument,
+  describeReadProblem,
+  sameValue,
   stockDocument,
+  unreadableOf,
+  type Backup,
   type CountedBlank,
+  type KeptCopy,
+  type MivetDocument,
   type OwnFont,
   type OwnMotif,
   type Project,
@@ -9,6 +15,7 @@ import {
   type ShelfChange,
   type StockDocument,
   type StockThing,
+  type Unreadable,
 } from '@mivet/core';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
@@ -48,6 +55,9 @@ export type Kept<S extends LibraryStore> = Schema[S]['value'];
 /** Documents for several shelves at once. */
 export type LibraryDocuments = { readonly [S in LibraryStore]?: readonly Kept<S>[] };
 
+/** Something that does not fit its format, and so was not written: it could not be read again. */
+export class DoesNotFit extends Error {}
+
 /** Another tab still runs an older Mivet and keeps the database for itself. */
 export class OlderTabOpen extends Error {}
 
@@ -57,24 +67,28 @@ const ON_DISK = { durability: 'strict' } as const;
 /** Snapshots kept per project. */
 const SNAPSHOTS = 20;
 
+const VERSION = 3;
+
+/**
+ * Makes the stores that are not there yet, whichever version the database comes from. A later version adds what it needs
+ * and leaves alone what is there.
+ */
+export function makeStores(db: Pick<IDBPDatabase<Schema>, 'createObjectStore' | 'objectStoreNames'>): void {
+  const lacks = (store: keyof Schema & string): boolean => !db.objectStoreNames.contains(store as never);
+  if (lacks('projects')) db.createObjectStore('projects', { keyPath: 'id' });
+  if (lacks('shelf')) db.createObjectStore('shelf', { keyPath: 'blank.id' });
+  if (lacks('snapshots'))
+    db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true }).createIndex('projectId', 'projectId');
+  for (const store of ['fonts', 'motifs', 'stock'] as const)
+    if (lacks(store)) db.createObjectStore(store, { keyPath: 'id' });
+}
+
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 
 function open(): Promise<IDBPDatabase<Schema>> {
   opening ??= new Promise((resolve, reject) => {
-    openDB<Schema>(NAME, 3, {
-      upgrade(db, from) {
-        if (from < 1) {
-          db.createObjectStore('projects', { keyPath: 'id' });
-          db.createObjectStore('shelf', { keyPath: 'blank.id' });
-          const snapshots = db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true });
-          snapshots.createIndex('projectId', 'projectId');
-        }
-        if (from < 2) {
-          db.createObjectStore('fonts', { keyPath: 'id' });
-          db.createObjectStore('motifs', { keyPath: 'id' });
-        }
-        db.createObjectStore('stock', { keyPath: 'id' });
-      },
+    openDB<Schema>(NAME, VERSION, {
+      upgrade: makeStores,
       blocked() {
         reject(new OlderTabOpen('Mivet is open in another tab that was loaded earlier. Close that tab, then reload.'));
       },
@@ -91,11 +105,60 @@ function open(): Promise<IDBPDatabase<Schema>> {
   return opening;
 }
 
-/** Reads all projects. Documents that do not fit the format are left alone and counted, never deleted. */
-export async function readProjects(): Promise<{ projects: Project[]; unreadable: number }> {
+/** What was read from a store, and what of it could not be: that is left alone and named, never deleted. */
+export interface Read<T> {
+  readonly kept: readonly T[];
+  readonly unreadable: readonly Unreadable[];
+}
+
+/** Reads all projects. */
+export async function readProjects(): Promise<Read<Project>> {
   const rows = await (await open()).getAll('projects');
-  const projects = rows.flatMap((row) => checkedProject(row.document));
-  return { projects, unreadable: rows.length - projects.length };
+  return readAll(rows, 'mivet-project', ({ id, document }) => ({ store: 'projects', id, raw: document }));
+}
+
+/** Reads all kept copies of all projects, oldest first. */
+export async function readCopies(): Promise<Read<KeptCopy>> {
+  const rows = await (await open()).getAll('snapshots');
+  const read = readAll(rows, 'mivet-project', (row) => ({
+    store: 'copies',
+    id: row.projectId,
+    raw: row.document,
+    whole: { at: row.at, document: row.document },
+  }));
+  const at = new Map(rows.map((row) => [row.document as unknown, row.at]));
+  return { ...read, kept: read.pairs.map(([raw, document]) => ({ at: at.get(raw) ?? '', document })) };
+}
+
+interface Found {
+  readonly store: Unreadable['store'];
+  readonly id: string;
+  readonly raw: unknown;
+  /** What is carried along when it cannot be read, if more than that. */
+  readonly whole?: unknown;
+}
+
+function readAll<R, F extends MivetDocument['format']>(
+  rows: readonly R[],
+  format: F,
+  of: (row: R) => Found,
+): Read<Extract<MivetDocument, { format: F }>> & {
+  readonly pairs: readonly (readonly [raw: unknown, document: Extract<MivetDocument, { format: F }>])[];
+} {
+  const pairs: [unknown, Extract<MivetDocument, { format: F }>][] = [];
+  const unreadable: Unreadable[] = [];
+  for (const row of rows) {
+    const { store, id, raw, whole = raw } = of(row);
+    const result = checkDocument(raw);
+    if (result.ok && result.document.format === format)
+      pairs.push([raw, result.document as Extract<MivetDocument, { format: F }>]);
+    else
+      unreadable.push({
+        ...unreadableOf(store, String(id), raw, result.ok ? { code: 'not-mivet' } : result.problem),
+        raw: whole,
+      });
+  }
+  return { kept: pairs.map(([, document]) => document), unreadable, pairs };
 }
 
 /** Reads one project with its revision; null when there is none or it does not fit the format. */
@@ -118,8 +181,11 @@ export type SaveOutcome =
  * Saves a project unless someone else saved it since `revision`.
  *
  * @param revision the one that this document was read or last saved with; 0 for a new one
+ * @throws DoesNotFit when a new one could not be read again
  */
 export async function writeProject(document: Project, revision: number): Promise<SaveOutcome> {
+  // Later ones were held to the format change by change.
+  if (revision === 0) mustFit(document, 'mivet-project');
   const tx = (await open()).transaction('projects', 'readwrite', ON_DISK);
   const now = await tx.store.get(document.id);
   if (now && now.revision !== revision) {
@@ -157,10 +223,15 @@ export async function deleteProject(id: string): Promise<void> {
 }
 
 /** Reads a shelf of the library; what an older version kept is brought up to date. */
-export async function readLibrary<S extends LibraryStore>(store: S): Promise<Kept<S>[]> {
+export async function readLibrary<S extends LibraryStore>(store: S): Promise<Read<Kept<S>>> {
   const rows: unknown[] = await (await open()).getAll(store);
-  return rows.flatMap((row) => checkedKept(store, row));
+  return readAll(rows, LIBRARY[store], (raw) => ({ store, id: keyOf(store, raw), raw })) as Read<Kept<S>>;
 }
+
+const keyOf = (store: LibraryStore, raw: unknown): string => {
+  const { id, blank } = raw as { id?: unknown; blank?: { id?: unknown } };
+  return String((store === 'shelf' ? blank?.id : id) ?? '');
+};
 
 /** One document of the library; null when it is not there or does not fit the format. */
 export async function readKept<S extends LibraryStore>(store: S, id: string): Promise<Kept<S> | null> {
@@ -178,19 +249,100 @@ export async function deleteKept(store: LibraryStore, id: string): Promise<void>
   await (await open()).delete(store, id);
 }
 
-/** Puts many documents in at once, all or none; existing ones with the same id are replaced. */
-export async function writeAll(projects: readonly Project[], library: LibraryDocuments): Promise<void> {
+/** Takes a record that cannot be read out of its store for good. */
+export async function deleteUnreadable({ store, id, raw }: Unreadable): Promise<void> {
+  const db = await open();
+  if (store !== 'copies') return db.delete(store, id);
+  const at = (raw as { at?: unknown }).at;
+  for (const row of await db.getAllFromIndex('snapshots', 'projectId', id))
+    if (row.at === at && row.key !== undefined) await db.delete('snapshots', row.key);
+}
+
+/**
+ * Refuses a document that could not be read again.
+ *
+ * @throws DoesNotFit with the place
+ */
+function mustFit(document: MivetDocument, format: MivetDocument['format']): void {
+  const result = checkDocument(document);
+  if (result.ok && result.document.format === format) return;
+  throw new DoesNotFit(result.ok ? 'It is of another kind.' : describeReadProblem(result.problem));
+}
+
+/**
+ * Puts many documents in at once, all or none; existing ones with the same id are replaced.
+ *
+ * @returns revisions of the projects, by id
+ * @throws DoesNotFit when one could not be read again; nothing is written then
+ */
+export async function writeAll(
+  projects: readonly Project[],
+  library: LibraryDocuments,
+): Promise<ReadonlyMap<string, number>> {
+  for (const project of projects) mustFit(project, 'mivet-project');
+  for (const store of LIBRARY_STORES) for (const document of library[store] ?? []) mustFit(document, LIBRARY[store]);
   const tx = (await open()).transaction(['projects', ...LIBRARY_STORES], 'readwrite', ON_DISK);
   const kept = tx.objectStore('projects');
+  const revisions = new Map<string, number>();
   await Promise.all(
     projects.map(async (document) => {
       const now = await kept.get(document.id);
-      await kept.put({ id: document.id, revision: (now?.revision ?? 0) + 1, document });
+      const revision = (now?.revision ?? 0) + 1;
+      revisions.set(document.id, revision);
+      await kept.put({ id: document.id, revision, document });
     }),
   );
   for (const store of LIBRARY_STORES)
     for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
   await tx.done;
+  return revisions;
+}
+
+/**
+ * Brings everything in a backup back in one go, all or none. What a project was before it is kept as a copy of it; what
+ * could not be read is put back as it is, unless something is there in its place.
+ *
+ * @param now ISO
+ * @returns revisions of the projects, by id
+ */
+export async function restoreAll(
+  { projects, shelf, fonts, motifs, stock, copies, unreadable }: Backup,
+  now: string,
+): Promise<ReadonlyMap<string, number>> {
+  const tx = (await open()).transaction(['projects', 'snapshots', ...LIBRARY_STORES], 'readwrite', ON_DISK);
+  const [kept, snapshots] = [tx.objectStore('projects'), tx.objectStore('snapshots')];
+  const revisions = new Map<string, number>();
+  for (const document of projects) {
+    const before = await kept.get(document.id);
+    if (before && !sameValue(before.document, document))
+      await snapshots.add({ projectId: document.id, at: now, document: before.document });
+    const revision = (before?.revision ?? 0) + 1;
+    revisions.set(document.id, revision);
+    await kept.put({ id: document.id, revision, document });
+  }
+  const library: LibraryDocuments = { shelf, fonts, motifs, stock };
+  for (const store of LIBRARY_STORES)
+    for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
+  const there = new Set((await snapshots.getAll()).map((row) => `${row.projectId} ${row.at}`));
+  for (const { at, document } of copies)
+    if (!there.has(`${document.id} ${at}`)) await snapshots.add({ projectId: document.id, at, document });
+  for (const one of unreadable) {
+    if (one.store === 'copies') {
+      const copy = one.raw as { at?: string; document?: Project } | null;
+      if (copy?.document && !there.has(`${one.id} ${copy.at}`))
+        await snapshots.add({ projectId: one.id, at: String(copy.at), document: copy.document });
+    } else if (one.store === 'projects') {
+      if (one.id !== '' && !(await kept.get(one.id)))
+        await kept.put({ id: one.id, revision: 1, document: one.raw as Project });
+    } else if (
+      one.id !== '' &&
+      keyOf(one.store, one.raw ?? {}) === one.id &&
+      !(await tx.objectStore(one.store).get(one.id))
+    )
+      await tx.objectStore(one.store).put(one.raw as never);
+  }
+  await tx.done;
+  return revisions;
 }
 
 /**
@@ -213,6 +365,8 @@ export async function changeStock(
     rows.map(({ thing }) => thing),
     counted,
   );
+  // What could not be read again ends the whole change, before anything of it is there.
+  for (const thing of wanted?.put ?? []) mustFit(stockDocument(thing, now), 'mivet-stock');
   for (const id of wanted?.remove ?? []) await stock.delete(id);
   for (const thing of wanted?.put ?? []) await stock.put(stockDocument(thing, now));
   for (const { id, by } of wanted?.blanks ?? []) {

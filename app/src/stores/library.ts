@@ -1,4 +1,13 @@
-import { newShelfBlank, type Blank, type OwnFont, type OwnMotif, type Project, type ShelfBlank } from '@mivet/core';
+import {
+  newShelfBlank,
+  type Backup,
+  type Blank,
+  type OwnFont,
+  type OwnMotif,
+  type Project,
+  type ShelfBlank,
+  type Unreadable,
+} from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
@@ -6,6 +15,11 @@ import { hearTabs, tellTabs } from '../data/tabs.ts';
 
 /** Id that a blank and its other colours have in common. */
 export const familyOf = (entry: ShelfBlank): string => entry.variantOf ?? entry.blank.id;
+
+/** Characters that the name of a project may have. */
+const LONGEST_NAME = 200;
+/** ms after which what was refused is tried again. */
+const AGAIN_MS = 5000;
 
 const newestFirst = <T extends { readonly keptAt: string }>(kept: readonly T[]): T[] =>
   [...kept].sort((a, b) => b.keptAt.localeCompare(a.keptAt));
@@ -17,9 +31,12 @@ export const useLibrary = defineStore('library', () => {
   const fonts = shallowRef<readonly OwnFont[]>([]);
   const motifs = shallowRef<readonly OwnMotif[]>([]);
   const loaded = ref(false);
-  const unreadable = ref(0);
+  /** Records that this program cannot read: named, kept as they are, and offered as files. */
+  const unreadable = shallowRef<readonly Unreadable[]>([]);
   /** Why nothing can be kept in this browser, if so. */
   const refused = ref<string | null>(null);
+  /** New projects that could not be written yet; each is tried again until there is room. */
+  const unwritten = shallowRef<ReadonlySet<string>>(new Set());
 
   async function load(): Promise<void> {
     try {
@@ -29,11 +46,13 @@ export const useLibrary = defineStore('library', () => {
         database.readLibrary('fonts'),
         database.readLibrary('motifs'),
       ]);
-      projects.value = read.projects.sort((a, b) => b.changedAt.localeCompare(a.changedAt));
-      unreadable.value = read.unreadable;
-      shelf.value = blanks;
-      fonts.value = newestFirst(ownFonts);
-      motifs.value = newestFirst(ownMotifs);
+      // What could not be written yet is in no database, and stays in the list.
+      const waits = projects.value.filter(({ id }) => unwritten.value.has(id));
+      projects.value = [...waits, ...read.kept].sort((a, b) => b.changedAt.localeCompare(a.changedAt));
+      unreadable.value = [read, blanks, ownFonts, ownMotifs].flatMap((one) => one.unreadable);
+      shelf.value = blanks.kept;
+      fonts.value = newestFirst(ownFonts.kept);
+      motifs.value = newestFirst(ownMotifs.kept);
       refused.value = null;
     } catch (problem) {
       refused.value =
@@ -42,24 +61,61 @@ export const useLibrary = defineStore('library', () => {
           : 'This browser does not let Mivet keep anything (a private window, or storage is full or switched off). You can work, but save to a file before you close the page.';
     }
     loaded.value = true;
+    // Storage that is refused may be given back: a tab is closed, room is made.
+    if (refused.value) setTimeout(() => void load(), AGAIN_MS);
   }
 
   /** Reads the shelf again, when somebody else wrote to it. */
   async function loadShelf(): Promise<void> {
-    shelf.value = await database.readLibrary('shelf');
+    shelf.value = (await database.readLibrary('shelf')).kept;
   }
 
   /** Takes in a project; fonts that its file carries go to the library. */
-  async function addProject({ carried, ...project }: Project): Promise<void> {
+  async function addProject({ carried, ...given }: Project): Promise<void> {
+    const project = { ...given, name: given.name.slice(0, LONGEST_NAME) };
     projects.value = [project, ...projects.value.filter((p) => p.id !== project.id)];
     if (refused.value) return;
-    await keepFonts(carried?.fonts ?? []);
-    await database.writeProject(project, 0);
-    tellTabs({ kind: 'library-changed', id: project.id, revision: 1 });
+    try {
+      await keepFonts(carried?.fonts ?? []);
+      await database.writeProject(project, 0);
+      tellTabs({ kind: 'library-changed', id: project.id, revision: 1 });
+    } catch (problem) {
+      if (problem instanceof database.DoesNotFit) {
+        projects.value = projects.value.filter((p) => p.id !== project.id);
+        throw problem;
+      }
+      // There is no room: one works on it all the same, is told so, and it is written as soon as there is.
+      unwritten.value = new Set([...unwritten.value, project.id]);
+      setTimeout(() => void writeAgain(project.id), AGAIN_MS);
+    }
+  }
+
+  /** Writes a new project that found no room, as it stands in the list by now; unless that was done meanwhile. */
+  async function writeAgain(id: string): Promise<void> {
+    const project = projects.value.find((p) => p.id === id);
+    if (!unwritten.value.has(id) || !project) return;
+    try {
+      await database.writeProject(project, 0);
+      written(id);
+      for (const hear of onStored) await hear(id, 1, false);
+      tellTabs({ kind: 'library-changed', id, revision: 1 });
+    } catch {
+      setTimeout(() => void writeAgain(id), AGAIN_MS);
+    }
+  }
+  function written(id: string): void {
+    if (unwritten.value.has(id)) unwritten.value = new Set([...unwritten.value].filter((one) => one !== id));
+  }
+
+  /** Takes a record that cannot be read away for good. */
+  async function removeUnreadable(record: Unreadable): Promise<void> {
+    await database.deleteUnreadable(record);
+    unreadable.value = unreadable.value.filter((one) => one !== record);
   }
 
   /** Takes a changed project into the list without reading everything again. */
   function noteProject(project: Project): void {
+    written(project.id);
     projects.value = [project, ...projects.value.filter((p) => p.id !== project.id)];
   }
 
@@ -158,6 +214,7 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
+  /** Puts many things in at once; the demo does. */
   async function bringIn(incoming: readonly Project[], documents: database.LibraryDocuments): Promise<void> {
     const carried = incoming.flatMap((project) => project.carried?.fonts ?? []);
     const plain = incoming.map(({ carried: _, ...project }) => project);
@@ -165,6 +222,21 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     await load();
   }
+
+  /** Brings a backup back; whoever has one of its projects open is shown it. */
+  async function restore(backup: Backup): Promise<void> {
+    const revisions = await database.restoreAll(backup, new Date().toISOString());
+    for (const [id, revision] of revisions) {
+      tellTabs({ kind: 'project-saved', id, revision });
+      for (const hear of onStored) await hear(id, revision, true);
+    }
+    tellTabs({ kind: 'library-changed', id: '', revision: 0 });
+    await load();
+  }
+  type Stored = (id: string, revision: number, replaced: boolean) => Promise<void>;
+  const onStored = new Set<Stored>();
+  /** Tells when a project was written from here, and whether by that it became another one. */
+  const hearStored = (hear: Stored): void => void onStored.add(hear);
 
   hearTabs((news) => {
     if (loaded.value && news.kind === 'library-changed') void load();
@@ -177,6 +249,10 @@ export const useLibrary = defineStore('library', () => {
     motifs,
     loaded,
     unreadable,
+    unwritten,
+    removeUnreadable,
+    restore,
+    hearStored,
     refused,
     load,
     loadShelf,

@@ -7,7 +7,7 @@ vi.mock('../data/database.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),
   writeSnapshot: async () => undefined,
-  readLibrary: async () => [],
+  readLibrary: async () => ({ kept: [], unreadable: [] }),
 }));
 
 import type { CloserPart } from '../workers/protocol.ts';

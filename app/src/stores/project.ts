@@ -1,10 +1,12 @@
-import type { Project } from '@mivet/core';
+import { describeKeepProblem, keepable, type Project } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
 import { takeJournal, writeJournal } from '../data/journal.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { refuse } from '../composables/refusal.ts';
 import { useLibrary } from './library.ts';
+import { useSettings } from './settings.ts';
 
 /** ms from a change to its save; even on a slow machine that draws at the same time the write ends inside a second. */
 const SAVE_AFTER_MS = 100;
@@ -13,6 +15,8 @@ const MERGE_MS = 1200;
 /** ms between kept copies of a project that is being worked on. */
 const SNAPSHOT_MS = 10 * 60_000;
 const UNDO_STEPS = 200;
+/** ms after which a refused save is tried again. */
+const AGAIN_MS = 3000;
 
 interface Step {
   readonly before: Project;
@@ -87,7 +91,8 @@ export const useProject = defineStore('project', () => {
   const library = (): ReturnType<typeof useLibrary> => useLibrary();
 
   /**
-   * Changes the project and remembers how to go back.
+   * Changes the project and remembers how to go back. What could not be read back is not kept: it is refused in words, and
+   * nothing changes.
    *
    * @param label what was done, for the undo button
    * @param change from the project as it is
@@ -96,8 +101,16 @@ export const useProject = defineStore('project', () => {
   function edit(label: string, change: (project: Project) => Project, kind = ''): void {
     if (!doc.value) return;
     const before = doc.value;
-    const next = change(before);
-    if (next === before) return;
+    const wanted = change(before);
+    if (wanted === before) return;
+    const kept = keepable(wanted, before);
+    if (!kept.ok) {
+      refuse(describeKeepProblem(kept, useSettings().unit));
+      return;
+    }
+    const next = kept.project;
+    // Proxies of the page cannot be stored or posted: caught here, where it is clear who handed them over.
+    if (import.meta.env.MODE !== 'production') structuredClone(next);
     const now = Date.now();
     const merges = kind !== '' && kind === lastEdit.kind && now - lastEdit.at < MERGE_MS && past.value.length > 0;
     if (!merges) past.value = [...past.value.slice(1 - UNDO_STEPS), { before, label }];
@@ -178,14 +191,25 @@ export const useProject = defineStore('project', () => {
     } catch {
       unsaved = true;
       saveState.value = 'refused';
+      // Room may be made meanwhile: it is tried again until it is written.
+      timer ??= setTimeout(() => void flush(), AGAIN_MS);
     }
   }
 
+  /** What a backup brought back is shown in the place of what is open; undo leads back. */
+  useLibrary().hearStored(async (id, stored, replaced) => {
+    if (doc.value?.id !== id) return;
+    if (replaced) await takeTheirs('Restore a backup');
+    revision = stored;
+  });
+
   /** After a conflict: takes what the other tab saved. Undo still leads back to what was here. */
-  async function takeTheirs(): Promise<void> {
+  async function takeTheirs(label = 'Take the other tab’s version'): Promise<void> {
     const stored = doc.value ? await database.readProject(doc.value.id) : null;
     if (!stored || !doc.value) return;
-    past.value = [...past.value, { before: doc.value, label: 'Take the other tab’s version' }];
+    past.value = [...past.value, { before: doc.value, label }];
+    future.value = [];
+    lastEdit = { kind: '', at: 0 };
     revision = stored.revision;
     unsaved = false;
     doc.value = stored.document;

@@ -1,5 +1,5 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
-import { limitsWith, type CutWish, type OwnLimits } from '@mivet/core';
+import { limitsWith, type CutWish, type OwnLimits, type OwnSettings } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 
@@ -44,5 +44,28 @@ export const useSettings = defineStore('settings', () => {
   const judgedBy = computed(() => limitsWith(limits.value));
   const dark = usePreferredDark();
   const dim = computed(() => theme.value === 'dim' || (theme.value === 'system' && dark.value));
-  return { unit, paper, theme, boardId, split, limits, useOffcuts, tapeId, rates, judgedBy, cutting, dim };
+  /** All of it but how wide the views are, as a backup keeps it; setting it takes what is there. */
+  const own = computed<OwnSettings>({
+    get: () => ({
+      unit: unit.value,
+      paper: paper.value,
+      theme: theme.value,
+      boardId: boardId.value,
+      useOffcuts: useOffcuts.value,
+      tapeId: tapeId.value,
+      rates: { ...rates.value },
+      cutting: cutting.value,
+    }),
+    set: (given) => {
+      unit.value = given.unit ?? unit.value;
+      paper.value = given.paper ?? paper.value;
+      theme.value = given.theme ?? theme.value;
+      boardId.value = given.boardId ?? boardId.value;
+      useOffcuts.value = given.useOffcuts ?? useOffcuts.value;
+      tapeId.value = given.tapeId ?? tapeId.value;
+      rates.value = { ...rates.value, ...given.rates };
+      cutting.value = { ...cutting.value, ...given.cutting };
+    },
+  });
+  return { own, unit, paper, theme, boardId, split, limits, useOffcuts, tapeId, rates, judgedBy, cutting, dim };
 });

@@ -11,6 +11,7 @@ import {
   type StockThing,
   type Supply,
   type ToBook,
+  type Unreadable,
 } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -25,6 +26,8 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 export const useStock = defineStore('stock', () => {
   const settings = useSettings();
   const things = shallowRef<readonly StockThing[]>([]);
+  /** What this program cannot read of it. */
+  const unreadable = shallowRef<readonly Unreadable[]>([]);
   const loaded = ref(false);
   /** Whether it can only be kept for as long as this page is open. */
   const refused = ref(false);
@@ -49,8 +52,9 @@ export const useStock = defineStore('stock', () => {
       loading = Promise.resolve()
         .then(() => database.readLibrary('stock'))
         .then(
-          (documents) => {
-            things.value = documents.map(({ thing }) => thing);
+          (read) => {
+            things.value = read.kept.map(({ thing }) => thing);
+            unreadable.value = read.unreadable;
             loaded.value = true;
           },
           () => {
@@ -106,5 +110,5 @@ export const useStock = defineStore('stock', () => {
   });
   void load();
 
-  return { things, loaded, refused, supply, supplyFor, load, keep, remove, book, unbook };
+  return { things, unreadable, loaded, refused, supply, supplyFor, load, keep, remove, book, unbook };
 });

@@ -1,18 +1,22 @@
 <script setup lang="ts">
-import { BOARDS, FORMAT_VERSION, type Backup, type OwnFont } from '@mivet/core';
+import { BOARDS, type OwnFont } from '@mivet/core';
 import { ref } from 'vue';
 import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
-import { readLibrary, readProjects } from '../data/database.ts';
+import { describeBackup, gatherBackup } from '../data/backup.ts';
+import { askCore } from '../workers/core-client.ts';
 import { bringInDemo } from '../demo/offer-demo.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
+import UnreadableList from '../components/shell/UnreadableList.vue';
+import { useStock } from '../stores/stock.ts';
 import SelectRow from '../components/fields/SelectRow.vue';
 
 const settings = useSettings();
 const library = useLibrary();
+const stock = useStock();
 const forgetting = ref<string | null>(null);
 const RIGHTS = { own: 'made by you', allowed: 'you may use it', unsure: 'ask whether you may use it' };
 const about = ({ source, rights }: OwnFont): string =>
@@ -36,21 +40,20 @@ const PAPERS = [
   { value: 'letter' as const, label: 'Letter' },
 ];
 
+const packing = ref(false);
 async function backup(): Promise<void> {
-  const { projects } = await readProjects();
-  const file: Backup = {
-    format: 'mivet-backup',
-    version: FORMAT_VERSION,
-    writtenAt: new Date().toISOString(),
-    projects,
-    shelf: await readLibrary('shelf'),
-    fonts: await readLibrary('fonts'),
-    motifs: await readLibrary('motifs'),
-    stock: await readLibrary('stock'),
-    limits: settings.limits,
-  };
-  saveFile(`mivet-backup-${file.writtenAt.slice(0, 10)}.json`, JSON.stringify(file));
-  said.value = `Written: ${projects.length} projects, ${file.shelf.length} blanks, ${file.fonts.length} fonts, ${file.motifs.length} motifs of your own, and ${file.stock.length} things in stock.`;
+  packing.value = true;
+  said.value = null;
+  try {
+    const writtenAt = new Date().toISOString();
+    const whole = await gatherBackup(writtenAt);
+    const bytes = await askCore('packBackup', { backup: whole });
+    saveFile(`mivet-backup-${writtenAt.slice(0, 10)}.zip`, bytes);
+    said.value = `Written: ${describeBackup(whole)}, and how you work. It was read back once: it is whole.`;
+  } catch (problem) {
+    said.value = `No backup was written: ${problem instanceof Error ? problem.message : String(problem)} Nothing is lost; everything is still in this browser.`;
+  }
+  packing.value = false;
 }
 async function bringBack(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -117,18 +120,31 @@ async function demo(): Promise<void> {
     <section>
       <h2>Backup</h2>
       <p class="quiet">
-        Projects, blanks, stock, fonts and motifs live in this browser only. A backup is one file with everything in it;
-        bringing it back replaces what has the same origin and leaves the rest.
+        Projects and their kept copies, blanks, stock, fonts, motifs and how you work live in this browser only. A
+        backup is one file with everything in it; bringing it back replaces what has the same origin, keeps what that
+        was as a copy, and leaves the rest.
       </p>
       <div class="d-flex flex-wrap gap-2">
-        <button type="button" class="btn btn-primary" @click="backup">Write a backup</button>
+        <BButton variant="primary" :disabled="packing" @click="backup">{{
+          packing ? 'Writing…' : 'Write a backup'
+        }}</BButton>
         <label class="btn btn-outline-primary">
-          Bring a file back
-          <input type="file" accept=".json,application/json" class="visually-hidden" @change="bringBack" />
+          Restore a backup
+          <input
+            type="file"
+            accept=".zip,.json,application/zip,application/json"
+            class="visually-hidden"
+            @change="bringBack"
+          />
         </label>
         <button type="button" class="btn btn-outline-primary" @click="demo">Bring in the demo</button>
       </div>
       <p v-if="said" class="mt-3" role="status">{{ said }}</p>
+      <UnreadableList
+        class="mt-3"
+        :records="[...library.unreadable, ...stock.unreadable]"
+        @remove="library.removeUnreadable($event)"
+      />
     </section>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { KINDS, newBlank, newStation, type BlankKind, type Project, type ShelfBl
 import { computed, onMounted, ref } from 'vue';
 import { KIND_WORDS } from '../components/measure/kind-words.ts';
 import ProjectCard from '../components/projects/ProjectCard.vue';
+import UnreadableList from '../components/shell/UnreadableList.vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
 import { useGrowingList } from '../composables/useGrowingList.ts';
 import { useNewProject } from '../composables/useNewProject.ts';
@@ -87,10 +88,11 @@ async function duplicate(project: Project): Promise<void> {
         New project
       </button>
     </header>
-    <p v-if="library.unreadable > 0" class="note-bar look">
-      {{ library.unreadable }} kept project{{ library.unreadable === 1 ? '' : 's' }} cannot be read by this version.
-      Nothing was deleted.
-    </p>
+    <UnreadableList
+      class="mb-3"
+      :records="library.unreadable.filter(({ store }) => store === 'projects')"
+      @remove="library.removeUnreadable($event)"
+    />
 
     <section
       v-if="choosing || (library.loaded && library.projects.length === 0)"

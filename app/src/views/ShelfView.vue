@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FORMAT_VERSION, sizeBlank, type Backup, type ShelfBlank } from '@mivet/core';
+import { emptyBackup, sizeBlank, type ShelfBlank } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { KIND_WORDS } from '../components/measure/kind-words.ts';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
@@ -54,17 +54,7 @@ async function saveTable(): Promise<void> {
   said.value = 'Written: mivet-shelf.csv. Photographs and fit checks are not in a table.';
 }
 function saveAll(): void {
-  const file: Backup = {
-    format: 'mivet-backup',
-    version: FORMAT_VERSION,
-    writtenAt: new Date().toISOString(),
-    projects: [],
-    shelf: library.shelf,
-    fonts: [],
-    motifs: [],
-    stock: [],
-    limits: {},
-  };
+  const file = { ...emptyBackup(new Date().toISOString()), shelf: library.shelf };
   saveFile('mivet-shelf.json', JSON.stringify(file, null, 2));
   said.value = 'Written: mivet-shelf.json, with everything that is known of these blanks.';
 }

@@ -17,6 +17,7 @@ import {
   type ExamineMemory,
   type JobFile,
 } from '@mivet/core';
+import { openBackup, packBackup } from './backup-jobs.ts';
 import { fontsOf, fontSample, loadFonts, paperFonts } from './fonts.ts';
 import {
   batchPicture,
@@ -215,6 +216,8 @@ const HANDLERS: {
   font: async ({ bytes }) => fontSample(bytes),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
   trace: async (input) => (await import('./read-drawing.ts')).readTrace(input),
+  packBackup: ({ backup }) => packBackup(backup),
+  readBackup: ({ bytes }) => openBackup(bytes),
   silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),
 };
 

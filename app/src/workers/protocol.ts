@@ -1,5 +1,7 @@
 import type { DrawingResult, Film, PhotoAxis, Picture, SilhouetteResult, TraceWish } from '@mivet/core';
 import type {
+  Backup,
+  BackupResult,
   Board,
   Box,
   ErrorReport,
@@ -113,8 +115,13 @@ export interface ItemPicture {
   readonly itemId: string;
   readonly azimuth: number;
   readonly slant: number;
+  /** What is placed and turned: the whole drawing, where it is a colour of one. */
   readonly widthMm: number;
   readonly heightMm: number;
+  /** What is cut of one copy, with all colours of its drawing, as it lies: the size that is told. */
+  readonly cutMm: { readonly width: number; readonly height: number } | null;
+  /** Before it is turned, mm: along its own line and across it. */
+  readonly own: { readonly alongMm: number; readonly acrossMm: number };
   readonly slants: readonly [number, number] | null;
   readonly copies: readonly number[];
   readonly rigidSag: number;
@@ -181,6 +188,8 @@ export interface ShapePicture {
   readonly band: { readonly region: SurfaceRegion; readonly bounds: Box };
   readonly panels: readonly PanelPicture[];
   readonly meanRadius: number;
+  /** Radius of the side at even steps from the rim edge to the base edge, mm. */
+  readonly radii: readonly number[];
   readonly items: readonly ItemPicture[];
   readonly pieces: readonly PiecePicture[];
   readonly seams: readonly SeamPicture[];
@@ -262,6 +271,15 @@ export interface CoreJobs {
       readonly threshold: number;
       readonly matches: readonly (string | null)[];
     };
+  };
+  /** A backup as the ZIP that it is written as; tried out by reading it again. */
+  readonly packBackup: {
+    readonly input: { readonly backup: Backup };
+    readonly output: Uint8Array;
+  };
+  readonly readBackup: {
+    readonly input: { readonly bytes: Uint8Array };
+    readonly output: BackupResult;
   };
   readonly font: {
     readonly input: { readonly bytes: Uint8Array };

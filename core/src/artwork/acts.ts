@@ -19,6 +19,8 @@ export interface OutlineActs {
   readonly shapesOnly: boolean;
   /** mm. Width of the bridges by which islands hang together with what is round them; 0 leaves them loose. */
   readonly bridgeMm: number;
+  /** Parts of a drawing that are less than this across on the blank, both ways, are left off; 0 leaves off none. */
+  readonly specksMm: number;
 }
 
 /** Nothing done. */
@@ -30,6 +32,7 @@ export const NO_ACTS: OutlineActs = {
   onlyInside: null,
   shapesOnly: false,
   bridgeMm: 0,
+  specksMm: 0,
 };
 
 /**
@@ -40,18 +43,30 @@ export const NO_ACTS: OutlineActs = {
  * @returns groups of clean film; empty ones are left out
  */
 export function shapeInk(groups: readonly (readonly Ring[])[], acts: OutlineActs): readonly (readonly Ring[])[] {
-  if (acts.thickenMm === 0 && !acts.fillHoles && acts.dropped.length === 0) return groups;
+  if (acts.thickenMm === 0 && !acts.fillHoles && acts.dropped.length === 0 && acts.specksMm === 0) return groups;
   const box = groups.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
   const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const spots = acts.dropped.map(([x, y]) => [cx + x * boxWidth(box), cy + y * boxHeight(box)] as const);
-  return groups
+  const all = groups.map((group) => unionRings(group));
+  // What is nothing but specks at the size it has is meant: it stays.
+  const large = all.flat().some((part) => !isSpeck(part, acts.specksMm));
+  return all
     .map((group) => {
-      let parts = unionRings(group).filter((part) => !spots.some(([x, y]) => holdsPoint(part, x, y)));
+      let parts = group.filter(
+        (part) => !(large && isSpeck(part, acts.specksMm)) && !spots.some(([x, y]) => holdsPoint(part, x, y)),
+      );
       if (acts.fillHoles) parts = parts.map(({ outer }) => ({ outer, holes: [] }));
       const rings = parts.flatMap(ringsOf);
       return acts.thickenMm === 0 ? rings : offsetRings(rings, acts.thickenMm).flatMap(ringsOf);
     })
     .filter((rings) => rings.length > 0);
+}
+
+/** Whether a part is less than so many mm across, both ways. */
+export function isSpeck({ outer }: Polygon, underMm: number): boolean {
+  if (underMm === 0) return false;
+  const box = boxOfCoordinates(outer);
+  return Math.max(boxWidth(box), boxHeight(box)) < underMm;
 }
 
 const holdsPoint = ({ outer, holes }: Polygon, x: number, y: number): boolean =>

@@ -9,7 +9,7 @@ import { readSvgDrawing } from '../io/svg-art/read.ts';
 import type { Piece } from '../wrap/pieces.ts';
 import { deriveWrap } from '../wrap/derive.ts';
 import { drawingOfItems, itemsOfDrawing, keepDrawing } from './art-items.ts';
-import { withoutSpecks } from './drawing.ts';
+import { specksOf } from './drawing.ts';
 import { matchFilms, nearestFilm } from './film-match.ts';
 import { STARTING_FILMS } from './film.ts';
 import type { ArtItem } from './item.ts';
@@ -44,12 +44,9 @@ describe('a drawing that is kept', () => {
     const dotted = TWO.replace('</svg>', '<circle cx="30" cy="15" r="1" fill="#d33"/><circle cx="30" cy="20" r=".4" fill="#2a2"/></svg>'); // prettier-ignore
     const read = readSvgDrawing(dotted);
     if (!read.ok) throw new Error(read.problem.code);
-    // Dots of 2 and 0.8 mm across, squares of 10; the green one was alone in its colour.
-    const { drawing, specks } = withoutSpecks(read.drawing, 2.5);
-    expect([specks, drawing.colours.length]).toEqual([2, 2]);
-    expect(drawing.colours.map((c) => Math.round(c.areaMm2))).toEqual([100, 100]);
-    expect(withoutSpecks(read.drawing, 1.5)).toMatchObject({ specks: 1, drawing: { colours: { length: 2 } } });
-    expect(withoutSpecks(read.drawing, 0.5).drawing).toBe(read.drawing);
+    // Dots of 2 and 0.8 mm across, squares of 10; the green one is alone in its colour, and so is meant.
+    expect(specksOf(read.drawing, 2.5)).toEqual({ count: 1, pattern: false });
+    expect(specksOf(read.drawing, 1.5)).toEqual({ count: 0, pattern: false });
   });
 });
 

@@ -1,7 +1,7 @@
-import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import { nestRings } from '../polygon/nest.ts';
 import type { Ring } from '../polygon/polygon.ts';
-import { polygonArea, ringsOf } from '../polygon/polygon.ts';
+import { polygonArea } from '../polygon/polygon.ts';
+import { isSpeck } from './acts.ts';
 
 /** All areas of one colour in a drawing. */
 export interface DrawingColour {
@@ -22,30 +22,33 @@ export interface Drawing {
   readonly leftOut: readonly { readonly what: string; readonly count: number }[];
 }
 
+/** Specks that are left off of their own accord at most; more of them, all alike, are a pattern. */
+const FEW_SPECKS = 3;
+
+/** What of a drawing is too small to lift, at some size. */
+export interface Specks {
+  readonly count: number;
+  /** Whether they are many and alike, as the dots or dashes of a pattern are: meant, rather than dirt. */
+  readonly pattern: boolean;
+}
+
 /**
- * A drawing without its specks: parts that are less across, both ways, than a hand can lift.
+ * Looks for specks in a drawing: parts that are less across, both ways, than a hand can lift, beside larger ones of the same
+ * colour.
  *
  * @param drawing as it was read
  * @param leastMm mm, as drawn
- * @returns the drawing that is left, and how many specks there were; colours of nothing but specks go
  */
-export function withoutSpecks(
-  drawing: Drawing,
-  leastMm: number,
-): { readonly drawing: Drawing; readonly specks: number } {
-  let specks = 0;
-  const colours = drawing.colours.flatMap((one): DrawingColour[] => {
-    const parts = nestRings(one.rings);
-    const kept = parts.filter(({ outer }) => {
-      const box = boxOfCoordinates(outer);
-      return Math.max(boxWidth(box), boxHeight(box)) >= leastMm;
-    });
-    specks += parts.length - kept.length;
-    if (kept.length === parts.length) return [one];
-    const areaMm2 = kept.reduce((sum, part) => sum + polygonArea(part), 0);
-    return kept.length > 0 ? [{ ...one, rings: kept.flatMap(ringsOf), areaMm2 }] : [];
+export function specksOf(drawing: Drawing, leastMm: number): Specks {
+  const areas = drawing.colours.flatMap(({ rings }) => {
+    const parts = nestRings(rings);
+    const specks = parts.filter((part) => isSpeck(part, leastMm));
+    return specks.length === parts.length ? [] : specks.map(polygonArea);
   });
-  return specks === 0 ? { drawing, specks } : { drawing: { ...drawing, colours }, specks };
+  areas.sort((a, b) => a - b);
+  const middle = areas[Math.floor(areas.length / 2)] ?? 0;
+  const alike = areas.filter((area) => area >= middle / 2 && area <= middle * 2).length;
+  return { count: areas.length, pattern: areas.length > FEW_SPECKS && alike >= 0.8 * areas.length };
 }
 
 /** Why a drawing was refused. */

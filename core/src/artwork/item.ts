@@ -73,8 +73,10 @@ export interface TextItem extends ItemBase {
   readonly text: string;
   readonly font: FontId;
   readonly size: { readonly by: 'cap' | 'width'; readonly mm: number };
-  /** Extra room between letters, mm; negative closes them. */
+  /** Extra room between letters, mm; negative closes them. Grows with the letters: see `gapsAtMm`. */
   readonly letterGapMm: number;
+  /** Height of a capital, mm, for which the gaps are meant; they keep their share of it. null: the same at any height. */
+  readonly gapsAtMm: number | null;
   /** How several lines lie to each other. */
   readonly align: 'left' | 'middle' | 'right';
   /** From baseline to baseline, in heights of a capital. */

@@ -1,6 +1,7 @@
 import { boxOfCoordinates, boxWidth, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
 import type { FontFace } from './font.ts';
 import type { TextItem } from './item.ts';
+import { gapsAt } from './letter-gaps.ts';
 import { textOutlines } from './text.ts';
 
 /** One name for which the job is made. */
@@ -65,12 +66,17 @@ export function fitName(item: TextItem, list: NameList, row: NameRow, face: Font
     const overMm = Math.max(0, widthMm - list.widthMm);
     return { row, capMm, letterGapMm, widthMm, overMm: overMm < 0.01 ? 0 : overMm, how, missing };
   };
-  const gap = item.letterGapMm;
-  if (row.capMm !== null) return made(row.capMm, gap, 'by hand');
-  if (cap * perMm + gaps * gap <= list.widthMm) return made(cap, gap, 'as is');
-  const smaller = (list.widthMm - gaps * gap) / perMm;
+  const gapFor = (capMm: number): number => gapsAt(item, capMm).letterGap;
+  if (row.capMm !== null) return made(row.capMm, gapFor(row.capMm), 'by hand');
+  if (cap * perMm + gaps * gapFor(cap) <= list.widthMm) return made(cap, gapFor(cap), 'as is');
+  // Gaps that keep their share get smaller with the letters; those in millimetres stay.
+  const smaller =
+    item.gapsAtMm === null
+      ? (list.widthMm - gaps * item.letterGapMm) / perMm
+      : list.widthMm / (perMm + (gaps * item.letterGapMm) / item.gapsAtMm);
   const least = Math.min(cap, list.leastCapMm);
-  if (smaller >= least) return made(smaller, gap, 'smaller');
+  if (smaller >= least) return made(smaller, gapFor(smaller), 'smaller');
+  const gap = gapFor(least);
   const closed = gaps > 0 ? (list.widthMm - least * perMm) / gaps : gap;
   if (closed >= gap - list.closeMm && gaps > 0) return made(least, closed, 'closed up');
   return made(least, gap - list.closeMm, 'too long');
@@ -78,7 +84,7 @@ export function fitName(item: TextItem, list: NameList, row: NameRow, face: Font
 
 /** The text with a fitted name in its place. */
 export function textForName(item: TextItem, { row, capMm, letterGapMm }: FittedName): TextItem {
-  return { ...item, text: row.name, size: { by: 'cap', mm: capMm }, letterGapMm, pairGaps: [] };
+  return { ...item, text: row.name, size: { by: 'cap', mm: capMm }, letterGapMm, gapsAtMm: capMm, pairGaps: [] };
 }
 
 /** What one line of a pasted list says. */

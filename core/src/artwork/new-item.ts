@@ -29,6 +29,7 @@ export function newText(id: string, text: string, film: string): TextItem {
     font: 'condensed',
     size: { by: 'cap', mm: 16 },
     letterGapMm: 0,
+    gapsAtMm: 16,
     ...PLAIN_LINES,
     ring: null,
   };

@@ -36,7 +36,9 @@ describe('applyCommand', () => {
     const smaller = applyCommand(start, { do: 'scale-item', itemId: 'text-1', factor: 0.5, toMiddleMm: 3 });
     expect(smaller.items[0]).toMatchObject({
       size: { by: 'cap', mm: 9 },
-      letterGapMm: 1,
+      // 2 mm at capitals of 18: at 9 they count half of that.
+      letterGapMm: 2,
+      gapsAtMm: 18,
       placement: { from: 'middle', mm: 3 },
     });
   });

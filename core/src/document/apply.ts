@@ -1,5 +1,4 @@
 import { replaceItem } from '../artwork/sets.ts';
-import { withoutSpecksOf } from '../artwork/specks.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
 import type { FlatteningChoice } from '../blank/blank.ts';
 import { azimuthOfFacing } from '../wrap/place.ts';
@@ -104,7 +103,7 @@ export function applyCommand(project: Project, command: Command): Project {
         return { ...scaled, placement: { ...scaled.placement, facing: 'faces' } };
       });
     case 'drop-specks':
-      return change(command.itemId, (item) => (item.type === 'art' ? withoutSpecksOf(item, command.underMm) : item));
+      return change(command.itemId, (item) => ({ ...item, acts: { ...item.acts, specksMm: command.underMm } }));
     case 'mark-layers': {
       const marks = Object.fromEntries(command.films.map((film) => [film, command.how]));
       return { ...project, stack: { ...project.stack, marks: { ...project.stack.marks, ...marks } } };
@@ -161,7 +160,10 @@ export function scaleItem(item: ArtworkItem, factor: number): ArtworkItem {
     return {
       ...item,
       size: { ...item.size, mm: item.size.mm * factor },
-      letterGapMm: item.letterGapMm * factor,
+      // Gaps that keep their share of the capitals grow by themselves.
+      letterGapMm: item.gapsAtMm === null ? item.letterGapMm * factor : item.letterGapMm,
+      pairGaps:
+        item.gapsAtMm === null ? item.pairGaps.map(({ after, mm }) => ({ after, mm: mm * factor })) : item.pairGaps,
       ring: item.ring && { ...item.ring, acrossMm: item.ring.acrossMm * factor },
     };
   return { ...item, widthMm: item.widthMm * factor, heightMm: item.heightMm === null ? null : item.heightMm * factor };

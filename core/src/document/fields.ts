@@ -1,30 +1,35 @@
 import { z } from 'zod';
 import { FILM_THICKNESS_MM, type Film, type FilmFinish } from '../artwork/film.ts';
 
-/** Limits that keep a hostile or broken file from filling memory. */
+/**
+ * Limits that keep a hostile or broken file from filling memory. They lie well past what anybody makes: every change is
+ * held to them before it is kept, so what the editor can make the reader takes.
+ */
 export const MOST = {
-  items: 400,
-  pathData: 3_000_000,
-  stations: 25,
+  items: 20_000,
+  pathData: 20_000_000,
+  stations: 200,
   readingLog: 500,
-  takes: 50,
-  log: 2000,
-  text: 500,
-  notes: 5000,
-  projects: 5000,
+  takes: 1000,
+  log: 20_000,
+  text: 2000,
+  notes: 20_000,
+  projects: 50_000,
   panels: 4,
   names: 500,
   name: 160,
   photo: 400_000,
   fontData: 11_000_000,
-  fonts: 200,
-  motifs: 5000,
-  colours: 64,
-  blanks: 50,
-  stock: 20_000,
-  lots: 500,
-  parts: 4000,
-  outline: 20_000,
+  fonts: 1000,
+  motifs: 50_000,
+  colours: 20_000,
+  blanks: 500,
+  stock: 100_000,
+  lots: 5000,
+  parts: 20_000,
+  outline: 100_000,
+  copies: 200_000,
+  reason: 2000,
 } as const;
 
 export const id = z.string().min(1).max(80);

@@ -7,7 +7,7 @@ import type { StockThing } from '../sheet/stock.ts';
 import type { Job } from '../wrap/job.ts';
 
 /** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 7;
+export const FORMAT_VERSION = 8;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {
@@ -109,4 +109,49 @@ export interface Backup {
   readonly motifs: readonly OwnMotif[];
   readonly stock: readonly StockDocument[];
   readonly limits: OwnLimits;
+  /** Kept copies of projects, oldest first. */
+  readonly copies: readonly KeptCopy[];
+  readonly settings: OwnSettings;
+  /** What this program could not read, as it was found: it is carried along, and never left out in silence. */
+  readonly unreadable: readonly Unreadable[];
+}
+
+/** A project as it was at some time. */
+export interface KeptCopy {
+  /** ISO. */
+  readonly at: string;
+  readonly document: Project;
+}
+
+/** How a person works: units, paper, light, board, tape, rates, cut files. What is not there stays as it is. */
+export interface OwnSettings {
+  readonly unit?: 'mm' | 'in' | undefined;
+  readonly paper?: 'a4' | 'letter' | undefined;
+  readonly theme?: 'light' | 'dim' | 'system' | undefined;
+  readonly boardId?: string | undefined;
+  readonly useOffcuts?: boolean | undefined;
+  readonly tapeId?: string | undefined;
+  readonly rates?: { readonly [name: string]: number | undefined } | undefined;
+  readonly cutting?:
+    | {
+        readonly format?: 'svg' | 'dxf' | 'hpgl' | undefined;
+        readonly overcutMm?: number | undefined;
+        readonly weedingMm?: number | undefined;
+        readonly testMark?: boolean | undefined;
+      }
+    | undefined;
+}
+
+/** Where records are kept. */
+export type RecordStore = 'projects' | 'shelf' | 'fonts' | 'motifs' | 'stock' | 'copies';
+
+/** A record that cannot be read: damaged, or written by a newer program. */
+export interface Unreadable {
+  readonly store: RecordStore;
+  readonly id: string;
+  /** What it calls itself, as far as that can be told. */
+  readonly name: string;
+  /** Why not, in words. */
+  readonly why: string;
+  readonly raw: unknown;
 }

@@ -3,7 +3,16 @@ import type { ArtworkItem } from '../artwork/item.ts';
 import { MOTIF_IDS, type MotifId } from '../artwork/motifs/index.ts';
 import type { Blank, BlankKind, SurfaceKind } from '../blank/blank.ts';
 import { angle, colour, filmSchema, id, mm, MOST, short, stamp } from './fields.ts';
-import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } from './project.ts';
+import type {
+  Backup,
+  OwnFont,
+  OwnMotif,
+  OwnSettings,
+  Project,
+  ShelfBlank,
+  StockDocument,
+  Unreadable,
+} from './project.ts';
 import { FORMAT_VERSION } from './project.ts';
 import { lotSchema, stockThingSchema } from './stock-schema.ts';
 
@@ -139,7 +148,11 @@ export const ownMotifSchema = z.object({
   keptAt: stamp,
 }) satisfies z.ZodType<OwnMotif>;
 
-const ownLimits = z.record(z.string().max(40), z.number().min(0).max(10_000));
+/** Limits that the person changed. */
+export const ownLimitsSchema = z.record(z.string().max(40), z.number().min(0).max(10_000));
+
+/** mm of anything on a blank: from a hair to the way round a barrel. */
+const across = z.number().min(0.01).max(20_000);
 
 const itemBase = {
   id,
@@ -154,13 +167,13 @@ const itemBase = {
   running: z.enum(['round', 'level', 'rigid']),
   repeat: z.object({
     mode: z.enum(['once', 'spaced', 'joined', 'scattered']),
-    count: z.number().int().min(1).max(200),
+    count: z.number().int().min(1).max(2000),
     alternate: z.boolean().optional(),
     scatter: z
       .object({
         seed: z.number().int().min(0).max(1e9),
         gapMm: z.number().min(0).max(200),
-        films: z.array(id).max(20),
+        films: z.array(id).max(200),
         with: id.nullable().optional(),
       })
       .optional(),
@@ -172,11 +185,12 @@ const itemBase = {
   acts: z.object({
     thickenMm: z.number().min(-20).max(20),
     fillHoles: z.boolean(),
-    dropped: z.array(z.tuple([z.number().min(-2).max(2), z.number().min(-2).max(2)])).max(500),
-    cutAway: z.array(id).max(50),
+    dropped: z.array(z.tuple([z.number().min(-2).max(2), z.number().min(-2).max(2)])).max(MOST.items),
+    cutAway: z.array(id).max(MOST.items),
     onlyInside: id.nullable(),
     shapesOnly: z.boolean(),
     bridgeMm: z.number().min(0).max(20),
+    specksMm: z.number().min(0).max(100),
   }),
 };
 
@@ -187,28 +201,29 @@ export const itemSchema = z.discriminatedUnion('type', [
     type: z.literal('text'),
     text: z.string().max(MOST.text),
     font: id,
-    size: z.object({ by: z.enum(['cap', 'width']), mm: z.number().min(0.5).max(2000) }),
-    letterGapMm: z.number().min(-50).max(200),
+    size: z.object({ by: z.enum(['cap', 'width']), mm: across }),
+    letterGapMm: z.number().min(-2000).max(2000),
+    gapsAtMm: z.number().gt(0).max(20_000).nullable(),
     align: z.enum(['left', 'middle', 'right']),
     linePitch: z.number().min(0.5).max(6),
-    pairGaps: z.array(z.object({ after: z.number().int().min(0).max(500), mm: z.number().min(-50).max(50) })).max(500),
-    // Not there in what older versions wrote.
+    pairGaps: z
+      .array(z.object({ after: z.number().int().min(0).max(MOST.text), mm: z.number().min(-2000).max(2000) }))
+      .max(MOST.text),
     ring: z
       .object({
-        acrossMm: z.number().min(2).max(2000),
+        acrossMm: z.number().min(1).max(20_000),
         tops: z.enum(['out', 'in']),
-        times: z.number().int().min(1).max(60),
+        times: z.number().int().min(1).max(200),
         between: z.enum(MOTIF_IDS as [MotifId, ...MotifId[]]).nullable(),
       })
-      .nullable()
-      .default(null),
+      .nullable(),
   }),
   z.object({
     ...itemBase,
     type: z.literal('motif'),
     motif: z.enum(MOTIF_IDS as [MotifId, ...MotifId[]]),
-    widthMm: z.number().min(0.5).max(2000),
-    heightMm: z.number().min(0.5).max(2000).nullable(),
+    widthMm: across,
+    heightMm: across.nullable(),
   }),
   z.object({
     ...itemBase,
@@ -218,8 +233,8 @@ export const itemSchema = z.discriminatedUnion('type', [
     colour,
     pathData: z.string().max(MOST.pathData),
     drawn: z.object({ widthMm: z.number().gt(0).max(100_000), heightMm: z.number().gt(0).max(100_000) }),
-    widthMm: z.number().min(0.5).max(2000),
-    heightMm: z.number().min(0.5).max(2000).nullable(),
+    widthMm: across,
+    heightMm: across.nullable(),
     ...provenance,
   }),
 ]) satisfies z.ZodType<ArtworkItem>;
@@ -244,7 +259,7 @@ export const projectSchema = z.object({
   shelfBlankId: id.nullable(),
   blank: blankSchema,
   items: z.array(itemSchema).max(MOST.items),
-  films: z.array(filmSchema).min(1).max(100),
+  films: z.array(filmSchema).min(1).max(1000),
   hand: z.enum(['right', 'left']),
   process: z.enum(['decal', 'strip', 'etch', 'blast', 'paint']),
   warm: z.boolean(),
@@ -254,23 +269,23 @@ export const projectSchema = z.object({
     panels: z.number().int().min(1).max(MOST.panels),
     clearanceMm: z.number().min(0).max(20),
     atSeam: z
-      .array(z.object({ itemId: id, copy: z.number().int().min(0).max(400), do: z.enum(['overlap', 'leave-off']) }))
-      .max(400),
+      .array(z.object({ itemId: id, copy: z.number().int().min(0).max(2000), do: z.enum(['overlap', 'leave-off']) }))
+      .max(MOST.items),
   }),
   stack: z.object({
     build: z.enum(['full', 'inlay', 'hybrid']),
     underlapMm: z.number().min(0).max(10),
     thinMm: z.number().min(0).max(50),
-    order: z.array(id).max(100),
+    order: z.array(id).max(1000),
     marks: z.record(id, z.enum(['marks', 'by hand'])),
     lay: z.enum(['flat', 'on the blank']),
   }),
   names: z
     .object({
       itemId: id.nullable(),
-      widthMm: z.number().min(2).max(2000),
-      leastCapMm: z.number().min(0.5).max(400),
-      closeMm: z.number().min(0).max(20),
+      widthMm: z.number().min(0.5).max(20_000),
+      leastCapMm: z.number().min(0.01).max(2000),
+      closeMm: z.number().min(0).max(200),
       rows: z
         .array(
           z.object({
@@ -278,7 +293,7 @@ export const projectSchema = z.object({
             name: z.string().min(1).max(MOST.name),
             count: z.number().int().min(1).max(999),
             hand: z.enum(['right', 'left']).nullable(),
-            capMm: z.number().min(0.5).max(400).nullable(),
+            capMm: z.number().min(0.01).max(2000).nullable(),
             blankId: id.nullable(),
           }),
         )
@@ -287,12 +302,20 @@ export const projectSchema = z.object({
     .nullable(),
   otherBlanks: z.array(blankSchema).max(MOST.blanks),
   boardId: id,
-  laid: z.array(z.object({ film: id, of: z.string().max(200_000), lots: z.array(lotSchema).max(MOST.lots) })).max(100),
-  accepted: z
-    .array(z.object({ findingId: z.string().max(400), reason: short, signature: z.string().max(2000) }))
+  laid: z
+    .array(z.object({ film: id, of: z.string().max(20_000_000), lots: z.array(lotSchema).max(MOST.lots) }))
     .max(1000),
+  accepted: z
+    .array(
+      z.object({
+        findingId: z.string().max(1_000_000),
+        reason: z.string().max(MOST.reason),
+        signature: z.string().max(100_000),
+      }),
+    )
+    .max(MOST.items),
   bench: z.object({
-    doneSteps: z.array(z.string().max(200)).max(500),
+    doneSteps: z.array(z.string().max(400)).max(MOST.items),
     waitsUntil: z.record(z.string().max(200), stamp),
   }),
   log: z
@@ -308,7 +331,7 @@ export const projectSchema = z.object({
   carried: z
     .object({
       fonts: z.array(ownFontSchema).max(MOST.fonts),
-      limits: ownLimits,
+      limits: ownLimitsSchema,
       stock: z.array(stockThingSchema).max(MOST.stock),
     })
     .optional(),
@@ -330,6 +353,47 @@ export const shelfBlankSchema = z.object({
   changedAt: stamp,
 }) satisfies z.ZodType<ShelfBlank>;
 
+const money = z.number().min(0).max(1e9);
+
+/** How a person works on one device, current version; what is not there stays as it is. */
+export const ownSettingsSchema = z.object({
+  unit: z.enum(['mm', 'in']).optional(),
+  paper: z.enum(['a4', 'letter']).optional(),
+  theme: z.enum(['light', 'dim', 'system']).optional(),
+  boardId: id.optional(),
+  useOffcuts: z.boolean().optional(),
+  tapeId: z.string().max(80).optional(),
+  rates: z
+    .object({
+      hour: money,
+      minutes: money,
+      minutesOnce: money,
+      consumables: money,
+      marginPercent: money,
+      film100cm2: money,
+    })
+    .partial()
+    .optional(),
+  cutting: z
+    .object({
+      format: z.enum(['svg', 'dxf', 'hpgl']),
+      overcutMm: z.number().min(0).max(50),
+      weedingMm: z.number().min(0).max(1000),
+      testMark: z.boolean(),
+    })
+    .partial()
+    .optional(),
+}) satisfies z.ZodType<OwnSettings>;
+
+/** A record that this program cannot read, as it was found. */
+export const unreadableSchema = z.object({
+  store: z.enum(['projects', 'shelf', 'fonts', 'motifs', 'stock', 'copies']),
+  id: z.string().max(400),
+  name: z.string().max(400),
+  why: z.string().max(2000),
+  raw: z.json(),
+}) satisfies z.ZodType<Unreadable>;
+
 /** A backup of everything, current version. */
 export const backupSchema = z.object({
   format: z.literal('mivet-backup'),
@@ -340,5 +404,8 @@ export const backupSchema = z.object({
   fonts: z.array(ownFontSchema).max(MOST.fonts),
   motifs: z.array(ownMotifSchema).max(MOST.motifs),
   stock: z.array(stockSchema).max(MOST.stock),
-  limits: ownLimits,
+  limits: ownLimitsSchema,
+  copies: z.array(z.object({ at: stamp, document: projectSchema })).max(MOST.copies),
+  settings: ownSettingsSchema,
+  unreadable: z.array(unreadableSchema).max(MOST.stock),
 }) satisfies z.ZodType<Backup>;

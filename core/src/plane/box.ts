@@ -22,6 +22,10 @@ export function boxOfCoordinates(coordinates: ArrayLike<number>, start: Box = EM
   return { minX, minY, maxX, maxY };
 }
 
+/** Smallest box over all points of some rings of interleaved coordinates; empty when there are none. */
+export const boxOfRings = (rings: readonly ArrayLike<number>[]): Box =>
+  rings.reduce<Box>((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+
 /** Smallest box that holds both. */
 export function joinBoxes(a: Box, b: Box): Box {
   return {

@@ -8,7 +8,9 @@ import type { FontBook, FontFace } from '../artwork/font.ts';
 import { faceOf } from '../artwork/font.ts';
 import type { ArtItem, ArtworkItem, RingSetting, TextItem } from '../artwork/item.ts';
 import { motifOutlines } from '../artwork/motifs/index.ts';
+import { gapsAt } from '../artwork/letter-gaps.ts';
 import { ringText } from '../artwork/ring-text.ts';
+import type { TextOutlines } from '../artwork/text.ts';
 import { textOutlines } from '../artwork/text.ts';
 import { FLATTEN_ERROR_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
 import { unionRings } from '../polygon/boolean.ts';
@@ -47,18 +49,18 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
     const fontMissing = !there;
     if (item.ring) return { ...ringOutlines(item, face, item.ring), fontMissing };
     let cap = item.size.by === 'cap' ? item.size.mm : 20;
-    const setting = { ...item, letterGap: item.letterGapMm };
-    let text = textOutlines(item.text, face, cap, setting);
+    const { align, linePitch } = item;
+    const set = (): TextOutlines => textOutlines(item.text, face, cap, { align, linePitch, ...gapsAt(item, cap) });
+    let text = set();
     const box = boxOfGroups(text.glyphs);
     if (item.size.by === 'width' && box.maxX > box.minX) {
-      // Letter gaps do not scale with the letters: solve the cap height for letters alone, gaps kept as typed.
-      const bare = boxOfGroups(
-        textOutlines(item.text, face, cap, { align: item.align, linePitch: item.linePitch }).glyphs,
-      );
+      // Gaps that keep their share grow with the letters; those in millimetres do not: solve for letters alone.
+      const bare =
+        item.gapsAtMm === null ? boxOfGroups(textOutlines(item.text, face, cap, { align, linePitch }).glyphs) : box;
       const letters = Math.max(1e-6, bare.maxX - bare.minX);
       const gaps = box.maxX - box.minX - letters;
-      cap = Math.max(0.5, (20 * (item.size.mm - gaps)) / letters);
-      text = textOutlines(item.text, face, cap, setting);
+      cap = Math.max(0.01, (20 * (item.size.mm - gaps)) / letters);
+      text = set();
     }
     const capHeight = cap;
     return {
@@ -87,7 +89,8 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
 /** Words round a circle; its middle is what is placed. */
 function ringOutlines(item: TextItem, face: FontFace, ring: RingSetting): ItemOutlines {
   const cap = item.size.by === 'cap' ? item.size.mm : 10;
-  const { groups, missing, frame, room } = ringText(item.text, face, cap, item.letterGapMm, ring, face.joined);
+  const { letterGap } = gapsAt(item, cap);
+  const { groups, missing, frame, room } = ringText(item.text, face, cap, letterGap, ring, face.joined);
   const flipped = item.mirrored ? groups.map((g) => g.map(mirrorRing)) : groups;
   return { groups: flipped, box: frame, frame, missingLetters: missing, capHeight: cap, ringRoom: room };
 }

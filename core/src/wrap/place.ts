@@ -1,6 +1,6 @@
 import { resampleRing } from '../plane/resample.ts';
 import type { Box } from '../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
+import { boxHeight, boxOfRings, boxWidth, isEmptyBox } from '../plane/box.ts';
 import type { FontBook } from '../artwork/font.ts';
 import type { ArtworkItem, Facing, Placement } from '../artwork/item.ts';
 import type { Ring } from '../polygon/polygon.ts';
@@ -17,6 +17,10 @@ export interface PlacedItem {
   readonly azimuth: number;
   readonly slant: number;
   readonly box: Box;
+  /** What is really cut of one copy, with all that is done to its outlines, mm from the middle of `box`; null when nothing is. */
+  readonly ink: Box | null;
+  /** The same before it is turned: along its own line and across it, mm. */
+  readonly own: { readonly alongMm: number; readonly acrossMm: number };
   /** Highest and lowest film on the side, slant in mm; null when there is nothing to cut. */
   readonly slants: readonly [number, number] | null;
   /** Azimuth of the centre of each copy, rad, not reduced to one turn. */
@@ -107,12 +111,16 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     (i % 2 ? other : ink).map((rings) => rings.map((ring) => layRing(ring, running, surface, centre, slant, radius))),
   );
   const half = (box.maxX - box.minX) / 2;
+  const cut = boxOfRings(ink.flat());
+  const own = boxOfRings(outlines.groups.flat());
   return {
     item,
     azimuth,
     slant,
     slants: slantRange(groups),
     box: { minX: -half, maxX: half, minY: (box.minY - box.maxY) / 2, maxY: (box.maxY - box.minY) / 2 },
+    ink: isEmptyBox(cut) ? null : cut,
+    own: isEmptyBox(own) ? { alongMm: 0, acrossMm: 0 } : { alongMm: boxWidth(own), acrossMm: boxHeight(own) },
     copies,
     groups,
     filmOf: null,
@@ -134,7 +142,7 @@ export const groupsOfCopy = (placed: PlacedItem, copy: number): (readonly Ring[]
 
 /** Highest and lowest of some rings on the side, slant in mm; null when there are none. */
 export function slantRange(groups: readonly (readonly Ring[])[]): [number, number] | null {
-  const box = groups.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(groups.flat());
   return isEmptyBox(box) ? null : [box.minY, box.maxY];
 }
 

@@ -5,7 +5,7 @@ import { snapLines, snapTo } from './snap.ts';
 
 const mug: SnapSide = {
   side: 90,
-  radius: 40,
+  radiusAt: () => 40,
   closed: true,
   hasHandle: true,
   hand: 'left',

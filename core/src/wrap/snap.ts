@@ -36,8 +36,8 @@ export interface SnapOther extends SnapBox {
 /** The side that things are dragged over. */
 export interface SnapSide {
   readonly side: number;
-  /** mm. Radius by which millimetres round are azimuths. */
-  readonly radius: number;
+  /** mm. Radius at a slant, by which millimetres round are azimuths there. */
+  readonly radiusAt: (slant: number) => number;
   readonly closed: boolean;
   readonly hasHandle: boolean;
   readonly hand: Hand;
@@ -100,7 +100,7 @@ export function snapLines(side: SnapSide, others: readonly SnapOther[]): SnapLin
       round(side.glance, ['right'], 'edge of one glance'),
     );
   for (const { name, azimuth, slant, widthMm, heightMm, allRound } of others) {
-    const half = widthMm / 2 / side.radius;
+    const half = widthMm / 2 / side.radiusAt(slant);
     const own = [
       down(slant, ['middle'], `middle of ${name}`),
       down(slant - heightMm / 2, ['top', 'bottom'], `top of ${name}`),
@@ -128,9 +128,10 @@ export function snapLines(side: SnapSide, others: readonly SnapOther[]): SnapLin
 export function snapTo(
   box: SnapBox,
   lines: readonly SnapLine[],
-  { radius, closed }: Pick<SnapSide, 'radius' | 'closed'>,
+  { radiusAt, closed }: Pick<SnapSide, 'radiusAt' | 'closed'>,
   reach: number,
 ): Snapped {
+  const radius = radiusAt(box.slant);
   const best: Record<SnapLine['axis'], { line: SnapLine; part: SnapPart; by: number; cost: number } | null> = {
     round: null,
     down: null,

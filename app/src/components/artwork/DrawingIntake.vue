@@ -6,7 +6,7 @@ import {
   itemsOfDrawing,
   keepDrawing,
   TINY_PIECE_MM,
-  withoutSpecks,
+  specksOf,
   type ArtItem,
   type Film,
   type OwnMotif,
@@ -37,12 +37,13 @@ const said = ref<Provenance>({ source: '', rights: 'unsure' });
 const keeps = ref(false);
 const chosen = ref<(string | null)[]>([...props.incoming.matches]);
 const widthMm = ref(Math.max(1, Math.min(drawing.widthMm, props.room)));
-/** What is left when specks are left off, at the size that it will have. */
-const clean = computed(() => withoutSpecks(drawing, (TINY_PIECE_MM * drawing.widthMm) / widthMm.value));
-const leavesSpecks = ref(true);
-const shown = computed(() =>
-  leavesSpecks.value && clean.value.drawing.colours.length > 0 ? clean.value.drawing : drawing,
-);
+/** Specks at the size that it will have. They are left off, not thrown away: they come back when it is made larger. */
+const specks = computed(() => specksOf(drawing, (TINY_PIECE_MM * drawing.widthMm) / widthMm.value));
+const wished = ref<boolean | null>(null);
+const leavesSpecks = computed({
+  get: () => wished.value ?? !specks.value.pattern,
+  set: (leaves: boolean) => (wished.value = leaves),
+});
 /** Each colour on a film of its own as far as there are enough, or each on the nearest, so that like colours merge. */
 const way = ref<'own' | 'nearest'>('own');
 const WAYS = [
@@ -70,7 +71,7 @@ const tooMuch = ref(false);
 const filmOf = (colour: string): string | null =>
   chosen.value[drawing.colours.findIndex((c) => c.colour === colour)] ?? null;
 const pictures = computed(() =>
-  shown.value.colours.map(({ colour, rings, areaMm2 }) => ({
+  drawing.colours.map(({ colour, rings, areaMm2 }) => ({
     colour,
     areaMm2,
     at: drawing.colours.findIndex((c) => c.colour === colour),
@@ -82,7 +83,7 @@ const view = computed(() => {
   const { widthMm: w, heightMm: h } = drawing;
   return `${-w / 2} ${-h / 2} ${w} ${h}`;
 });
-const taken = computed(() => shown.value.colours.filter(({ colour }) => filmOf(colour) !== null).length);
+const taken = computed(() => drawing.colours.filter(({ colour }) => filmOf(colour) !== null).length);
 
 function place(): void {
   const about = {
@@ -90,9 +91,13 @@ function place(): void {
     source: said.value.source.trim().slice(0, 200),
     rights: said.value.rights,
   };
-  const drawn = keepDrawing(shown.value);
+  const drawn = keepDrawing(drawing);
   const films = drawn.colours.map(({ colour }) => filmOf(colour));
-  const items = itemsOfDrawing(drawn, films, about, widthMm.value, () => crypto.randomUUID());
+  const specksMm = leavesSpecks.value && specks.value.count > 0 ? TINY_PIECE_MM : 0;
+  const items = itemsOfDrawing(drawn, films, about, widthMm.value, () => crypto.randomUUID()).map((item) => ({
+    ...item,
+    acts: { ...item.acts, specksMm },
+  }));
   const motif: OwnMotif = {
     format: 'mivet-motif',
     version: FORMAT_VERSION,
@@ -142,13 +147,13 @@ function place(): void {
     <p v-if="pictures.length > SHOWN" class="quiet small mt-1">
       {{ pictures.length - SHOWN }} smaller colours are matched as well. A drawing with fewer colours cuts better.
     </p>
-    <div v-if="clean.specks > 0" class="form-check mt-2">
-      <input :id="`${id}-s`" v-model="leavesSpecks" class="form-check-input" type="checkbox" />
-      <label class="form-check-label" :for="`${id}-s`"
-        >Leave off {{ clean.specks === 1 ? 'one speck' : `${clean.specks} specks` }}
-        <span class="quiet">under {{ formatLength(TINY_PIECE_MM, unit) }} across</span></label
+    <BFormCheckbox v-if="specks.count > 0" v-model="leavesSpecks" class="mt-2">
+      Leave off {{ specks.count === 1 ? 'one speck' : `${specks.count} specks` }}
+      <span class="quiet"
+        >under {{ formatLength(TINY_PIECE_MM, unit)
+        }}{{ specks.pattern ? '; they look like a pattern' : '; back again if you make it larger' }}</span
       >
-    </div>
+    </BFormCheckbox>
     <div v-if="drawing.leftOut.length > 0" class="note-bar look">
       <p class="fw-bold">Not taken</p>
       <p v-for="l in drawing.leftOut.slice(0, 8)" :key="l.what">{{ l.count > 1 ? `${l.count} × ` : '' }}{{ l.what }}</p>

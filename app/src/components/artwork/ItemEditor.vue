@@ -4,9 +4,11 @@ import {
   FONT_CHOICES,
   FORMAT_VERSION,
   formatLength,
+  gapGrowth,
   keepTogether,
   letGo,
   matesOf,
+  type ArtItem,
   type ArtworkItem,
   type MotifItem,
   type Running,
@@ -173,17 +175,45 @@ const text = (change: Partial<TextItem>, label: string, kind = ''): void =>
   items.change(label, (i) => ({ ...(i as TextItem), ...change }), kind);
 const motif = (change: Partial<Pick<MotifItem, 'widthMm' | 'heightMm'>>, label: string): void =>
   items.change(label, (i) => (i.type === 'text' ? i : { ...i, ...change }));
+/** How much its gaps have grown from what is noted; one that keeps them in millimetres takes up their share when they are changed. */
+const growth = computed(() =>
+  props.item.type === 'text' ? gapGrowth(props.item, placed.value?.capHeight ?? props.item.size.mm) : 1,
+);
+const gapsHeld = computed((): Partial<TextItem> =>
+  props.item.type === 'text' && props.item.gapsAtMm === null && placed.value?.capHeight
+    ? { gapsAtMm: placed.value.capHeight }
+    : {},
+);
+/** Whether words run up the side, or at a slant: what is along their line is not across the blank. */
+const turned = computed(() => props.item.placement.turnDeg % 180 !== 0);
 function setWidth(mm: number): void {
-  if (props.item.type === 'text') text({ size: { by: 'width', mm } }, 'Change the width');
-  else motif({ widthMm: mm }, 'Change the width');
+  const { item } = props;
+  if (item.type === 'text') text({ size: { by: 'width', mm } }, 'Change the width');
+  else void grow('width', mm);
 }
 function setHeight(mm: number): void {
   if (props.item.type === 'text') text({ size: { by: 'cap', mm } }, 'Change the height');
   else if (joined.value) motif({ heightMm: mm }, 'Change the height');
-  // Not worked out yet: it is set as it is typed, without keeping its shape.
-  else if (!placed.value) motif({ heightMm: mm }, 'Change the height');
-  else motif({ widthMm: (props.item.widthMm * mm) / placed.value.heightMm, heightMm: null }, 'Change the height');
+  else void grow('height', mm);
 }
+/**
+ * Makes it so wide or so high and keeps its shape. It is reckoned from the size that it has then, not from a picture that
+ * a change made a moment ago has outrun.
+ */
+function grow(which: 'width' | 'height', mm: number): Promise<void> {
+  const grown = props.item.id;
+  return picture.whenShown((shape) => {
+    const cut = shape.items.find((i) => i.itemId === grown)?.cutMm;
+    if (!cut || !(cut[which] > 0)) return;
+    const by = mm / cut[which];
+    items.change(`Change the ${which}`, (i) => (i.type === 'text' ? i : resized(i, by)), '', grown);
+  });
+}
+const resized = <I extends MotifItem | ArtItem>(item: I, by: number): I => ({
+  ...item,
+  widthMm: item.widthMm * by,
+  heightMm: item.heightMm === null ? null : item.heightMm * by,
+});
 </script>
 
 <template>
@@ -195,8 +225,8 @@ function setHeight(mm: number): void {
     <p class="quiet mb-2">
       {{ pieces.length }} {{ pieces.length === 1 ? 'piece' : 'pieces'
       }}<template v-if="placed"
-        >, {{ formatLength(placed.widthMm, settings.unit) }} ×
-        {{ formatLength(placed.heightMm, settings.unit) }}</template
+        >, {{ formatLength(placed.cutMm?.width ?? 0, settings.unit) }} ×
+        {{ formatLength(placed.cutMm?.height ?? 0, settings.unit) }}</template
       >
       <RouterLink
         v-if="findings > 0"
@@ -236,28 +266,29 @@ function setHeight(mm: number): void {
       />
       <LengthField
         v-if="!item.ring"
-        label="Wide"
-        :mm="placed?.widthMm ?? item.size.mm"
+        :label="turned ? 'Length' : 'Width'"
+        :mm="placed?.own.alongMm ?? item.size.mm"
         :unit="settings.unit"
-        :least="2"
-        :most="2000"
+        :least="0.5"
+        :most="20000"
         @change="setWidth"
       />
       <LengthField
-        label="Between letters"
-        :mm="item.letterGapMm"
+        label="Letter spacing"
+        :mm="item.letterGapMm * growth"
         :unit="settings.unit"
         :least="-20"
         :most="60"
         hint="Below nothing closes them up"
-        @change="text({ letterGapMm: $event }, 'Change the letter gaps')"
+        @change="text({ letterGapMm: $event / growth, ...gapsHeld }, 'Change the letter spacing')"
       />
       <template v-if="!item.ring">
         <PairGaps
           v-if="item.text.length > 1 && item.text.length <= 60"
           :item="item"
           :unit="settings.unit"
-          @change="text({ pairGaps: $event }, 'Move a letter', 'pair')"
+          :growth="growth"
+          @change="text({ pairGaps: $event, ...gapsHeld }, 'Move a letter', 'pair')"
         />
         <template v-if="item.text.includes('\n')">
           <ChoiceRow
@@ -303,18 +334,19 @@ function setHeight(mm: number): void {
     <template v-else>
       <LengthField
         v-if="!joined"
-        label="Wide"
-        :mm="placed?.widthMm ?? item.widthMm"
+        label="Width"
+        :mm="placed?.cutMm?.width ?? item.widthMm"
         :unit="settings.unit"
-        :least="1"
-        @change="motif({ widthMm: (item.widthMm * $event) / (placed?.widthMm ?? item.widthMm) }, 'Change the width')"
+        :least="0.1"
+        :most="20000"
+        @change="setWidth"
       />
       <LengthField
-        label="High"
-        :mm="placed?.heightMm ?? 10"
+        label="Height"
+        :mm="placed?.cutMm?.height ?? 10"
         :unit="settings.unit"
-        :least="1"
-        :most="600"
+        :least="0.1"
+        :most="20000"
         @change="setHeight"
       />
     </template>

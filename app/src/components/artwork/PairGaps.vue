@@ -3,7 +3,12 @@ import { formatLength, type TextItem } from '@mivet/core';
 import { computed, ref } from 'vue';
 
 /** The letters of a text in a row: each is moved along the line by dragging it, or by the arrow keys. */
-const props = defineProps<{ item: TextItem; unit: 'mm' | 'in' }>();
+const props = defineProps<{
+  item: TextItem;
+  unit: 'mm' | 'in';
+  /** How much its gaps have grown from what is noted. */
+  growth: number;
+}>();
 const emit = defineEmits<{ change: [gaps: TextItem['pairGaps']] }>();
 /** mm that a letter moves for each pixel that it is dragged, and for each press of a key. */
 const [PER_PX, PER_KEY] = [0.05, 0.1];
@@ -11,7 +16,7 @@ const letters = computed(() =>
   [...props.item.text].map((letter, index) => ({
     letter,
     index,
-    mm: props.item.pairGaps.reduce((sum, gap) => (gap.after === index - 1 ? sum + gap.mm : sum), 0),
+    mm: props.growth * props.item.pairGaps.reduce((sum, gap) => (gap.after === index - 1 ? sum + gap.mm : sum), 0),
     moves: index > 0 && !/\s/.test(letter),
   })),
 );
@@ -21,7 +26,7 @@ const gapOf = (index: number): number => letters.value[index]?.mm ?? 0;
 function set(index: number, mm: number): void {
   const others = props.item.pairGaps.filter((gap) => gap.after !== index - 1);
   const tidy = Math.round(Math.max(-50, Math.min(50, mm)) * 20) / 20;
-  emit('change', tidy === 0 ? others : [...others, { after: index - 1, mm: tidy }]);
+  emit('change', tidy === 0 ? others : [...others, { after: index - 1, mm: tidy / props.growth }]);
 }
 function grab(event: PointerEvent, index: number): void {
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import type { ArtworkItem } from '@mivet/core';
-import { computed, ref, watch } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import { askCore } from '../../workers/core-client.ts';
 import type { PartsPicture } from '../../workers/protocol.ts';
 
 /** An item drawn by itself: a press on a part drops it, another brings it back. */
 const props = defineProps<{ item: ArtworkItem }>();
 const emit = defineEmits<{ change: [dropped: ArtworkItem['acts']['dropped']] }>();
-const picture = ref<PartsPicture | null>(null);
+const picture = shallowRef<PartsPicture | null>(null);
 watch(
   () => props.item,
   async (item) => {
-    const made = await askCore('parts', { item });
+    // When it cannot be drawn there is nothing to press; the words of the picture say why.
+    const made = await askCore('parts', { item }).catch(() => null);
     if (props.item === item) picture.value = made;
   },
   { immediate: true },

@@ -3,6 +3,7 @@ import {
   formatLength,
   MOTIF_IDS,
   MOTIFS,
+  radiusOnSide,
   type ArtworkItem,
   type Film,
   type MotifId,
@@ -43,10 +44,7 @@ const modes = computed((): { value: RepeatRound['mode']; label: string }[] => [
 ]);
 const pitch = computed(() => {
   if (!props.placed || !props.picture) return null;
-  const { cone } = props.picture.template;
-  return (
-    (cone.girthRim + ((cone.girthBase - cone.girthRim) * props.placed.slant) / cone.side) / props.item.repeat.count
-  );
+  return (2 * Math.PI * radiusOnSide(props.picture, props.placed.slant)) / props.item.repeat.count;
 });
 
 function setMode(mode: RepeatRound['mode']): void {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { describeDrawingProblem, FIRST_TRACE, type DrawingResult, type TraceWish } from '@mivet/core';
-import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue';
 import { useIncoming, type IncomingPicture } from '../../stores/incoming.ts';
 import { useProject } from '../../stores/project.ts';
 import { askCore } from '../../workers/core-client.ts';
@@ -14,8 +14,8 @@ const emit = defineEmits<{ leave: [] }>();
 const store = useIncoming();
 const project = useProject();
 const id = useId();
-const wish = ref<TraceWish>(FIRST_TRACE);
-const result = ref<DrawingResult | null>(null);
+const wish = shallowRef<TraceWish>(FIRST_TRACE);
+const result = shallowRef<DrawingResult | null>(null);
 const matches = ref<readonly (string | null)[]>([]);
 const threshold = ref(128);
 const busy = ref(false);

@@ -10,7 +10,7 @@ vi.mock('../../data/database.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),
   writeSnapshot: async () => undefined,
-  readLibrary: async () => kept.things.map((thing) => ({ thing })),
+  readLibrary: async () => ({ kept: kept.things.map((thing) => ({ thing })), unreadable: [] }),
   changeStock: async (change: (now: readonly StockThing[]) => { put: StockThing[]; remove: string[] } | null) => {
     const wanted = change(kept.things);
     const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { describeLengthProblem, formatLength, parseLength } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
+import { takeRefusal } from '../../composables/refusal.ts';
 import { vHeld } from './held.ts';
 
 /** A length on the slip: shown in the person's unit, taken in any. */
@@ -34,9 +35,9 @@ function take(event: Event): void {
     problem.value = `Between ${formatLength(props.least, props.unit)} and ${formatLength(props.most, props.unit)}, please.`;
     return;
   }
-  problem.value = null;
   emit('change', mm);
-  input.value = formatLength(mm, props.unit);
+  problem.value = takeRefusal();
+  if (!problem.value) input.value = formatLength(mm, props.unit);
 }
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue';
+import { takeRefusal } from '../../composables/refusal.ts';
 import { vHeld } from './held.ts';
 
 /** A plain number on the slip: money, minutes, a count. */
@@ -25,8 +26,8 @@ function take(event: Event): void {
     problem.value = `${props.whole ? 'A whole number' : 'A number'} from ${props.least} to ${props.most}, please.`;
     return;
   }
-  problem.value = null;
   emit('change', value);
+  problem.value = takeRefusal();
 }
 </script>
 

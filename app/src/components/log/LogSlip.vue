@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Outcome } from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { readSnapshots } from '../../data/database.ts';
 import { saveProjectFile } from '../../data/project-file.ts';
 import type { Project } from '@mivet/core';
@@ -43,7 +43,7 @@ function drop(id: string): void {
 function toFile(): void {
   saveProjectFile(project.doc!, library.fonts, useSettings().limits, useStock().supplyFor(project.doc!));
 }
-const copies = ref<{ at: string; document: Project }[] | null>(null);
+const copies = shallowRef<readonly { at: string; document: Project }[] | null>(null);
 async function showCopies(): Promise<void> {
   copies.value = await readSnapshots(project.doc!.id);
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import { useRefusal } from '../../composables/refusal.ts';
 import { saveProjectFile } from '../../data/project-file.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { usePicture } from '../../stores/picture.ts';
@@ -14,6 +15,7 @@ const library = useLibrary();
 const project = useProject();
 const picture = usePicture();
 const route = useRoute();
+const refusal = useRefusal();
 const inside = computed(() => route.name === 'project' && project.doc !== null);
 
 function saveToFile(): void {
@@ -23,10 +25,16 @@ function saveToFile(): void {
 </script>
 
 <template>
-  <div v-if="library.refused || (inside && project.saveState === 'refused')" class="notice fails" role="alert">
+  <div
+    v-if="library.refused || library.unwritten.size > 0 || (inside && project.saveState === 'refused')"
+    class="notice fails"
+    role="alert"
+  >
     <span>{{
       library.refused ??
-      'The last change could not be kept in this browser; the disk may be full. It is still here on the page.'
+      (inside && project.saveState === 'refused'
+        ? 'The last change could not be kept in this browser; the disk may be full. It is still here on the page, and is tried again until there is room.'
+        : `${library.unwritten.size === 1 ? 'A new project' : `${library.unwritten.size} new projects`} could not be kept in this browser; the disk may be full. You can work on; it is tried again until there is room. Save to a file before you close the page.`)
     }}</span>
     <button v-if="inside" type="button" class="btn btn-sm btn-outline-primary" @click="saveToFile">
       Save to a file
@@ -41,6 +49,10 @@ function saveToFile(): void {
   </div>
   <div v-if="inside && picture.failure" class="notice fails" role="alert">
     <span>The picture could not be worked out: {{ picture.failure }} Your work is saved.</span>
+  </div>
+  <div v-if="inside && refusal" class="notice look" role="alert">
+    <span>{{ refusal }}</span>
+    <BButton variant="link" size="sm" @click="refusal = null">Close</BButton>
   </div>
   <div v-if="dropped" class="notice" role="status">
     <span>{{ dropped }}</span>

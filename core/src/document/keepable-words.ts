@@ -1,0 +1,79 @@
+import { formatLength } from '../blank/length.ts';
+import type { Keepable } from './keepable.ts';
+
+/** What fields are called, by the name that they have in a project. */
+const CALLED: { readonly [field: string]: string } = {
+  widthMm: 'The width',
+  heightMm: 'The height',
+  mm: 'The length',
+  acrossMm: 'The ring',
+  letterGapMm: 'The letter spacing',
+  linePitch: 'The line spacing',
+  thickenMm: 'Thickening',
+  bridgeMm: 'The bridges',
+  lapMm: 'The lap at the seam',
+  clearanceMm: 'What the seam keeps clear',
+  gapMm: 'The smallest gap',
+  count: 'How many there are',
+  times: 'How often it comes round',
+  spares: 'The spares',
+  text: 'The words',
+  name: 'The name',
+  notes: 'The notes',
+  reason: 'The reason',
+  capMm: 'The capital height',
+  leastCapMm: 'The smallest capitals',
+  handleWidthMm: 'The handle',
+  handleClearanceMm: 'The clearance at the handle',
+  bandBelowRimMm: 'What the band lies below the rim',
+  rimClearanceMm: 'The rim clearance',
+  baseClearanceMm: 'The base clearance',
+  angleDeg: 'The angle',
+  turnDeg: 'The turn',
+  items: 'The artwork',
+  takes: 'Readings of one place',
+  stations: 'The heights of the curve',
+  pathData: 'The drawing',
+  rows: 'The list of names',
+  films: 'The films',
+  otherBlanks: 'The other blanks',
+  accepted: 'What was accepted',
+  cutAway: 'What is cut away',
+  dropped: 'What is dropped',
+  log: 'The log',
+};
+
+/** Of what a list holds too many. */
+const MANY: { readonly [list: string]: string } = {
+  items: 'pieces of artwork',
+  takes: 'readings of one place',
+  stations: 'heights',
+  rows: 'names',
+  films: 'films',
+  otherBlanks: 'other blanks',
+  accepted: 'accepted findings',
+  log: 'log entries',
+};
+
+const lastName = (path: string): string => path.split('.').findLast((part) => !/^\d+$/.test(part)) ?? path;
+
+/**
+ * Why a change was not made, in words: what does not fit, and between which bounds it would.
+ *
+ * @param unit that lengths are written in
+ */
+export function describeKeepProblem({ path, issue }: Extract<Keepable, { ok: false }>, unit: 'mm' | 'in'): string {
+  const field = lastName(path);
+  const called = CALLED[field] ?? `“${field}”`;
+  const isLength = /mm$/i.test(field);
+  const told = (value: unknown): string => (isLength ? formatLength(Number(value), unit) : String(value));
+  const unchanged = 'Nothing was changed.';
+  if (issue.code === 'too_big' && issue.origin === 'array')
+    return `A project holds at most ${issue.maximum} ${MANY[field] ?? `of “${field}”`}. ${unchanged}`;
+  if (issue.code === 'too_big' && issue.origin === 'string')
+    return `${called} would be too long to keep: at most ${issue.maximum} characters. ${unchanged}`;
+  if (issue.code === 'too_big') return `${called} can be ${told(issue.maximum)} at most. ${unchanged}`;
+  if (issue.code === 'too_small' && issue.origin === 'number')
+    return `${called} must be ${issue.inclusive === false ? 'more than' : 'at least'} ${told(issue.minimum)}. ${unchanged}`;
+  return `${called} cannot be kept like this. ${unchanged}`;
+}
