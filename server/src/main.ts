@@ -1,7 +1,7 @@
 import type { Server } from 'node:http';
 import process from 'node:process';
 import { fileURLToPath } from 'node:url';
-import { keepIn } from './cutter/memory.ts';
+import { FolderInUse, keepIn, type CutterKeeping } from './cutter/memory.ts';
 import { cutterRoutes } from './routes/cutter.ts';
 import { makeServer } from './serve.ts';
 
@@ -11,7 +11,19 @@ const folder = fileURLToPath(new URL('../../app/dist', import.meta.url));
 const demo = process.argv.includes('--demo');
 const dataFolder = process.env['MIVET_DATA'] ?? fileURLToPath(new URL('../data', import.meta.url));
 const faster = Number(process.env['MIVET_CUTTER_FASTER'] ?? 1);
-const cutter = cutterRoutes(keepIn(dataFolder), Number.isFinite(faster) && faster > 0 ? faster : 1);
+const cutter = cutterRoutes(keepingOf(dataFolder), Number.isFinite(faster) && faster > 0 ? faster : 1);
+
+/** The cutter's memory; a folder that another server works with ends this one, before anything is served. */
+function keepingOf(data: string): CutterKeeping {
+  try {
+    return keepIn(data);
+  } catch (problem) {
+    if (!(problem instanceof FolderInUse)) throw problem;
+    process.stderr.write(`${problem.message}\n`);
+    process.exit(1);
+  }
+}
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => process.exit(0));
 
 /** Listens on the first free port from `port` on; a port that was asked for by name is taken or refused. */
 function listen(port: number): void {

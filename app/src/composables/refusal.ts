@@ -1,8 +1,15 @@
+import { DoesNotFit } from '../data/database.ts';
 import { ref, type Ref } from 'vue';
 
 /** Why the last change was not made, until a field has taken it up. */
 let pending: string | null = null;
 const shown = ref<string | null>(null);
+
+/** Why something could not be kept in this browser, in words. */
+export const notKept = (problem: unknown): string =>
+  problem instanceof DoesNotFit
+    ? `It was not kept: ${problem.message} Nothing was changed.`
+    : 'It could not be kept in this browser; the disk may be full. Nothing was changed. Make room, then try again.';
 
 /**
  * Says why a change is not made. The field whose change it was takes it up at once (`takeRefusal`) and shows it where it

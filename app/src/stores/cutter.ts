@@ -117,7 +117,24 @@ export const useCutter = defineStore('cutter', () => {
   }
   const act = (load: CutterLoad, what: Record<string, unknown>): Promise<boolean> => tell(`/loads/${load.id}`, what);
   const newBlade = (): Promise<boolean> => tell('/blade', {});
+  const lostRead = (): Promise<boolean> => tell('/lost-read', {});
   const workFaster = (faster: number): Promise<boolean> => tell('/pace', { faster });
 
-  return { state, head, link, said, busy, strokes, inside, shown, listen, hangUp, send, act, newBlade, workFaster };
+  return {
+    state,
+    head,
+    link,
+    said,
+    busy,
+    strokes,
+    inside,
+    shown,
+    listen,
+    hangUp,
+    send,
+    act,
+    newBlade,
+    lostRead,
+    workFaster,
+  };
 });

@@ -12,6 +12,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { notKept, refuse } from '../composables/refusal.ts';
 
 /** Id that a blank and its other colours have in common. */
 export const familyOf = (entry: ShelfBlank): string => entry.variantOf ?? entry.blank.id;
@@ -154,13 +155,29 @@ export const useLibrary = defineStore('library', () => {
     await keepShelf([entry, ...others]);
   }
 
+  /**
+   * Writes things of the library down before they are shown; what cannot be written is said, and not shown as if it were.
+   * With nowhere to keep anything they are shown all the same, for as long as the page is open.
+   *
+   * @returns whether they are to be shown
+   */
+  async function writeDown(documents: database.LibraryDocuments): Promise<boolean> {
+    if (refused.value) return true;
+    try {
+      await database.writeAll([], documents);
+    } catch (problem) {
+      refuse(notKept(problem));
+      return false;
+    }
+    tellTabs({ kind: 'library-changed', id: '', revision: 0 });
+    return true;
+  }
+
   /** Writes shelf blanks, over those with the same id. */
   async function keepShelf(entries: readonly ShelfBlank[]): Promise<void> {
+    if (!(await writeDown({ shelf: entries }))) return;
     const ids = new Set(entries.map((b) => b.blank.id));
     shelf.value = [...shelf.value.filter((b) => !ids.has(b.blank.id)), ...entries];
-    if (refused.value) return;
-    await database.writeAll([], { shelf: entries });
-    tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }
 
   /** The same blank once more, to be changed into another; or in another colour, sharing its readings from now on. */
@@ -189,17 +206,14 @@ export const useLibrary = defineStore('library', () => {
 
   /** Keeps fonts; with nowhere to keep them nothing is done. */
   async function keepFonts(brought: readonly OwnFont[]): Promise<void> {
-    if (brought.length === 0 || refused.value) return;
-    await database.writeAll([], { fonts: brought });
+    if (brought.length === 0 || refused.value || !(await writeDown({ fonts: brought }))) return;
     const ids = new Set(brought.map((font) => font.id));
     fonts.value = [...brought, ...fonts.value.filter((font) => !ids.has(font.id))];
-    tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }
 
   async function keepMotif(motif: OwnMotif): Promise<void> {
-    if (!refused.value) await database.writeAll([], { motifs: [motif] });
+    if (!(await writeDown({ motifs: [motif] }))) return;
     motifs.value = [motif, ...motifs.value.filter((m) => m.id !== motif.id)];
-    tellTabs({ kind: 'library-changed', id: motif.id, revision: 0 });
   }
 
   async function removeMotif(id: string): Promise<void> {

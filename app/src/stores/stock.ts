@@ -17,6 +17,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { notKept, refuse } from '../composables/refusal.ts';
 import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
 
@@ -81,7 +82,12 @@ export const useStock = defineStore('stock', () => {
       blanks = wanted?.blanks?.length ?? 0;
       return wanted;
     };
-    things.value = await database.changeStock(told, new Date().toISOString());
+    try {
+      things.value = await database.changeStock(told, new Date().toISOString());
+    } catch (problem) {
+      refuse(notKept(problem));
+      return;
+    }
     if (blanks > 0) await useLibrary().loadShelf();
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }

@@ -36,6 +36,8 @@ export type CutterRefusal =
   | { readonly code: 'too-wide'; readonly width: number; readonly most: number }
   | { readonly code: 'empty-board' }
   | { readonly code: 'worn-blade'; readonly metres: number; readonly most: number }
+  /** What it was to cut could not be read after the server was started anew. */
+  | { readonly code: 'lost' }
   | { readonly code: 'stopped'; readonly share: number }
   | { readonly code: 'switched-off'; readonly share: number };
 
@@ -64,6 +66,8 @@ export interface CutterState {
   readonly faster: number;
   /** The one in it first, then those that wait, then those that are over, newest first. */
   readonly loads: readonly CutterLoad[];
+  /** What could not be read when the server was started, in words, until somebody has read it. */
+  readonly lost?: readonly string[];
 }
 
 /** The head while it cuts. */
@@ -98,6 +102,8 @@ export function describeRefusal(why: CutterRefusal): string {
       return 'There is no film on the board. Nothing was cut; lay the film on, then load it again.';
     case 'worn-blade':
       return `The blade has cut ${why.metres.toFixed(0)} m of the ${why.most.toFixed(0)} m that it lasts, and would tear the film. Nothing was cut; put a new one in.`;
+    case 'lost':
+      return 'What it was to cut could not be read after the start. Nothing was cut since; send it again.';
     case 'stopped':
       return `Stopped by hand at ${(100 * why.share).toFixed(0)} %. Leave the board where it is: it goes on from there.`;
     case 'switched-off':

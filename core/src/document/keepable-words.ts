@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import { formatLength } from '../blank/length.ts';
 import type { Keepable } from './keepable.ts';
 
@@ -41,6 +42,12 @@ const CALLED: { readonly [field: string]: string } = {
   cutAway: 'What is cut away',
   dropped: 'What is dropped',
   log: 'The log',
+  thicknessMm: 'The thickness of film',
+  lengthMm: 'The length',
+  boughtLengthMm: 'The length that was bought',
+  uses: 'How often tape is used',
+  price: 'The price',
+  worth: 'The worth',
 };
 
 /** Of what a list holds too many. */
@@ -58,22 +65,26 @@ const MANY: { readonly [list: string]: string } = {
 const lastName = (path: string): string => path.split('.').findLast((part) => !/^\d+$/.test(part)) ?? path;
 
 /**
- * Why a change was not made, in words: what does not fit, and between which bounds it would.
+ * What does not fit the format, in words, and between which bounds it would.
  *
+ * @param path of the field
  * @param unit that lengths are written in
  */
-export function describeKeepProblem({ path, issue }: Extract<Keepable, { ok: false }>, unit: 'mm' | 'in'): string {
+export function describeIssue(path: string, issue: z.core.$ZodIssue, unit: 'mm' | 'in'): string {
   const field = lastName(path);
   const called = CALLED[field] ?? `“${field}”`;
   const isLength = /mm$/i.test(field);
   const told = (value: unknown): string => (isLength ? formatLength(Number(value), unit) : String(value));
-  const unchanged = 'Nothing was changed.';
   if (issue.code === 'too_big' && issue.origin === 'array')
-    return `A project holds at most ${issue.maximum} ${MANY[field] ?? `of “${field}”`}. ${unchanged}`;
+    return `At most ${issue.maximum} ${MANY[field] ?? `of “${field}”`} can be kept.`;
   if (issue.code === 'too_big' && issue.origin === 'string')
-    return `${called} would be too long to keep: at most ${issue.maximum} characters. ${unchanged}`;
-  if (issue.code === 'too_big') return `${called} can be ${told(issue.maximum)} at most. ${unchanged}`;
+    return `${called} would be too long to keep: at most ${issue.maximum} characters.`;
+  if (issue.code === 'too_big') return `${called} can be ${told(issue.maximum)} at most.`;
   if (issue.code === 'too_small' && issue.origin === 'number')
-    return `${called} must be ${issue.inclusive === false ? 'more than' : 'at least'} ${told(issue.minimum)}. ${unchanged}`;
-  return `${called} cannot be kept like this. ${unchanged}`;
+    return `${called} must be ${issue.inclusive === false ? 'more than' : 'at least'} ${told(issue.minimum)}.`;
+  return `${called} cannot be kept like this.`;
 }
+
+/** Why a change of a project was not made, in words. */
+export const describeKeepProblem = ({ path, issue }: Extract<Keepable, { ok: false }>, unit: 'mm' | 'in'): string =>
+  `${describeIssue(path, issue, unit)} Nothing was changed.`;

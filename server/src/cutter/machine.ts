@@ -30,9 +30,14 @@ export type Answer = { readonly ok: true } | { readonly ok: false; readonly why:
 
 /** Everything that outlives the server. */
 export interface CutterMemory {
-  readonly state: CutterState;
+  /** null when it could not be read: what was sent is found again by itself. */
+  readonly state: CutterState | null;
   /** What was sent, by load; kept as long as the load may still be cut. */
   readonly sent: { readonly [id: string]: readonly string[] };
+  /** What of it could not be read, in words. */
+  readonly lost?: readonly string[];
+  /** Loads that were found without a list. */
+  readonly found?: readonly CutterLoad[];
 }
 
 /** What the machine is told and tells. */
@@ -68,13 +73,24 @@ export class CutterMachine {
 
   constructor(world: MachineWorld, memory: CutterMemory | null, faster: number) {
     this.#world = world;
-    const known = memory?.state ?? FRESH;
+    const known = memory?.state ?? { ...FRESH, faster, loads: memory?.found ?? [] };
     for (const [id, hpgl] of Object.entries(memory?.sent ?? {})) this.#sent.set(id, hpgl);
     // Whatever was being cut when the power went has stopped where it was.
     const loads = known.loads.map((load) =>
       load.state === 'cutting' ? { ...load, state: 'stopped' as const, why: stoppedAt(load, 'switched-off') } : load,
     );
-    this.#state = { ...known, faster: memory ? known.faster : faster, loads };
+    this.#state = {
+      ...known,
+      faster: memory?.state ? known.faster : faster,
+      loads,
+      lost: [...(known.lost ?? []), ...(memory?.lost ?? [])],
+    };
+  }
+
+  /** What was lost has been read. */
+  lostRead(): void {
+    this.#state = { ...this.#state, lost: [] };
+    this.#put(this.#state.loads);
   }
 
   get state(): CutterState {
@@ -238,7 +254,9 @@ export class CutterMachine {
     over.sort((a, b) => b.changedAt.localeCompare(a.changedAt));
     const kept = [...ahead, ...over.slice(0, MOST_OVER)];
     const ids = new Set(kept.map(({ id }) => id));
-    for (const id of this.#sent.keys()) if (!ids.has(id)) this.#sent.delete(id);
+    const isOver = (id: string): boolean =>
+      kept.some((load) => load.id === id && (load.state === 'done' || load.state === 'taken out'));
+    for (const id of this.#sent.keys()) if (!ids.has(id) || isOver(id)) this.#sent.delete(id);
     for (const id of this.#ways.keys()) if (!ids.has(id)) this.#ways.delete(id);
     this.#state = { ...this.#state, loads: kept };
     this.#world.keep(this.#memory());

@@ -1,12 +1,14 @@
 import type { CutterState } from '@mivet/core/cutter';
 import express from 'express';
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { keepIn } from '../cutter/memory.ts';
+import { CutterMachine } from '../cutter/machine.ts';
+import { FolderInUse, keepIn, type CutterKeeping } from '../cutter/memory.ts';
 import { cutterRoutes, type CutterRoutes } from './cutter.ts';
 
 let folder = '';
@@ -161,12 +163,68 @@ describe('the cutter over the wire', () => {
     expect(renamed).toBe(403);
   });
 
-  it('puts a memory that it cannot read aside and begins anew', async () => {
+  it('finds what was sent again without its list, and says that the list was lost', async () => {
     await post('/loads', load());
     await switchOff();
     writeFileSync(join(folder, 'cutter.json'), '{"state":');
     await switchOn();
-    expect((await state()).loads).toEqual([]);
+    expect(await state()).toMatchObject({ loads: [{ id: ID, state: 'waiting', title: 'Wave' }], bladeMm: 0 });
+    expect((await state()).lost).toEqual([expect.stringMatching(/list could not be read/)]);
     expect(readdirSync(folder)).toContain('cutter.unreadable.json');
+    expect((await post('/lost-read', {})).body.lost).toEqual([]);
+  });
+
+  it('loses one load alone when its file is spoilt, and says which', async () => {
+    const ids = [0, 1, 2].map((i) => ID.replace('3f', `${i}f`));
+    for (const id of ids) await post('/loads', load(1, id));
+    await switchOff();
+    writeFileSync(join(folder, `load-${ids[1]}.json`), '');
+    await switchOn();
+    const { loads, lost } = await state();
+    expect(Object.fromEntries(loads.map((l) => [l.id, l.state]))).toEqual({ [ids[0]!]: 'waiting', [ids[1]!]: 'refused', [ids[2]!]: 'waiting' }); // prettier-ignore
+    expect(loads.find(({ id }) => id === ids[1])!.why).toEqual({ code: 'lost' });
+    expect(lost).toEqual([expect.stringMatching(/“Wave” could not be read/)]);
+  });
+
+  it('writes no load file twice, and clears those of loads that are over', async () => {
+    await post('/loads', load());
+    const file = join(folder, `load-${ID}.json`);
+    utimesSync(file, 1000, 1000);
+    await switchOff();
+    await switchOn();
+    await post('/pace', { faster: 5 });
+    // Nobody has written to it since.
+    expect(statSync(file).mtimeMs).toBe(1_000_000);
+    await post(`/loads/${ID}`, { do: 'take out' });
+    expect(readdirSync(folder).filter((name) => name.startsWith('load-'))).toEqual([]);
+  });
+});
+
+describe('the folder of the cutter', () => {
+  it('is one server’s alone, until that is gone', async () => {
+    const own = mkdtempSync(join(tmpdir(), 'mivet-lock-'));
+    const other = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)']);
+    writeFileSync(join(own, 'cutter.lock'), String(other.pid));
+    expect(() => keepIn(own)).toThrow(FolderInUse);
+    const gone = new Promise((done) => other.once('exit', done));
+    other.kill('SIGKILL');
+    await gone;
+    expect(() => keepIn(own)).not.toThrow();
+    keepIn(own).leave();
+    expect(readdirSync(own)).toEqual([]);
+  });
+
+  it('holds the whole old state or the whole new one, wherever a write is cut off', () => {
+    const own = mkdtempSync(join(tmpdir(), 'mivet-torn-'));
+    const machine = (keeping: CutterKeeping): CutterMachine =>
+      new CutterMachine({ keep: keeping.keep, tell: () => undefined, now: () => '2026-01-01' }, keeping.read(), 1);
+    for (let i = 0; i < 20; i++)
+      machine(keepIn(own)).send(load(1, `load-${i}`) as Parameters<CutterMachine['send']>[0]);
+    // A kill while a file is written leaves half of the one beside its place, and never touches the place itself.
+    for (const name of readdirSync(own).filter((one) => one.endsWith('.json')))
+      writeFileSync(join(own, `${name}.new`), readFileSync(join(own, name), 'utf8').slice(0, 40));
+    const again = machine(keepIn(own));
+    expect(again.state.loads.map(({ state: now }) => now)).toEqual(Array.from({ length: 20 }, () => 'waiting'));
+    expect(again.state.lost).toEqual([]);
   });
 });

@@ -102,6 +102,10 @@ export function cutterRoutes(keeping: CutterKeeping, faster: number): CutterRout
     machine.newBlade();
     answer(response, { ok: true }, machine.state);
   });
+  router.post('/lost-read', (_request, response) => {
+    machine.lostRead();
+    answer(response, { ok: true }, machine.state);
+  });
   router.post('/pace', (request, response) => {
     const pace = z.object({ faster: z.number().min(0.1).max(10_000) }).safeParse(request.body);
     if (!pace.success) return unfit(response, pace.error);
@@ -118,6 +122,7 @@ export function cutterRoutes(keeping: CutterKeeping, faster: number): CutterRout
       clearInterval(clock);
       clearInterval(quiet);
       for (const listener of listeners) listener.end();
+      keeping.leave();
     },
   };
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { textOf } from '../../data/file-text.ts';
 import { formatLength, MOST_NAMES, type Blank, type NameList, type NameRow } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { usePicture } from '../../stores/picture.ts';
@@ -76,7 +77,7 @@ async function load(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   input.value = '';
-  if (file) await take(await file.text());
+  if (file) await take(await textOf(file));
 }
 function drop(): void {
   project.edit('Drop the list of names', (p) => ({ ...p, names: null, otherBlanks: [] }));

@@ -44,6 +44,12 @@ async function put(one: CutterLoad): Promise<void> {
       It cannot be heard at the moment. It goes on by itself; this page listens again as soon as it can.
     </p>
     <p v-else-if="cutter.link === 'trying'" class="quiet">Reaching the cutter…</p>
+    <div v-if="cutter.state?.lost?.length" class="note-bar look" role="alert">
+      <p v-for="(words, i) in cutter.state.lost" :key="i">{{ words }}</p>
+      <BButton size="sm" variant="outline-primary" class="mt-2" :disabled="cutter.busy" @click="cutter.lostRead()"
+        >I have read it</BButton
+      >
+    </div>
     <p class="quiet">A simulated cutter: it takes, refuses and cuts as a real one would, without a blade.</p>
 
     <template v-if="load">

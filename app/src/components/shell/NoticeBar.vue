@@ -50,7 +50,7 @@ function saveToFile(): void {
   <div v-if="inside && picture.failure" class="notice fails" role="alert">
     <span>The picture could not be worked out: {{ picture.failure }} Your work is saved.</span>
   </div>
-  <div v-if="inside && refusal" class="notice look" role="alert">
+  <div v-if="refusal" class="notice look" role="alert">
     <span>{{ refusal }}</span>
     <BButton variant="link" size="sm" @click="refusal = null">Close</BButton>
   </div>

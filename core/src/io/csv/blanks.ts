@@ -5,11 +5,11 @@ import type { LengthUnit } from '../../blank/length.ts';
 import { parseLength } from '../../blank/length.ts';
 import type { Reading } from '../../blank/reading.ts';
 import { USUAL_THICKNESS_MM } from '../../blank/reading.ts';
-import { STATIONS } from '../../blank/size.ts';
 import { describeLengthProblem } from '../../blank/words.ts';
 import { newBlank, newShelfBlank } from '../../document/new-project.ts';
 import type { ShelfBlank } from '../../document/project.ts';
-import { KINDS, SURFACES } from '../../document/schema.ts';
+import { KINDS, shelfBlankSchema, SURFACES } from '../../document/schema.ts';
+import { doesNotFit, parseTable, type LeftOut } from './table.ts';
 
 /** Columns of the table, in their order; readings and widths as typed lengths, goes at one reading parted by `|`. */
 const COLUMNS = [
@@ -62,9 +62,6 @@ const WIDTH_COLUMNS = [
   ['base clearance', 'baseClearanceMm'],
 ] as const satisfies readonly (readonly [Column, keyof Blank])[];
 
-/** Lines that a table may have. */
-const MOST_LINES = 5000;
-
 /**
  * The shelf as a table that any spreadsheet opens. Lengths carry their unit, so that nothing is guessed on the way back.
  *
@@ -100,7 +97,7 @@ export function writeBlanksCsv(shelf: readonly ShelfBlank[]): string {
 /** Blanks that a table gave, and what was left out of it, in words. */
 export interface BlanksFromCsv {
   readonly shelf: readonly ShelfBlank[];
-  readonly leftOut: readonly { readonly line: number; readonly why: string }[];
+  readonly leftOut: readonly LeftOut[];
 }
 
 /**
@@ -114,13 +111,7 @@ export interface BlanksFromCsv {
  * @returns blanks in the order of the lines; none, with one reason, when it is no such table
  */
 export function readBlanksCsv(text: string, unit: LengthUnit, newId: () => string, now: string): BlanksFromCsv {
-  const parsed = Papa.parse<Record<string, string | undefined>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    preview: MOST_LINES,
-    transformHeader: (header) => header.trim().toLowerCase(),
-  });
-  const columns = parsed.meta.fields ?? [];
+  const { columns, lines, leftOut: past } = parseTable(text);
   if (
     !columns.includes('name') ||
     ![...READING_COLUMNS.map(([column]) => column), 'heights and girths'].some((column) => columns.includes(column))
@@ -130,16 +121,18 @@ export function readBlanksCsv(text: string, unit: LengthUnit, newId: () => strin
       leftOut: [{ line: 1, why: 'The first line has to name the columns, “name” and “rim girth” among them.' }],
     };
   const shelf: ShelfBlank[] = [];
-  const leftOut: { line: number; why: string }[] = [];
-  parsed.data.forEach((row, index) => {
+  const leftOut: LeftOut[] = [];
+  for (const { line, row } of lines)
     try {
-      shelf.push(readRow(row, unit, newId(), now));
+      const entry = readRow(row, unit, newId(), now);
+      const why = doesNotFit(shelfBlankSchema, entry);
+      if (why) throw new RowProblem(why);
+      shelf.push(entry);
     } catch (problem) {
       if (!(problem instanceof RowProblem)) throw problem;
-      leftOut.push({ line: index + 2, why: problem.message });
+      leftOut.push({ line, why: problem.message });
     }
-  });
-  return { shelf, leftOut };
+  return { shelf, leftOut: [...leftOut, ...past] };
 }
 
 /** A line that cannot be taken; caught in this file only. */
@@ -154,7 +147,7 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
     if (result.code === 'zero') return 0;
     throw new RowProblem(`${column}: ${describeLengthProblem(result.code, typed)}`);
   };
-  const name = cell('name').slice(0, 200);
+  const name = cell('name');
   if (!name) throw new RowProblem('It has no name.');
   const named = cell('kind').toLowerCase() || (cell('base girth') ? 'tapered' : 'straight');
   const kind = KINDS.find((known) => known === named);
@@ -179,7 +172,7 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
       .map((typed) => typed.trim())
       .filter(Boolean);
     if (takes.length === 0) return [];
-    const read = takes.slice(0, 50).map((typed) => ({ typed: typed.slice(0, 60), mm: length(column, typed) }));
+    const read = takes.map((typed) => ({ typed: typed.slice(0, 60), mm: length(column, typed) }));
     if (read.some((take) => take.mm === 0)) throw new RowProblem(`${column}: a reading of nothing cannot be right.`);
     return [[reading, { how, takes: read, thicknessMm: isGirth(reading) ? tape : 0 }]];
   });
@@ -189,7 +182,6 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
       .split('~')
       .map((go) => go.trim())
       .filter(Boolean)
-      .slice(0, 50)
       .map((go) => ({ typed: go.slice(0, 60), mm: length('heights and girths', go) })),
     thicknessMm: how === 'tape' ? tape : 0,
   });
@@ -200,7 +192,6 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
     .split('|')
     .map((pair) => pair.trim())
     .filter(Boolean)
-    .slice(0, STATIONS.most)
     .map((pair, i): Station => {
       const [down, girth] = pair.split(':');
       if (girth === undefined)
@@ -227,7 +218,7 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
     readings: Object.fromEntries(readings),
     stations,
     stationsAlong: along === 'upright' ? 'upright' : 'side',
-    notes: cell('notes').slice(0, 5000),
+    notes: cell('notes'),
   };
   return { ...newShelfBlank(blank, now), price: price ? Number(price) : null };
 }

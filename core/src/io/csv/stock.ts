@@ -4,7 +4,8 @@ import { FILM_THICKNESS_MM } from '../../artwork/film.ts';
 import type { LengthUnit } from '../../blank/length.ts';
 import { parseLength } from '../../blank/length.ts';
 import { describeLengthProblem } from '../../blank/words.ts';
-import { TACKS } from '../../document/stock-schema.ts';
+import { stockThingSchema, TACKS } from '../../document/stock-schema.ts';
+import { doesNotFit, parseTable, type LeftOut } from './table.ts';
 import type { Offcut, StockFilm, StockTape, StockThing } from '../../sheet/stock.ts';
 
 /** Columns of the table, in their order; lengths with their unit. */
@@ -29,9 +30,6 @@ const COLUMNS = [
   'notes',
 ] as const;
 type Column = (typeof COLUMNS)[number];
-
-/** Lines that a table may have. */
-const MOST_LINES = 5000;
 
 /**
  * Films, offcuts and tapes as a table that any spreadsheet opens. Cutters and what was booked are not in it.
@@ -104,7 +102,7 @@ export function writeStockCsv(things: readonly StockThing[]): string {
 /** Things that a table gave, and what was left out of it, in words. */
 export interface StockFromCsv {
   readonly things: readonly StockThing[];
-  readonly leftOut: readonly { readonly line: number; readonly why: string }[];
+  readonly leftOut: readonly LeftOut[];
 }
 
 /** Whether a table is one of stock, by its first line. */
@@ -125,13 +123,7 @@ export function readStockCsv(
   newId: () => string,
   films: readonly Film[],
 ): StockFromCsv {
-  const parsed = Papa.parse<Record<string, string | undefined>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    preview: MOST_LINES,
-    transformHeader: (header) => header.trim().toLowerCase(),
-  });
-  const columns = parsed.meta.fields ?? [];
+  const { columns, lines, leftOut: past } = parseTable(text);
   if (!['what', 'name', 'width', 'length'].every((column) => columns.includes(column)))
     return {
       things: [],
@@ -139,20 +131,25 @@ export function readStockCsv(
     };
   const known = new Map(films.map((film) => [film.name.toLowerCase(), film]));
   const things: StockThing[] = [];
-  const leftOut: { line: number; why: string }[] = [];
-  parsed.data.forEach((row, index) => {
+  const leftOut: LeftOut[] = [];
+  for (const { line, row } of lines) {
     const result = readRow(row, unit, newId, known);
-    if (typeof result === 'string') leftOut.push({ line: index + 2, why: result });
-    else things.push(result);
-  });
-  return { things, leftOut };
+    const why = typeof result === 'string' ? result : doesNotFit(stockThingSchema, result);
+    if (why !== null) leftOut.push({ line, why });
+    else if (typeof result !== 'string') {
+      // Later lines of the same name are the same film; one that could not be kept names none.
+      if (result.kind === 'film' || result.kind === 'offcut') known.set(result.film.name.toLowerCase(), result.film);
+      things.push(result);
+    }
+  }
+  return { things, leftOut: [...leftOut, ...past] };
 }
 
 function readRow(
   row: Record<string, string | undefined>,
   unit: LengthUnit,
   newId: () => string,
-  known: Map<string, Film>,
+  known: ReadonlyMap<string, Film>,
 ): StockThing | string {
   const cell = (column: Column): string => (row[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
   const problems: string[] = [];
@@ -177,13 +174,13 @@ function readRow(
     return otherwise;
   };
   const isYes = (column: Column): boolean => /^(yes|y|true|1|x)$/i.test(cell(column));
-  const name = cell('name').slice(0, 200);
+  const name = cell('name');
   if (!name) return 'It has no name.';
   const what = cell('what').toLowerCase();
   const boughtOn = cell('bought on') || null;
   if (boughtOn !== null && (!/^\d{4}-\d{2}-\d{2}$/.test(boughtOn) || !isDay(boughtOn)))
     return `A day is written like 2026-03-28, not “${boughtOn.slice(0, 24)}”.`;
-  const notes = cell('notes').slice(0, 5000);
+  const notes = cell('notes');
   const sizes = { widthMm: length('width'), lengthMm: length('length') };
   if (problems.length === 0 && (sizes.widthMm <= 0 || (sizes.lengthMm <= 0 && what !== 'roll' && what !== 'tape')))
     return 'It has no size.';
@@ -242,9 +239,7 @@ function readRow(
           settings: [],
           notes,
         };
-  if (problems.length > 0) return problems[0]!;
-  known.set(name.toLowerCase(), film);
-  return thing;
+  return problems[0] ?? thing;
 }
 
 const isDay = (day: string): boolean => {

@@ -1,0 +1,295 @@
+import 'fake-indexeddb/auto';
+import {
+  emptyBackup,
+  FORMAT_VERSION,
+  maskRound,
+  newBlank,
+  newMotif,
+  newProject,
+  newShelfBlank,
+  newText,
+  type ArtItem,
+  type ArtworkItem,
+  type OwnFont,
+  type OwnMotif,
+  type Project,
+  type StockThing,
+} from '@mivet/core';
+import { openDB } from 'idb';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { reactive } from 'vue';
+import { takeRefusal, useRefusal } from '../composables/refusal.ts';
+import { demoStock } from '../demo/demo-stock.ts';
+import { demoProjects, demoShelf } from '../demo/demo.ts';
+import { useLibrary } from '../stores/library.ts';
+import { useProject } from '../stores/project.ts';
+import { useSettings } from '../stores/settings.ts';
+import { useStock } from '../stores/stock.ts';
+import { openBackup, packBackup } from '../workers/backup-jobs.ts';
+import { gatherBackup } from './backup.ts';
+import * as database from './database.ts';
+import { decodeText } from './file-text.ts';
+
+const at = '2026-05-04T10:00:00.000Z';
+const start: Project = newProject('p1', 'Oars', newBlank('b', 'straight', 'Mug'), null, at);
+
+beforeEach(async () => {
+  await database.forgetEverything();
+  localStorage.clear();
+  setActivePinia(createPinia());
+  takeRefusal();
+});
+
+async function opened(project: Project = start): Promise<ReturnType<typeof useProject>> {
+  await database.writeProject(project, 0);
+  const store = useProject();
+  await store.open(project.id);
+  return store;
+}
+
+const art = (id: string, more: Partial<ArtItem> = {}): ArtItem => ({
+  ...newMotif(id, 'oar', 'reed'),
+  type: 'art',
+  name: 'Drawing',
+  setId: 'set',
+  colour: '#112233',
+  pathData: 'M0 0L5 0L0 5Z',
+  drawn: { widthMm: 5, heightMm: 5 },
+  widthMm: 5,
+  heightMm: null,
+  source: '',
+  rights: 'own',
+  ...more,
+});
+const many = <T>(n: number, make: (i: number) => T): T[] => Array.from({ length: n }, (_, i) => make(i));
+const put =
+  (...items: ArtworkItem[]) =>
+  (p: Project): Project => ({ ...p, items: [...p.items, ...items] });
+
+describe('what is changed', () => {
+  // Each of these was shown as saved, and was gone after a reload.
+  it.each<[string, (p: Project) => Project]>([
+    ['an oar 2 mm high', put({ ...newMotif('o', 'oar', 'reed'), widthMm: 0.3, heightMm: null })],
+    [
+      'fifty-two readings of one place',
+      (p) => ({
+        ...p,
+        blank: {
+          ...p.blank,
+          readings: {
+            girthRim: { how: 'tape', thicknessMm: 0.5, takes: many(52, (i) => ({ typed: `${250 + i}`, mm: 250 + i })) },
+          },
+        },
+      }),
+    ],
+    ['a drawing of 450 colours', put(...many(450, (i) => art(`a${i}`)))],
+    ['one of 60 colours, six times more', put(...many(420, (i) => art(`a${i}`, { setId: `set-${i % 7}` })))],
+    [
+      'a mask of fifty words and more',
+      (p) => {
+        const words = many(60, (i) => newText(`t${i}`, 'Cox', 'reed'));
+        const placed = words.map(({ id }) => ({ itemId: id, azimuth: 0, slant: 40, widthMm: 20, heightMm: 10, slants: [35, 45] as const, copies: [0] })); // prettier-ignore
+        return { ...p, items: maskRound(words, placed as never, { length: 90, girth: 250 }, 'reed', 'mask', 'figure') };
+      },
+    ],
+    ['a mask round a girth of 2 m', put(art('m', { widthMm: 2026, heightMm: 120 }))],
+    [
+      'a finding accepted that is over eleven items',
+      (p) => ({
+        ...p,
+        accepted: [
+          { findingId: `unfused:${many(11, () => crypto.randomUUID()).join('+')}`, reason: 'so it is', signature: '' },
+        ],
+      }),
+    ],
+  ])('is there again after a reload: %s', async (_, change) => {
+    const store = await opened();
+    store.edit('Change', change);
+    await store.flush();
+    expect(takeRefusal()).toBeNull();
+    expect(store.doc).not.toEqual(start);
+    expect((await database.readProject('p1'))?.document).toEqual(store.doc);
+  });
+
+  it('is refused in words, and nothing changes, when it could not be read again', async () => {
+    const store = await opened();
+    const before = store.doc;
+    store.edit('Change the width', put(art('wide', { widthMm: 30_000 })));
+    expect(takeRefusal()).toBe('The width can be 20000.0 mm at most. Nothing was changed.');
+    store.edit('Change the words', put({ ...newText('t', 'x'.repeat(2001), 'reed') }));
+    expect(takeRefusal()).toMatch(/^The words would be too long to keep: at most 2000 characters/);
+    expect(store.doc).toBe(before);
+    expect(store.past).toEqual([]);
+    // Above the work when no field takes it up.
+    store.edit('Change the width', put(art('wide', { widthMm: NaN })));
+    await Promise.resolve();
+    expect(useRefusal().value).toMatch(/^The width cannot be kept like this/);
+  });
+
+  it('is plain data, whatever the page hands over', async () => {
+    const store = await opened({ ...start, items: [newText('t', 'Cox', 'reed')] });
+    const spot = reactive({ spot: [0.25, -0.25] }).spot as unknown as [number, number];
+    store.edit('Drop a part', (p) => ({
+      ...p,
+      items: p.items.map((item) => ({ ...item, acts: { ...item.acts, dropped: [spot] } })),
+    }));
+    expect(() => structuredClone(store.doc)).not.toThrow();
+    await store.flush();
+    expect(store.saveState).toBe('saved');
+    expect((await database.readProject('p1'))?.document.items[0]!.acts.dropped).toEqual([[0.25, -0.25]]);
+  });
+});
+
+describe('the library', () => {
+  it('shows nothing that was not written', async () => {
+    const library = useLibrary();
+    await library.load();
+    const motif: OwnMotif = { format: 'mivet-motif', version: FORMAT_VERSION, id: 'm', name: 'Otter', source: '', rights: 'own', widthMm: 0, heightMm: 5, colours: [{ colour: '#112233', pathData: 'M0 0Z' }], keptAt: at }; // prettier-ignore
+    await library.keepMotif(motif);
+    expect(library.motifs).toEqual([]);
+    await library.keepMotif({ ...motif, widthMm: 5, colours: many(66, () => motif.colours[0]!) });
+    await library.load();
+    expect(library.motifs[0]!.colours).toHaveLength(66);
+    const stock = useStock();
+    await stock.load();
+    const film = demoStock(at).find(({ thing }) => thing.kind === 'film')!.thing as Extract<
+      StockThing,
+      { kind: 'film' }
+    >;
+    await stock.keep([{ ...film, film: { ...film.film, thicknessMm: 70 } }]);
+    expect(stock.things).toEqual([]);
+    expect(useRefusal().value).toMatch(/^It was not kept/);
+  });
+
+  it('works on with a new project while there is no room, and writes it when there is', async () => {
+    const library = useLibrary();
+    await library.load();
+    const real = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    };
+    await library.addProject(start);
+    expect(library.projects.map(({ id }) => id)).toEqual(['p1']);
+    expect([...library.unwritten]).toEqual(['p1']);
+    const store = useProject();
+    await store.open('p1');
+    store.edit('Rename', (p) => ({ ...p, name: 'Sculls' }));
+    await store.flush();
+    expect(store.saveState).toBe('refused');
+    IDBObjectStore.prototype.put = real;
+    await store.flush();
+    expect(store.saveState).toBe('saved');
+    expect([...library.unwritten]).toEqual([]);
+    expect((await database.readProject('p1'))?.document.name).toBe('Sculls');
+  });
+});
+
+describe('the database', () => {
+  it.each([0, 1, 2, 3])('gets what it lacks and keeps what it has, coming from version %i', async (version) => {
+    const stores = [[], ['projects', 'shelf', 'snapshots'], ['fonts', 'motifs'], ['stock']]
+      .slice(0, version + 1)
+      .flat();
+    if (version > 0) {
+      const old = await openDB('mivet', version, {
+        upgrade(db) {
+          for (const store of stores)
+            db.createObjectStore(store, store === 'snapshots' ? { keyPath: 'key', autoIncrement: true } : { keyPath: store === 'shelf' ? 'blank.id' : 'id' }); // prettier-ignore
+        },
+      });
+      await old.put('projects', { id: 'p1', revision: 4, document: start });
+      old.close();
+    }
+    // As the next version will do it.
+    const next = await openDB('mivet', 4, { upgrade: (db) => database.makeStores(db as never) });
+    expect([...next.objectStoreNames].sort()).toEqual(['fonts', 'motifs', 'projects', 'shelf', 'snapshots', 'stock']);
+    if (version > 0) expect(await next.get('projects', 'p1')).toMatchObject({ revision: 4 });
+    next.close();
+  });
+});
+
+const font = (id: string, bytes: number): OwnFont => ({
+  format: 'mivet-font',
+  version: FORMAT_VERSION,
+  id,
+  name: id,
+  source: '',
+  rights: 'own',
+  data: btoa('\0'.repeat(bytes)),
+  keptAt: at,
+});
+
+describe('a backup', () => {
+  const unreadable = { ...start, id: 'broken', name: 'From tomorrow', version: 99 };
+  async function fill(): Promise<void> {
+    await useLibrary().bringIn(demoProjects(at), {
+      shelf: demoShelf(at),
+      stock: demoStock(at),
+      fonts: [font('f', 3001)],
+    });
+    await database.writeSnapshot({ ...demoProjects(at)[0]!, name: 'As it was' }, at);
+    const db = await openDB('mivet', 3);
+    await db.put('projects', { id: 'broken', revision: 1, document: unreadable });
+    db.close();
+    const settings = useSettings();
+    settings.limits = { tinyPiece: 3 };
+    settings.own = { unit: 'in', theme: 'dim', boardId: 'wide', tapeId: 'demo-tape', rates: { hour: 21 } };
+  }
+
+  it('holds everything, and brings all of it back as it was, record by record', async () => {
+    await fill();
+    const before = await gatherBackup(at);
+    expect(before).toMatchObject({
+      projects: { length: 11 },
+      copies: [{ at, document: { name: 'As it was' } }],
+      unreadable: [
+        { store: 'projects', id: 'broken', name: 'From tomorrow', why: expect.stringMatching(/newer Mivet/) },
+      ],
+      settings: { unit: 'in', theme: 'dim', boardId: 'wide', tapeId: 'demo-tape', rates: { hour: 21 } },
+      limits: { tinyPiece: 3 },
+    });
+    const read = await openBackup(await packBackup(before));
+    if (!read.ok) throw new Error(read.problem.code);
+    expect(read.backup).toEqual(before);
+    await database.forgetEverything();
+    await database.restoreAll(read.backup, at);
+    expect(await gatherBackup(at)).toEqual(before);
+    expect(await database.readLibrary('fonts')).toMatchObject({ kept: [{ data: font('f', 3001).data }] });
+  });
+
+  it('of large fonts reads back', async () => {
+    const backup = { ...emptyBackup(at), fonts: many(5, (i) => font(`f${i}`, 7_900_000)) };
+    const read = await openBackup(await packBackup(backup));
+    expect(read.ok && read.backup.fonts.map(({ data }) => data.length)).toEqual(many(5, () => 4 * Math.ceil(7_900_000 / 3))); // prettier-ignore
+  });
+
+  it('that is brought back while one of its projects is open shows it, and keeps what that was', async () => {
+    const store = await opened();
+    store.edit('Rename', (p) => ({ ...p, name: 'Newer' }));
+    await store.flush();
+    await useLibrary().restore({ ...emptyBackup(at), projects: [start], shelf: [newShelfBlank(start.blank, at)] });
+    expect(store.doc).toEqual(start);
+    expect(store.saveState).toBe('saved');
+    store.undo();
+    await store.flush();
+    expect(store.saveState).toBe('saved');
+    expect((await database.readProject('p1'))?.document.name).toBe('Newer');
+    expect((await database.readSnapshots('p1')).map(({ document }) => document.name)).toContain('Newer');
+  });
+});
+
+describe('a list that comes as a file', () => {
+  const names = 'José\nZoë\nŁucja\n';
+  const utf16 = (little: boolean, mark: boolean): Uint8Array => {
+    const text = mark ? `\uFEFF${names}` : names;
+    return Uint8Array.from([...text].flatMap((c) => [c.charCodeAt(0) & 255, c.charCodeAt(0) >> 8]).map((b, i, all) => (little ? b : all[i ^ 1]!))); // prettier-ignore
+  };
+  it('is read whichever way it was written', () => {
+    expect(decodeText(new TextEncoder().encode(names))).toBe(names);
+    for (const little of [true, false])
+      for (const mark of [true, false]) expect(decodeText(utf16(little, mark))).toBe(names);
+    // Latin-1: é is E9, ë is EB; UTF-8 has no such bytes by themselves.
+    expect(decodeText(Uint8Array.from([0x4a, 0x6f, 0x73, 0xe9, 0x0a, 0x5a, 0x6f, 0xeb]))).toBe('José\nZoë');
+    expect(decodeText(new Uint8Array())).toBe('');
+  });
+});
