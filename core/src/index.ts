@@ -215,6 +215,7 @@ export { cutSize } from './wrap/cut-size.ts';
 export { radiusOnSide, sideRadii, type SideRadii } from './wrap/side-radius.ts';
 export { emptyBackup, nameOfRecord, readBackup, unreadableOf, type BackupResult } from './document/read-backup.ts';
 export { sameValue } from './document/same-value.ts';
+export { describeHeavy, describeLeftOut, heavyItems, lightened, type HeavyItem } from './weight.ts';
 export { keepable, type Keepable } from './document/keepable.ts';
 export { describeKeepProblem } from './document/keepable-words.ts';
 export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';

@@ -10,6 +10,7 @@ import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/proto
 /** Calls that wait for an answer; the test is the worker. */
 interface Asked {
   readonly project: Project;
+  readonly unjudged: boolean;
   readonly part: (part: ShapePicture) => void;
   readonly answer: (picture: ProjectPicture) => void;
   readonly refuse: (problem: Error) => void;
@@ -18,12 +19,19 @@ interface Asked {
 const worker = vi.hoisted(() => ({ asked: [] as unknown[] }));
 vi.mock('../workers/core-client.ts', () => {
   class CallGivenUp extends Error {}
+  class TookTooLong extends Error {}
   return {
     CallGivenUp,
-    askCore: (_: string, input: { project: unknown }, options: { signal: AbortSignal; onPart: unknown }) =>
+    TookTooLong,
+    LEFT: 'left',
+    askCore: (
+      _: string,
+      input: { project: unknown; unjudged: boolean },
+      options: { signal: AbortSignal; onPart: unknown },
+    ) =>
       new Promise((answer, refuse) => {
         options.signal.addEventListener('abort', () => refuse(new CallGivenUp()));
-        worker.asked.push({ project: input.project, part: options.onPart, answer, refuse, signal: options.signal });
+        worker.asked.push({ ...input, part: options.onPart, answer, refuse, signal: options.signal });
       }),
   };
 });
@@ -33,6 +41,7 @@ vi.mock('../data/database.ts', () => ({
   writeSnapshot: async () => undefined,
 }));
 
+import { TookTooLong } from '../workers/core-client.ts';
 import { useItems } from '../composables/useItems.ts';
 import { usePicture } from './picture.ts';
 import { useProject } from './project.ts';
@@ -125,12 +134,17 @@ describe('the picture of the open project', () => {
     expect([picture.busy, picture.judging, picture.good!.meanRadius]).toEqual([false, false, made.meanRadius]);
   });
 
-  it('says what went wrong, keeps the last picture, and goes on with the next change', async () => {
+  it('says what went wrong, shows no verdict that is not of today, and goes on with the next change', async () => {
     const { picture, edit } = await opened();
+    expect(picture.current).toBe(true);
     await edit('One');
+    expect(picture.current).toBe(false);
     asked()[1]!.refuse(new Error('The worker stopped.'));
     await settle();
-    expect([picture.failure, picture.good === null]).toEqual(['The worker stopped.', false]);
+    expect(picture.failure).toBe('The worker stopped.');
+    expect([picture.picture, picture.good, picture.open, picture.current]).toEqual([null, null, [], false]);
+    // The shape that was drawn stays in sight.
+    expect(picture.shape).not.toBeNull();
     await edit('Two');
     asked()[2]!.answer(made);
     await settle();
@@ -170,11 +184,42 @@ describe('the picture of the open project', () => {
     project.doc = { ...tumbler, id: 'another' };
     await gone;
     expect(act).not.toHaveBeenCalled();
-    asked()[2]!.answer(made);
+    // Nobody waits for the one that was left: it is given up by force.
+    expect(asked()[2]!.signal.reason).toBe('left');
     await settle();
     asked()[3]!.answer(made);
     await picture.whenShown(act);
     expect(act).toHaveBeenCalledOnce();
+  });
+
+  it('offers to open without judging what takes too long, until it is lighter', async () => {
+    const { picture, project } = await opened();
+    const text = tumbler.items.find((i) => i.type === 'text')!;
+    const heavy = { ...text, text: 'x'.repeat(400), repeat: { mode: 'spaced' as const, count: 200 } };
+    project.doc = { ...tumbler, items: [heavy] };
+    await settle();
+    expect(asked().at(-1)!.unjudged).toBe(false);
+    asked().at(-1)!.refuse(new TookTooLong());
+    await settle();
+    expect(picture.tooHeavy).toBe(true);
+    expect(picture.failure).toMatch(/“x{24}…” 200 times comes to 80000 outlines/);
+    picture.openUnjudged();
+    await settle();
+    expect(asked().at(-1)!.unjudged).toBe(true);
+    asked()
+      .at(-1)!
+      .answer({ ...made, findings: [], unjudged: 'Shown without it.' });
+    await settle();
+    expect([picture.failure, picture.instead]).toEqual([null, expect.stringMatching(/not judged/)]);
+    // Still heavy: a change does not have it judged again. Light: it is.
+    project.doc = { ...project.doc, items: [{ ...heavy, repeat: { mode: 'spaced', count: 100 } }] };
+    await settle();
+    expect(asked().at(-1)!.unjudged).toBe(true);
+    asked().at(-1)!.answer(made);
+    await settle();
+    project.doc = { ...project.doc, items: [text] };
+    await settle();
+    expect(asked().at(-1)!.unjudged).toBe(false);
   });
 
   it('takes no shape for another project than the one that is open', async () => {

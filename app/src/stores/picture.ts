@@ -1,11 +1,17 @@
-import type { Project } from '@mivet/core';
+import { describeHeavy, heavyItems, type Project } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/protocol.ts';
-import { askCore, CallGivenUp } from '../workers/core-client.ts';
+import { askCore, CallGivenUp, LEFT, TookTooLong } from '../workers/core-client.ts';
 import { useProject } from './project.ts';
 import { useSettings } from './settings.ts';
 import { useStock } from './stock.ts';
+
+/** Why a project is not shown that takes too long, in words. */
+const heavyWords = (doc: Project): string => {
+  const heavy = describeHeavy(doc);
+  return `It takes longer than anybody waits for.${heavy ? ` ${heavy}.` : ''} Open it without judging it to make it lighter.`;
+};
 
 /** What the core makes of the open project; always the latest, never two at once. */
 export const usePicture = defineStore('picture', () => {
@@ -18,6 +24,10 @@ export const usePicture = defineStore('picture', () => {
   /** The last one that could be flattened, with what was found, so that views do not blink while a reading is being typed. */
   const good = shallowRef<GoodPicture | null>(null);
   const failure = ref<string | null>(null);
+  /** Whether it failed because it takes too long: then it can be opened without being judged. */
+  const tooHeavy = ref(false);
+  /** Projects that are opened without being judged, as they were then: until they are light enough. */
+  const asked = shallowRef<ReadonlyMap<string, Project['items']>>(new Map());
   const busy = ref(false);
   /** Whether what was found is older than what is shown. */
   const judging = ref(false);
@@ -66,6 +76,7 @@ export const usePicture = defineStore('picture', () => {
             limits: settings.limits,
             supply: stock.supplyFor(doc),
             wish: settings.cutting,
+            unjudged: isUnjudged(doc),
           },
           { signal: judged.signal, onPart: (part) => showShape(part, doc) },
         );
@@ -80,11 +91,17 @@ export const usePicture = defineStore('picture', () => {
         }
         answered.value = { doc, ok: made.ok };
         failure.value = null;
+        tooHeavy.value = false;
       } catch (problem) {
         judging.value = false;
         if (problem instanceof CallGivenUp) continue;
+        if (project.doc?.id !== doc.id) continue;
         answered.value = { doc, ok: false };
-        failure.value = problem instanceof Error ? problem.message : String(problem);
+        // What was found before is of another project by now, or of this one as it was: nothing of it is shown as today's.
+        picture.value = null;
+        good.value = null;
+        tooHeavy.value = problem instanceof TookTooLong;
+        failure.value = tooHeavy.value ? heavyWords(doc) : problem instanceof Error ? problem.message : String(problem);
       }
     } while (stale);
     busy.value = false;
@@ -119,6 +136,25 @@ export const usePicture = defineStore('picture', () => {
       );
     });
 
+  const isUnjudged = (doc: Project): boolean => {
+    const then = asked.value.get(doc.id);
+    return then !== undefined && (then === doc.items || heavyItems(doc).length > 0);
+  };
+
+  /** Shows the open project without judging it, and without what makes it too heavy. */
+  function openUnjudged(): void {
+    if (!project.doc) return;
+    asked.value = new Map([...asked.value, [project.doc.id, project.doc.items]]);
+    failure.value = null;
+    void refresh();
+  }
+  /** Tries once more. */
+  function again(): void {
+    asked.value = new Map([...asked.value].filter(([id]) => id !== project.doc?.id));
+    failure.value = null;
+    void refresh();
+  }
+
   watch(
     () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting, stock.supply] as const,
     ([doc], [before]) => {
@@ -126,12 +162,28 @@ export const usePicture = defineStore('picture', () => {
         picture.value = null;
         good.value = null;
         shape.value = null;
+        failure.value = null;
+        tooHeavy.value = false;
+        // Nobody waits for what was being worked out of the other one.
+        judged?.abort(LEFT);
       }
       void refresh();
     },
   );
   if (project.doc) void refresh();
 
+  /** Whether what was found is of the project as it is now. */
+  const current = computed(
+    () => failure.value === null && !judging.value && answered.value?.ok === true && answered.value.doc === project.doc,
+  );
+  /** What stands in the place of loads, films and steps while there are none to show, in words. */
+  const instead = computed(() =>
+    failure.value !== null
+      ? 'It could not be worked out; the slip says why.'
+      : picture.value?.ok && picture.value.unjudged !== null
+        ? 'It was not judged, so there is nothing to show here yet.'
+        : null,
+  );
   /** Whether nothing is known yet of the open project, good or bad, because it is still being worked out. */
   const awaited = computed(() => project.doc !== null && picture.value === null && failure.value === null);
   const open = computed(() =>
@@ -139,5 +191,20 @@ export const usePicture = defineStore('picture', () => {
       ? picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null)
       : [],
   );
-  return { picture, shape, good, failure, busy, judging, awaited, open, whenShown };
+  return {
+    picture,
+    shape,
+    good,
+    failure,
+    tooHeavy,
+    busy,
+    judging,
+    awaited,
+    current,
+    instead,
+    open,
+    whenShown,
+    openUnjudged,
+    again,
+  };
 });

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute } from 'vue-router';
 import StopStrip from '../components/shell/StopStrip.vue';
+import PictureFailure from '../components/shell/PictureFailure.vue';
 import TwinStage from '../components/stage/TwinStage.vue';
 import type { Stop } from '../router/index.ts';
 import { usePicture } from '../stores/picture.ts';
@@ -87,6 +88,7 @@ onBeforeRouteLeave(async () => {
         <BenchStage v-else />
       </div>
       <aside class="slip" :aria-label="`${String(route.params['stop'])} slip`">
+        <PictureFailure />
         <component :is="SLIPS[stop]" :key="stop" />
       </aside>
     </div>

@@ -22,7 +22,7 @@ class StandIn {
   }
 }
 vi.stubGlobal('Worker', StandIn);
-import { askCore } from './core-client.ts';
+import { askCore, LEFT } from './core-client.ts';
 
 it('lets what can wait make room for what somebody waits for, and begins it anew afterwards', async () => {
   const told: string[] = [];
@@ -46,4 +46,49 @@ it('lets what can wait make room for what somebody waits for, and begins it anew
     await StandIn.last.answer({ id: call.id, ok: true, output: {} });
   }
   expect(told).toEqual(['project', 'card 1', 'card 2']);
+});
+
+it('stops a job that takes too long, and only that: what waits beside it is asked of a new worker', async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+  const settle = async (): Promise<void> => {
+    for (let i = 0; i < 20; i++) await Promise.resolve();
+  };
+  const told: string[] = [];
+  const ask = (name: string, options = {}): void =>
+    void askCore('parts', { item: name } as never, options).then(
+      () => told.push(name),
+      (problem: Error) => told.push(`${name}: ${problem.constructor.name}`),
+    );
+  ask('heavy', { limitMs: 5000 });
+  ask('light');
+  const first = StandIn.last;
+  const idOf = (name: string, worker = StandIn.last): number =>
+    (worker.asked.find((r) => 'input' in r && (r.input as { item: unknown }).item === name) as { id: number }).id;
+  // What waits in the queue costs it nothing; it counts from where the worker is at it.
+  vi.advanceTimersByTime(60_000);
+  await settle();
+  expect(told).toEqual([]);
+  first.onmessage?.({ data: { id: idOf('heavy'), begun: true } });
+  vi.advanceTimersByTime(4999);
+  await settle();
+  expect(StandIn.last).toBe(first);
+  vi.advanceTimersByTime(1);
+  await settle();
+  expect(told).toEqual(['heavy: TookTooLong']);
+  expect(StandIn.last).not.toBe(first);
+  StandIn.last.onmessage?.({ data: { id: idOf('light'), ok: true, output: {} as never } });
+  await settle();
+  expect(told).toEqual(['heavy: TookTooLong', 'light']);
+
+  // One that was left is given a moment to notice, then ended.
+  const left = new AbortController();
+  ask('left', { signal: left.signal });
+  const second = StandIn.last;
+  left.abort(LEFT);
+  expect(second.asked.at(-1)).toEqual({ giveUp: idOf('left') });
+  vi.advanceTimersByTime(1000);
+  await settle();
+  expect(told.at(-1)).toBe('left: CallGivenUp');
+  expect(StandIn.last).not.toBe(second);
+  vi.useRealTimers();
 });

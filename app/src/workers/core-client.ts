@@ -4,21 +4,55 @@ import type { CloserPart, CoreJobs, CoreReply, CoreRequest, ShapePicture } from 
 let worker: Worker | null = null;
 let nextId = 1;
 interface Waiting {
+  readonly request: CoreRequest;
   readonly resolve: (output: never) => void;
   readonly reject: (problem: Error) => void;
   readonly onPart: ((part: never) => void) | undefined;
+  readonly limitMs: number;
   part: ShapePicture | CloserPart | null;
+  /** Runs while the worker is at it. */
+  timer: ReturnType<typeof setTimeout> | null;
 }
 const waiting = new Map<number, Waiting>();
 
 /** A call that was given up because something newer is wanted. */
 export class CallGivenUp extends Error {}
 
+/** A call that took longer than it may. */
+export class TookTooLong extends Error {}
+
+/** What a call is given up with when its work is of no use to anybody: what does not listen is stopped by force. */
+export const LEFT = 'left';
+
+/**
+ * ms that a job may take once the worker is at it. Long past what real work needs on a slow machine; what a stranger's file
+ * asks for is held tighter by the caller.
+ */
+const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
+  examine: 20_000,
+  drawing: 30_000,
+  trace: 30_000,
+  font: 30_000,
+  parts: 10_000,
+  seen: 15_000,
+  silhouette: 30_000,
+  closer: 600_000,
+  marks: 60_000,
+  batch: 60_000,
+  send: 60_000,
+  files: 120_000,
+  packBackup: 600_000,
+  readBackup: 600_000,
+};
+
+/** ms that a call which was left has to notice it, before its worker is stopped. */
+const GRACE_MS = 800;
+
 /** How a call is made. */
 export interface CallOptions {
-  /** Time after which the worker is stopped and started anew: for what a stranger's file may ask of it. */
+  /** ms that it may take, when that is less than is usual for the job. */
   readonly limitMs?: number;
-  /** Gives the call up where it may be left off; it is refused with `CallGivenUp`. */
+  /** Gives the call up where it may be left off; it is refused with `CallGivenUp`. Aborted with `LEFT`, it ends by force. */
   readonly signal?: AbortSignal;
   /** Told what is there before the rest. */
   readonly onPart?: (part: ShapePicture) => void;
@@ -47,24 +81,51 @@ function start(): Worker {
   const started = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
   started.onmessage = ({ data }: MessageEvent<CoreReply>) => {
     const call = waiting.get(data.id);
-    if ('part' in data) {
-      if (call) call.part = data.part;
-      call?.onPart?.(data.part as never);
+    if (!call) return;
+    if ('begun' in data) {
+      call.timer ??= setTimeout(() => endByForce(data.id, new TookTooLong(TOO_LONG)), call.limitMs);
       return;
     }
-    waiting.delete(data.id);
-    if (data.ok) call?.resolve((call.part ? { ...call.part, ...data.output } : data.output) as never);
-    else call?.reject(data.givenUp ? new CallGivenUp() : new Error(data.message));
+    if ('part' in data) {
+      call.part = data.part;
+      call.onPart?.(data.part as never);
+      return;
+    }
+    forget(data.id, call);
+    if (data.ok) call.resolve((call.part ? { ...call.part, ...data.output } : data.output) as never);
+    else call.reject(data.givenUp ? new CallGivenUp() : new Error(data.message));
   };
-  started.onerror = () => stop('The worker stopped. Your work is saved; try once more.');
+  started.onerror = () => {
+    worker?.terminate();
+    worker = null;
+    for (const [id, call] of [...waiting]) {
+      forget(id, call);
+      call.reject(new Error('The worker stopped. Your work is saved; try once more.'));
+    }
+  };
   return started;
 }
 
-function stop(why: string): void {
+const TOO_LONG = 'It took too long and was stopped. Your work is saved.';
+
+function forget(id: number, call: Waiting): void {
+  if (call.timer) clearTimeout(call.timer);
+  waiting.delete(id);
+}
+
+/** Stops the worker for the sake of one call; all others are asked of a new one. */
+function endByForce(id: number, why: Error): void {
+  const call = waiting.get(id);
+  if (!call) return;
+  forget(id, call);
   worker?.terminate();
-  worker = null;
-  for (const call of waiting.values()) call.reject(new Error(why));
-  waiting.clear();
+  worker = start();
+  call.reject(why);
+  for (const other of waiting.values()) {
+    if (other.timer) clearTimeout(other.timer);
+    other.timer = null;
+    worker.postMessage(other.request);
+  }
 }
 
 /**
@@ -73,6 +134,7 @@ function stop(why: string): void {
  * @param job name of the job
  * @param input its input; must be plain data
  * @param options how long it may take, and how it is given up
+ * @throws CallGivenUp when it was given up, TookTooLong when it took longer than it may
  */
 export function askCore<K extends keyof CoreJobs>(
   job: K,
@@ -81,7 +143,7 @@ export function askCore<K extends keyof CoreJobs>(
 ): Promise<CoreJobs[K]['output']> {
   if (!waits) {
     urgent++;
-    roomFor?.abort();
+    roomFor?.abort(LEFT);
     return ask(job, input, options).finally(() => {
       urgent--;
       void nextLater();
@@ -101,22 +163,22 @@ export function askCore<K extends keyof CoreJobs>(
 function ask<K extends keyof CoreJobs>(
   job: K,
   input: CoreJobs[K]['input'],
-  { limitMs, signal, onPart }: Omit<CallOptions, 'later'>,
+  { limitMs = LIMIT_MS[job], signal, onPart }: Omit<CallOptions, 'later'>,
 ): Promise<CoreJobs[K]['output']> {
+  if (signal?.aborted) return Promise.reject(new CallGivenUp());
   worker ??= start();
   const id = nextId++;
+  const request = { id, job, input: plain(input) } as CoreRequest;
   const answer = new Promise<CoreJobs[K]['output']>((resolve, reject) => {
-    waiting.set(id, { resolve, reject, onPart, part: null });
-    worker!.postMessage({ id, job, input: plain(input) });
+    waiting.set(id, { request, resolve, reject, onPart, limitMs, part: null, timer: null });
+    worker!.postMessage(request);
   });
   signal?.addEventListener('abort', () => {
-    if (waiting.has(id)) worker?.postMessage({ giveUp: id } satisfies CoreRequest);
+    if (!waiting.has(id)) return;
+    worker?.postMessage({ giveUp: id } satisfies CoreRequest);
+    if (signal.reason === LEFT) setTimeout(() => endByForce(id, new CallGivenUp()), GRACE_MS);
   });
-  if (limitMs === undefined) return answer;
-  const timer = setTimeout(() => {
-    if (waiting.has(id)) stop('It took too long and was stopped. Your work is saved.');
-  }, limitMs);
-  return answer.finally(() => clearTimeout(timer));
+  return answer;
 }
 
 /**
@@ -133,6 +195,7 @@ export function watchCloser(
 ): () => void {
   const apart = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
   apart.onmessage = ({ data }: MessageEvent<CoreReply>) => {
+    if ('begun' in data) return;
     if ('part' in data) onPart(data.part as CloserPart);
     else {
       apart.terminate();

@@ -27,6 +27,7 @@ import {
   seenPicture,
   shapePicture,
   stripPictures,
+  unjudgedPicture,
 } from './picture.ts';
 import type { CloserPart, CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
 
@@ -132,10 +133,11 @@ const memoryOf = ({ id }: { readonly id: string }): ExamineMemory => (last.id ==
 
 /** The shape goes ahead; between the parts of the work one listens whether it is still wanted. */
 async function examine(
-  { project, unit, limits, supply, wish }: CoreJobs['examine']['input'],
+  { project, unit, limits, supply, wish, unjudged }: CoreJobs['examine']['input'],
   call: Call,
 ): Promise<CoreJobs['examine']['output']> {
   const fonts = await fontsOf(project.items);
+  if (unjudged) return unjudgedPicture(project, fonts, unit, limitsWith(limits), supply);
   if (last.id !== project.id) last = { id: project.id, memory: {} };
   const steps = examineSteps(project, fonts, limitsWith(limits), supply, last.memory);
   let shape: ShapePicture | null = null;
@@ -230,6 +232,7 @@ self.onmessage = async ({ data }: MessageEvent<CoreRequest>): Promise<void> => {
   }
   const { id } = data;
   const call: Call = { givenUp: () => givenUp.has(id), part: (part) => reply({ id, part }) };
+  reply({ id, begun: true });
   try {
     const handler = HANDLERS[data.job] as
       ((input: unknown, call: Call) => Promise<CoreJobs[keyof CoreJobs]['output']>) | undefined;

@@ -10,6 +10,9 @@ import {
   tapeArea,
   carriesPieces,
   cutSize,
+  deriveWrap,
+  describeLeftOut,
+  lightened,
   sideRadii,
   cutStrip,
   cutTime,
@@ -166,6 +169,31 @@ export function judgedShape(
     tapeMm2: tapeArea(blocks),
     findings,
     steps: benchSteps(project, wrap, sheet, unit),
+    unjudged: null,
+  };
+}
+
+/** The shape of a project that is too heavy to be judged, without what makes it so; nothing is said of it beyond that. */
+export function unjudgedPicture(
+  project: Project,
+  fonts: FontBook,
+  unit: 'mm' | 'in',
+  limits: Limits,
+  supply: Supply,
+): ProjectPicture {
+  const { project: lighter, leftOut } = lightened(project);
+  const derived = deriveWrap(lighter, fonts);
+  if (!derived.ok) return derived;
+  const bare = { ...project, items: [], names: null, laid: [] };
+  const examined = examineProject(bare, fonts, limits, supply);
+  if (!examined.ok) return examined;
+  return {
+    ok: true,
+    ...shapePicture(lighter, derived),
+    ...judgedShape(bare, examined, unit, PLAIN_CUT, supply),
+    findings: [],
+    steps: [],
+    unjudged: describeLeftOut(leftOut),
   };
 }
 

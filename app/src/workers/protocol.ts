@@ -219,6 +219,8 @@ export interface JudgedShape {
   readonly tapeMm2: number;
   readonly findings: readonly JudgedPicture[];
   readonly steps: readonly BenchStep[];
+  /** What was left out of the picture when it was not judged, in words; null when it was. */
+  readonly unjudged: string | null;
 }
 
 /** Everything that the screens show of a project; plain data, made in the worker. */
@@ -256,6 +258,8 @@ export interface CoreJobs {
       readonly limits: OwnLimits;
       readonly supply: Supply;
       readonly wish?: CutWish;
+      /** Whether only its shape is wanted, without what is too heavy to be worked out in good time. */
+      readonly unjudged?: boolean;
     };
     readonly output: ProjectPicture;
   };
@@ -359,6 +363,8 @@ export type CoreRequest =
 
 /** What comes back. Unknown jobs fail, they do not pass silently. A part comes before the rest of its answer. */
 export type CoreReply =
+  /** The worker is at it: what it may take counts from here. */
+  | { readonly id: number; readonly begun: true }
   | { readonly id: number; readonly part: ShapePicture | CloserPart }
   | { readonly id: number; readonly ok: true; readonly output: CoreJobs[keyof CoreJobs]['output'] }
   | { readonly id: number; readonly ok: false; readonly message: string; readonly givenUp?: boolean };

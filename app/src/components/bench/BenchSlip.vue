@@ -23,7 +23,9 @@ function toggle(id: string): void {
 <template>
   <div>
     <h2>At the bench</h2>
-    <p v-if="!picture.awaited" class="quiet">{{ steps.length }} steps, about {{ hands }} min of work</p>
+    <p v-if="!picture.awaited && !picture.instead" class="quiet">
+      {{ steps.length }} steps, about {{ hands }} min of work
+    </p>
     <ol>
       <li v-for="s in steps" :key="s.id" class="form-check">
         <input

@@ -75,6 +75,7 @@ function again(): void {
   <div class="bench">
     <div v-if="!step" class="nothing quiet">
       <p v-if="picture.awaited" role="status">Working out the steps…</p>
+      <p v-else-if="picture.instead">{{ picture.instead }}</p>
       <p v-else>The steps for this job appear here once it is measured and has artwork.</p>
     </div>
     <template v-else>

@@ -48,6 +48,7 @@ const boards = computed(() => {
 });
 const title = computed(() => {
   if (picture.awaited) return 'Planning the loads…';
+  if (picture.instead) return 'No loads';
   return loads.value === 0 ? 'No load yet' : loads.value === 1 ? 'One load' : `${loads.value} loads`;
 });
 const filmName = (filmId: string): string => project.doc!.films.find((f) => f.id === filmId)?.name ?? filmId;
@@ -125,7 +126,7 @@ async function send(): Promise<void> {
   <StackSlip v-else-if="view.cutShows === 'stack'" />
   <div v-else>
     <h2>{{ title }}</h2>
-    <p v-if="!picture.awaited" class="quiet">
+    <p v-if="!picture.awaited && !picture.instead" class="quiet">
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
       {{ sheet?.needs.length === 1 ? 'film' : 'films' }}, {{ length(totals.metres) }} of cutting
     </p>

@@ -62,6 +62,7 @@ const loads = computed(() => plan.sheet?.plan.loads ?? []);
         />
       </template>
       <p v-else-if="picture.awaited" class="nothing quiet" role="status">Laying it on the board…</p>
+      <p v-else-if="picture.instead" class="nothing quiet">{{ picture.instead }}</p>
       <p v-else class="nothing quiet">
         Nothing to cut yet.
         <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"

@@ -145,6 +145,7 @@ function says(layer: LayerReport): string {
       <p v-else class="quiet">One film: nothing has to be lined up.</p>
     </template>
     <p v-else-if="picture.awaited" class="quiet">Working out how its films lie…</p>
+    <p v-else-if="picture.instead" class="quiet">{{ picture.instead }}</p>
     <p v-else class="quiet">
       Nothing to cut yet.
       <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"

@@ -13,6 +13,7 @@ const emit = defineEmits<{ remove: []; duplicate: [] }>();
 const card = ref<HTMLElement | null>(null);
 const picture = shallowRef<ProjectPicture | null>(null);
 const seen = ref(false);
+const failed = ref(false);
 const sure = ref(false);
 
 useIntersectionObserver(card, ([entry]) => {
@@ -21,7 +22,12 @@ useIntersectionObserver(card, ([entry]) => {
 watch(
   [seen, () => props.project.changedAt],
   async () => {
-    if (seen.value) picture.value = await pictureForList(props.project).catch(() => null);
+    if (!seen.value) return;
+    failed.value = false;
+    picture.value = await pictureForList(props.project).catch(() => {
+      failed.value = true;
+      return null;
+    });
   },
   { immediate: true },
 );
@@ -31,6 +37,7 @@ const when = computed(() => {
   return isValid(at) ? formatDistanceToNow(at, { addSuffix: true }) : '';
 });
 const state = computed(() => {
+  if (failed.value) return 'Too much for a picture here';
   if (!picture.value) return '';
   if (!picture.value.ok) return 'To be measured';
   if (props.project.items.length === 0) return 'Measured, no artwork yet';

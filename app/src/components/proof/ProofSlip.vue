@@ -24,7 +24,12 @@ const opened = computed(() => findings.value.find((f) => f.finding.id === opened
 const verdict = computed(() => {
   const fails = picture.open.filter((f) => f.finding.severity === 'fails').length;
   const looks = picture.open.length - fails;
+  if (picture.failure) return { title: 'Not judged', why: 'It could not be worked out, so nothing is said of it.' };
   if (picture.awaited) return { title: 'Looking at it…', why: 'Readings, seam, zones, sizes and the load.' };
+  if (picture.picture?.ok && picture.picture.unjudged !== null)
+    return { title: 'Not judged', why: picture.picture.unjudged };
+  // What was found is of the project as it was a moment ago.
+  if (picture.judging) return { title: 'Looking at it again…', why: 'What was found before stands below until then.' };
   if (!picture.picture?.ok) return { title: 'Nothing to judge yet', why: 'The readings come first.' };
   if (project.doc!.items.length === 0 && picture.open.length === 0)
     return { title: 'Nothing to judge yet', why: 'Place some artwork; it is judged as you go.' };
@@ -43,6 +48,11 @@ const verdict = computed(() => {
     why: 'Readings, seam, zones, sizes and the load were looked at; nothing is in the way.',
   };
 });
+
+/** Whether there is a verdict on artwork. */
+const judged = computed(
+  () => picture.picture?.ok === true && picture.picture.unjudged === null && project.doc!.items.length > 0,
+);
 
 const isRound = (): boolean => picture.good?.template.closed ?? true;
 const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean }[] = [
@@ -85,7 +95,7 @@ const canTry = computed(() => {
 });
 /** What was looked at and gave nothing to say. */
 const quiet = computed(() => {
-  if (!picture.picture?.ok || project.doc!.items.length === 0) return [];
+  if (!picture.picture?.ok || picture.picture.unjudged !== null || project.doc!.items.length === 0) return [];
   const found = new Set(findings.value.map((f) => f.finding.code));
   return LOOKED_AT.filter((l) => (l.when?.() ?? true) && !l.code.some((c) => found.has(c))).map((l) => l.words);
 });
@@ -142,14 +152,14 @@ function withdraw(finding: Finding): void {
       <li v-for="words in quiet" :key="words"><IBiCheckLg aria-hidden="true" /> {{ words }}</li>
     </ul>
     <RouterLink
-      v-if="picture.picture?.ok && project.doc!.items.length > 0"
+      v-if="judged"
       class="btn mt-2"
       :class="picture.open.some((f) => f.finding.severity === 'fails') ? 'btn-outline-primary' : 'btn-primary'"
       :to="{ name: 'project', params: { id: project.doc!.id, stop: 'cut' } }"
       >Go on to Cut</RouterLink
     >
     <button
-      v-if="picture.picture?.ok && project.doc!.items.length > 0"
+      v-if="judged"
       type="button"
       class="btn btn-outline-primary mt-2 ms-2"
       :disabled="files.busy.value"

@@ -4,7 +4,6 @@ import { useRoute } from 'vue-router';
 import { useRefusal } from '../../composables/refusal.ts';
 import { saveProjectFile } from '../../data/project-file.ts';
 import { useLibrary } from '../../stores/library.ts';
-import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
@@ -13,7 +12,6 @@ defineProps<{ dropped: string | null }>();
 const emit = defineEmits<{ dismiss: [] }>();
 const library = useLibrary();
 const project = useProject();
-const picture = usePicture();
 const route = useRoute();
 const refusal = useRefusal();
 const inside = computed(() => route.name === 'project' && project.doc !== null);
@@ -46,9 +44,6 @@ function saveToFile(): void {
       Show the other tab’s version
     </button>
     <button type="button" class="btn btn-sm btn-outline-primary" @click="project.keepMine()">Keep what is here</button>
-  </div>
-  <div v-if="inside && picture.failure" class="notice fails" role="alert">
-    <span>The picture could not be worked out: {{ picture.failure }} Your work is saved.</span>
   </div>
   <div v-if="refusal" class="notice look" role="alert">
     <span>{{ refusal }}</span>

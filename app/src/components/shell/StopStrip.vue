@@ -29,7 +29,7 @@ interface StopState {
 const stops = computed((): StopState[] => {
   const doc = project.doc;
   const picture = store.picture;
-  const fine = picture?.ok === true;
+  const fine = picture?.ok === true && picture.unjudged === null;
   const doubts = picture?.doubts.length ?? 0;
   const steps = fine ? picture.steps.length : 0;
   const done = doc?.bench.doneSteps.length ?? 0;
@@ -37,13 +37,13 @@ const stops = computed((): StopState[] => {
   const state = (stop: Stop): Pick<StopState, 'ready' | 'count'> => {
     switch (stop) {
       case 'measure':
-        return { ready: fine && doubts === 0, count: doubts };
+        return { ready: picture?.ok === true && doubts === 0, count: doubts };
       case 'flat':
-        return { ready: fine, count: 0 };
+        return { ready: picture?.ok === true, count: 0 };
       case 'artwork':
         return { ready: (doc?.items.length ?? 0) > 0, count: 0 };
       case 'proof':
-        return { ready: fine && (doc?.items.length ?? 0) > 0 && open === 0, count: open };
+        return { ready: fine && (doc?.items.length ?? 0) > 0 && open === 0 && store.current, count: open };
       case 'cut':
         return { ready: false, count: fine ? picture.sheet.plan.tooLarge.length : 0 };
       case 'bench':

@@ -144,6 +144,7 @@ function splitByKey(event: KeyboardEvent): void {
           @drag-end="drag.end"
         />
         <p v-else-if="picture.awaited" class="nothing quiet" role="status">Working it out…</p>
+        <p v-else-if="picture.instead" class="nothing quiet">{{ picture.instead }}</p>
         <p v-else class="nothing quiet">The flat template appears here once the readings are in.</p>
         <slot name="under-flat" />
       </section>
