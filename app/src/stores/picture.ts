@@ -167,6 +167,12 @@ export const usePicture = defineStore('picture', () => {
         // Nobody waits for what was being worked out of the other one.
         judged?.abort(LEFT);
       }
+      // Nothing of another kind of blank is shown on this one, not even for a moment.
+      if (doc && before && doc.id === before.id && doc.blank.kind !== before.blank.kind) {
+        shape.value = null;
+        good.value = null;
+        picture.value = null;
+      }
       void refresh();
     },
   );

@@ -1,4 +1,4 @@
-import { newBlank, newProject, type Blank } from '@mivet/core';
+import { KINDS, newBlank, newProject, type Blank } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { Vector3 } from 'three';
 import { testFonts } from '../../../../core/test/fonts.ts';
@@ -32,6 +32,22 @@ describe('the solid of a blank', () => {
       expect(radius).toBeGreaterThan(5);
       expect(standOf(shape).height).toBeLessThan(top);
     }
+  });
+
+  it('has a place for the tape only where there is one, whatever was asked of another kind of blank', () => {
+    const asked = [
+      ...(['girthRim', 'girthBase', 'side', 'upright', 'acrossRim', 'girth', 'overCrown', 'across', 'hole', 'holeIn', 'width', 'height'] as const), // prettier-ignore
+      { station: 0, what: 'girth' } as const,
+      { station: 2, what: 'down' } as const,
+    ];
+    for (const kind of KINDS)
+      for (const one of asked) {
+        const blank = newBlank('b', kind, 'New');
+        const shape = shapeOfBlank(blank, null);
+        const place = tapeFor(one, blank, shape);
+        if (place && ['round', 'down', 'upright'].includes(place.lies)) expect(shape.rows.length).toBeGreaterThan(1);
+        if (kind === 'lid' || kind === 'flat') expect(place?.lies ?? 'flat').toBe('flat');
+      }
   });
 
   it('keeps lengths: a patch is as broad on the ball as on the flat, near its middle', () => {

@@ -163,6 +163,7 @@ function shineOf({ surface }: Blank): BlankShape['shine'] {
 
 /** The row at a distance along the side, between the two nearest; past the ends it runs on straight. */
 export function rowAt(rows: readonly SolidRow[], slant: number): SolidRow {
+  if (rows.length < 2) throw new RangeError(`a side has at least two rows, got ${rows.length}`);
   let i = rows.findIndex(([s]) => s >= slant);
   if (i < 0) i = rows.length - 1;
   i = Math.max(1, i);
@@ -191,8 +192,14 @@ export type TapePlace =
 
 /** Where the tape lies for what is being asked, on a solid of this shape. */
 export function tapeFor(asked: Asked | null, blank: Blank, shape: BlankShape): TapePlace | null {
-  if (asked === null) return null;
-  if (typeof asked === 'object') return stationTape(asked, blank, shape);
+  const place = asked === null ? null : placeOfTape(asked, blank, shape);
+  // What was asked of another kind of blank has no place on this one: nothing runs round a face.
+  const isFace = shape.form === 'disk' || shape.form === 'plane';
+  return place === null || (place.lies === 'flat') === isFace ? place : null;
+}
+
+function placeOfTape(asked: Asked, blank: Blank, shape: BlankShape): TapePlace | null {
+  if (typeof asked === 'object') return shape.rows.length > 0 ? stationTape(asked, blank, shape) : null;
   const { side, width, hole } = shape;
   switch (asked) {
     case 'girthRim':
