@@ -1,8 +1,11 @@
 import vue from '@vitejs/plugin-vue';
+import { BootstrapVueNextResolver } from 'bootstrap-vue-next/resolvers';
+import Components from 'unplugin-vue-components/vite';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  plugins: [vue()],
+  // As the app is built: its components are those of the library.
+  plugins: [vue(), Components({ dirs: [], resolvers: [BootstrapVueNextResolver()], dts: false })],
   test: {
     // Nothing here is about speed: a slow machine is no failure.
     testTimeout: 40_000,

@@ -1,4 +1,4 @@
-import { CUT_WRITERS, cutFiles, examineProject, limitsWith, loadsToSend } from '@mivet/core';
+import { CUT_WRITERS, cutFiles, examineProject, limitsWith, loadsToSend, withTriedFixes } from '@mivet/core';
 import { testFonts } from '../../core/test/fonts.ts';
 import { openBackup, packBackup } from '../src/workers/backup-jobs.ts';
 import { batchPicture, marksPicture, partsPicture, pictureOf, seenPicture } from '../src/workers/picture.ts';
@@ -25,6 +25,12 @@ export async function askCore<K extends keyof CoreJobs>(
     const { project, limits, supply } = input as CoreJobs['marks']['input'];
     const examined = examineProject(project, testFonts, limitsWith(limits), supply);
     return (examined.ok ? marksPicture(project, examined, supply) : []) as CoreJobs[K]['output'];
+  }
+  if (job === 'fixes') {
+    const { project, limits, supply } = input as CoreJobs['fixes']['input'];
+    const examined = examineProject(project, testFonts, limitsWith(limits), supply);
+    const by = { fonts: testFonts, limits: limitsWith(limits), supply };
+    return (examined.ok ? withTriedFixes(project, examined.findings, by) : []) as CoreJobs[K]['output'];
   }
   if (job === 'batch') {
     const { project, limits, supply, times } = input as CoreJobs['batch']['input'];

@@ -216,6 +216,7 @@ export { radiusOnSide, sideRadii, type SideRadii } from './wrap/side-radius.ts';
 export { emptyBackup, nameOfRecord, readBackup, unreadableOf, type BackupResult } from './document/read-backup.ts';
 export { sameValue } from './document/same-value.ts';
 export { describeHeavy, describeLeftOut, heavyItems, lightened, type HeavyItem } from './weight.ts';
+export { triedFixes, withTriedFixes, type JudgedBy } from './tried-fixes.ts';
 export { keepable, type Keepable } from './document/keepable.ts';
 export { describeKeepProblem } from './document/keepable-words.ts';
 export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';

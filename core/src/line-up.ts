@@ -8,18 +8,28 @@ import type { Ring } from './polygon/polygon.ts';
 import { supportedPieces } from './stack/support.ts';
 import { filmOfGroup } from './wrap/build-stack.ts';
 import type { Wrap } from './wrap/derive.ts';
+import type { PlacedItem } from './wrap/place.ts';
 import type { Piece } from './wrap/pieces.ts';
 
 /** Share of the way round from which a design is a wrap: its marks lie outside of the wrap's outline, and come off with it. */
 const WRAP_SHARE = 0.6;
 
-/** How many things of a film have to find their place by themselves: a word moves as one on its tape, motifs do not. */
-function bodiesOf({ placed }: Wrap, film: string): number {
-  return placed.reduce((sum, one) => {
+/**
+ * How many things of a film can move apart: a word or a motif moves as one on its tape and a border is one piece; a drawing
+ * moves piece by piece, however few items it came as.
+ */
+function bodiesOf({ placed, pieces }: Wrap, film: string): number {
+  const asOne = (one: PlacedItem): boolean => one.item.repeat.mode === 'joined' || one.item.type !== 'art';
+  const whole = new Map(placed.filter(asOne).map((one) => [one.item.id, one]));
+  const own = pieces.filter((piece) => piece.film === film && !piece.spare);
+  const loose = own.filter(({ itemIds }) => !itemIds.some((id) => whole.has(id))).length;
+  const held = new Set(own.flatMap(({ itemIds }) => itemIds).filter((id) => whole.has(id)));
+  return [...held].reduce((sum, id) => {
+    const one = whole.get(id)!;
     const groups = one.groups.filter((rings, g) => rings.length > 0 && filmOfGroup(one, g) === film).length;
     const most = one.item.repeat.mode === 'joined' ? 1 : one.item.type === 'text' ? one.copies.length : Infinity;
     return sum + Math.min(groups, most);
-  }, 0);
+  }, loose);
 }
 
 /** Which pieces of each film lie on, or right beside, film below it. */

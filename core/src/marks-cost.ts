@@ -23,8 +23,8 @@ export interface PlannedJob {
 export interface MarksCost {
   /** Loads that the marks of the job add. */
   readonly loads: () => number;
-  /** mm² of film that the marks of a layer cost by the plan; when it has none, what they would cost. */
-  readonly of: (film: string) => number;
+  /** mm² of film that the marks of a layer cost by the plan; when it has none, what they would cost. null when it does not fit the board with them. */
+  readonly of: (film: string) => number | null;
 }
 
 /**
@@ -74,15 +74,20 @@ export function marksCost(
         );
       const [full, bare] = [blocks([...some, ...own]), blocks(some)];
       if (many) return parts.size * (boxArea(full) - boxArea(bare));
-      return planned(film, full, untouched && has ? plan : null) - planned(film, bare, untouched ? without() : null);
+      const more =
+        planned(film, full, untouched && has ? plan : null) - planned(film, bare, untouched ? without() : null);
+      return Number.isNaN(more) ? null : more;
     },
   };
 }
 
-const stripArea = ({ loads }: LoadPlan, film: string): number =>
-  loads
-    .flatMap(({ strips }) => strips.filter((strip) => strip.film === film))
-    .reduce((sum, { used }) => sum + used.along * used.across, 0);
+/** NaN when the film is too large for the board: what is not laid costs nothing, and says nothing. */
+const stripArea = ({ loads, tooLarge }: LoadPlan, film: string): number =>
+  tooLarge.some((large) => large.film === film)
+    ? NaN
+    : loads
+        .flatMap(({ strips }) => strips.filter((strip) => strip.film === film))
+        .reduce((sum, { used }) => sum + used.along * used.across, 0);
 
 const boxArea = (blocks: readonly FilmBlock[]): number =>
   blocks.reduce((sum, { box }) => sum + boxWidth(box) * boxHeight(box), 0);

@@ -218,6 +218,18 @@ export function demoProjects(now: string): Project[] {
         blankId: null,
       })),
     },
+    accepted: [
+      {
+        findingId: 'script-apart:demo-name:names',
+        reason: 'Capitals stand alone in this hand; the tape keeps them together',
+        signature: 'open look parts=2.0 gap=4.0',
+      },
+      {
+        findingId: 'fine-stroke:demo-name:names',
+        reason: 'Held through fifty washes on the last set',
+        signature: 'thin look width=0.9 finest=1.0 count=1.0',
+      },
+    ],
     log: [
       {
         id: 'demo-log-1',
@@ -408,6 +420,18 @@ export function demoProjects(now: string): Project[] {
   // Films on each other: a field, the heron on it, fish across its foot.
   const heron: Project = {
     ...newProject('demo-heron', 'Heron on the can glass', triedOnPaper(canGlass, now), canGlass.id, now),
+    accepted: [
+      {
+        findingId: 'stack-overlap:demo-heron-fish:deep-water',
+        reason: 'The fish hangs from the beak; it is rubbed down well there',
+        signature: 'across look count=1.0 share=13.7',
+      },
+      {
+        findingId: 'fine-stroke:demo-heron-fish',
+        reason: 'A decorative glass, washed by hand',
+        signature: 'thin look width=0.9 finest=1.0 count=1.0',
+      },
+    ],
     items: [
       {
         ...newMotif('demo-heron-field', 'plate', 'shallows'),

@@ -92,6 +92,7 @@ export const usePicture = defineStore('picture', () => {
         answered.value = { doc, ok: made.ok };
         failure.value = null;
         tooHeavy.value = false;
+        if (made.ok && !stale && made.findings.some(({ trying }) => trying)) void tryFixes(doc);
       } catch (problem) {
         judging.value = false;
         if (problem instanceof CallGivenUp) continue;
@@ -105,6 +106,21 @@ export const usePicture = defineStore('picture', () => {
       }
     } while (stale);
     busy.value = false;
+  }
+
+  let trial: AbortController | null = null;
+  /** Has the fixes of what was found tried out, when nothing else is asked for; they are offered as they come back. */
+  async function tryFixes(doc: Project): Promise<void> {
+    trial?.abort();
+    const mine = (trial = new AbortController());
+    const input = { project: doc, limits: settings.limits, supply: stock.supplyFor(doc) };
+    const tried = await askCore('fixes', input, { later: true }).catch(() => null);
+    if (mine.signal.aborted || project.doc !== doc || !picture.value?.ok) return;
+    // What could not be tried is not offered.
+    const findings =
+      tried ??
+      picture.value.findings.map(({ finding, acceptedFor }) => ({ finding: { ...finding, fixes: [] }, acceptedFor }));
+    good.value = picture.value = { ...picture.value, findings };
   }
 
   /**

@@ -37,6 +37,7 @@ const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
   seen: 15_000,
   silhouette: 30_000,
   closer: 600_000,
+  fixes: 120_000,
   marks: 60_000,
   batch: 60_000,
   send: 60_000,

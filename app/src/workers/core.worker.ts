@@ -11,6 +11,7 @@ import {
   examineSteps,
   limitsWith,
   loadsToSend,
+  triedFixes,
   findSilhouette,
   NO_STOCK,
   writeTemplateSvg,
@@ -29,7 +30,7 @@ import {
   stripPictures,
   unjudgedPicture,
 } from './picture.ts';
-import type { CloserPart, CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
+import type { CloserPart, CoreJobs, CoreReply, CoreRequest, JudgedShape, ShapePicture } from './protocol.ts';
 
 async function fitPaper(
   project: CoreJobs['files']['input']['project'],
@@ -150,13 +151,37 @@ async function examine(
       return {
         ok: true,
         ...(shape === null ? shapePicture(project, examined) : ({} as ShapePicture)),
-        ...judgedShape(project, examined, unit, wish, supply),
+        ...tryingFixes(judgedShape(project, examined, unit, wish, supply)),
       };
     }
     if (step.value) {
       shape = shapePicture(project, step.value);
       call.part(shape);
     }
+    await messagesIn();
+    if (call.givenUp()) throw new GivenUp();
+  }
+}
+
+/** What was found, with the fixes that are still to be tried marked. */
+const tryingFixes = (judged: JudgedShape): JudgedShape => ({
+  ...judged,
+  findings: judged.findings.map((one) => (one.finding.fixes.length === 0 ? one : { ...one, trying: true })),
+});
+
+/** Every fix is tried out before it is offered; in between one listens whether they are still wanted. */
+async function fixes(
+  { project, limits, supply }: CoreJobs['fixes']['input'],
+  call: Call,
+): Promise<CoreJobs['fixes']['output']> {
+  const own = limitsWith(limits);
+  const fonts = await fontsOf(project.items);
+  const examined = examineProject(project, fonts, own, supply, memoryOf(project));
+  if (!examined.ok) return [];
+  const steps = triedFixes(project, examined.findings, { fonts, limits: own, supply });
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
     await messagesIn();
     if (call.givenUp()) throw new GivenUp();
   }
@@ -214,6 +239,7 @@ const HANDLERS: {
   batch,
   marks,
   send,
+  fixes,
   parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
   font: async ({ bytes }) => fontSample(bytes),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),

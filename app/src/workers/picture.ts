@@ -250,7 +250,11 @@ export function marksPicture(
   supply: Supply,
 ): CoreJobs['marks']['output'] {
   const cost = marksCost(project, examined, supply);
-  return examined.stack.layers.map(({ film, marksMm2 }) => ({ film, mm2: marksMm2 ?? cost.of(film) }));
+  return examined.stack.layers.flatMap(({ film, marksMm2 }) => {
+    const mm2 = marksMm2 ?? cost.of(film);
+    // What does not fit the board with marks costs nothing that could be told.
+    return mm2 === null ? [] : [{ film, mm2 }];
+  });
 }
 
 /** What batches take, plan by plan. */

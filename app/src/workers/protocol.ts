@@ -133,6 +133,8 @@ export interface ItemPicture {
 export interface JudgedPicture {
   readonly finding: Finding;
   readonly acceptedFor: string | null;
+  /** Whether what would mend it is still being tried: until then no fix is offered. */
+  readonly trying?: boolean;
 }
 
 /** A part on a strip of film, by itself, so that it can be moved. */
@@ -262,6 +264,11 @@ export interface CoreJobs {
       readonly unjudged?: boolean;
     };
     readonly output: ProjectPicture;
+  };
+  /** The findings of a project with those of their fixes that help, each tried. */
+  readonly fixes: {
+    readonly input: { readonly project: Project; readonly limits: OwnLimits; readonly supply: Supply };
+    readonly output: readonly JudgedPicture[];
   };
   readonly drawing: {
     /** Text of the file, and the films that its colours are matched to. */

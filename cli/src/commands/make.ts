@@ -1,25 +1,22 @@
 import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { describeBlankProblem, examineProject, limitsWith } from '@mivet/core';
+import { describeBlankProblem, examineProject, withTriedFixes } from '@mivet/core';
 import { jobFiles } from '@mivet/core/papers';
 import { loadProject, takeOption } from '../files.ts';
-import { loadFonts, paperFonts } from '../fonts.ts';
+import { paperFonts } from '../fonts.ts';
 import { BadInput, type CommandLine } from '../run.ts';
-import { carriedSupply } from '../supply.ts';
+import { judgedBy } from '../judged-by.ts';
 
 /** Writes every file of a job into a folder; exit 1 when a finding will fail. Nothing that exists is overwritten. */
 export const make: CommandLine = async (args, { out, err }) => {
   const { value: folder, rest } = takeOption(args, '--out');
   if (folder === null) throw new BadInput('say where to with --out DIR.');
   const project = loadProject(rest[0]);
-  const examined = examineProject(
-    project,
-    loadFonts(project),
-    limitsWith(project.carried?.limits ?? {}),
-    carriedSupply(project),
-  );
+  const by = judgedBy(project);
+  const examined = examineProject(project, by.fonts, by.limits, by.supply);
   if (!examined.ok) throw new BadInput(describeBlankProblem(examined.problem, 'mm'));
-  const files = await jobFiles(project, examined, { unit: 'mm', paper: 'a4', ...paperFonts() });
+  const findings = withTriedFixes(project, examined.findings, by);
+  const files = await jobFiles(project, { ...examined, findings }, { unit: 'mm', paper: 'a4', ...paperFonts() });
   const taken = files.find((file) => existsSync(join(folder, file.name)));
   if (taken)
     throw new BadInput(`${join(folder, taken.name)} exists already. Nothing was written; name an empty folder.`);

@@ -16,7 +16,7 @@ export interface DrawingColour {
 export interface Drawing {
   readonly widthMm: number;
   readonly heightMm: number;
-  /** The largest area first. */
+  /** As they are drawn, the lowest first; a colour that lies both under and over another is there twice. */
   readonly colours: readonly DrawingColour[];
   /** What could not be taken, in words, each with how often. */
   readonly leftOut: readonly { readonly what: string; readonly count: number }[];

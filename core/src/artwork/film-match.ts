@@ -52,5 +52,9 @@ export function matchFilms(
 }
 
 /** Ids of the films of all colours, in their order; null without films. */
-export const filmIdsFor = (colours: readonly string[], films: readonly Film[], oneToOne: boolean): (string | null)[] =>
-  matchFilms(colours, films, oneToOne).map((match) => match?.film.id ?? null);
+export function filmIdsFor(colours: readonly string[], films: readonly Film[], oneToOne: boolean): (string | null)[] {
+  // A colour that comes on two levels of a drawing is one colour.
+  const distinct = [...new Set(colours)];
+  const matches = new Map(matchFilms(distinct, films, oneToOne).map((match, i) => [distinct[i]!, match]));
+  return colours.map((colour) => matches.get(colour)?.film.id ?? null);
+}

@@ -1,7 +1,10 @@
-import { boxOfCoordinates, boxWidth, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
+import { boxOfRings, boxWidth, isEmptyBox } from '../plane/box.ts';
+import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
-import type { TextItem } from './item.ts';
+import type { RingSetting, TextItem } from './item.ts';
+import { gapAlong } from './joins.ts';
 import { gapsAt } from './letter-gaps.ts';
+import { ornamentShare } from './ring-text.ts';
 import { textOutlines } from './text.ts';
 
 /** One name for which the job is made. */
@@ -44,42 +47,69 @@ export interface FittedName {
   readonly missing: readonly string[];
 }
 
-/** Height at which a name is measured, mm: outlines grow in proportion, gaps do not. */
+/** Height at which a name is measured, mm: outlines grow in proportion. */
 const MEASURED_AT = 20;
+/** Film between two letters that are closed up stays this broad, as a share of a capital: closer, they are one blob. */
+const LEAST_APART = 0.02;
+
+/** The place that a name has: what it may take along its line, less what grows with its capitals. */
+interface NamePlace {
+  readonly widthMm: number;
+  /** mm of it that each mm of a capital's height takes up besides the letters: an ornament, and room between two words. */
+  readonly perCap: number;
+}
 
 /**
- * Fits one name to its place: as the text is set, else smaller, else closed up; what still does not fit is said.
+ * Fits one name to its place: as the text is set, else smaller, else closed up; what still does not fit is said. Letters of
+ * a joined script may be closed up freely; others never until they touch.
  *
  * @param item the text whose place the name takes; its own size is the largest
- * @param list width, lowest capitals and how far letters may be closed
+ * @param list width, lowest capitals and how far letters may be closed; round a circle the room on it counts instead
  * @param row the name
  * @param face the font
  * @param cap height of the text's own capitals, mm
  */
 export function fitName(item: TextItem, list: NameList, row: NameRow, face: FontFace, cap: number): FittedName {
   const { glyphs, missing } = textOutlines(row.name, face, MEASURED_AT);
-  const box = glyphs.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(glyphs.flat());
   const perMm = isEmptyBox(box) ? 0 : boxWidth(box) / MEASURED_AT;
   const gaps = Math.max(0, [...row.name].length - 1);
+  const place: NamePlace = item.ring ? placeOnRing(item.ring) : { widthMm: list.widthMm, perCap: 0 };
+  const roomAt = (capMm: number): number => place.widthMm - place.perCap * capMm;
   const made = (capMm: number, letterGapMm: number, how: FittedName['how']): FittedName => {
     const widthMm = capMm * perMm + gaps * letterGapMm;
-    const overMm = Math.max(0, widthMm - list.widthMm);
+    const overMm = Math.max(0, widthMm - roomAt(capMm));
     return { row, capMm, letterGapMm, widthMm, overMm: overMm < 0.01 ? 0 : overMm, how, missing };
   };
   const gapFor = (capMm: number): number => gapsAt(item, capMm).letterGap;
   if (row.capMm !== null) return made(row.capMm, gapFor(row.capMm), 'by hand');
-  if (cap * perMm + gaps * gapFor(cap) <= list.widthMm) return made(cap, gapFor(cap), 'as is');
+  if (cap * perMm + gaps * gapFor(cap) <= roomAt(cap)) return made(cap, gapFor(cap), 'as is');
   // Gaps that keep their share get smaller with the letters; those in millimetres stay.
   const smaller =
     item.gapsAtMm === null
-      ? (list.widthMm - gaps * item.letterGapMm) / perMm
-      : list.widthMm / (perMm + (gaps * item.letterGapMm) / item.gapsAtMm);
+      ? (place.widthMm - gaps * item.letterGapMm) / (perMm + place.perCap)
+      : place.widthMm / (perMm + place.perCap + (gaps * item.letterGapMm) / item.gapsAtMm);
   const least = Math.min(cap, list.leastCapMm);
   if (smaller >= least) return made(smaller, gapFor(smaller), 'smaller');
   const gap = gapFor(least);
-  const closed = gaps > 0 ? (list.widthMm - least * perMm) / gaps : gap;
-  if (closed >= gap - list.closeMm && gaps > 0) return made(least, closed, 'closed up');
-  return made(least, gap - list.closeMm, 'too long');
+  const apart = face.joined ? Infinity : (nearestLetters(glyphs) / MEASURED_AT - LEAST_APART) * least + gap;
+  const most = Math.max(0, Math.min(list.closeMm, apart));
+  const closed = gaps > 0 ? (roomAt(least) - least * perMm) / gaps : gap;
+  if (closed >= gap - most && gaps > 0) return made(least, closed, 'closed up');
+  return made(least, gap - most, 'too long');
+}
+
+/** The room on a circle for words that come round it so often, with a third of a capital left between two of them. */
+function placeOnRing({ acrossMm, times, between }: RingSetting): NamePlace {
+  const ornament = between === null ? 0 : ornamentShare(between);
+  return { widthMm: (Math.PI * acrossMm) / Math.max(1, times), perCap: ornament + (ornament > 0 ? 0.5 : 0.35) };
+}
+
+/** The nearest that two neighbouring letters come to each other, by the height of a capital at which they were set. */
+function nearestLetters(glyphs: readonly (readonly Ring[])[]): number {
+  let least = Infinity;
+  for (let i = 1; i < glyphs.length; i++) least = Math.min(least, gapAlong(glyphs[i - 1]!, glyphs[i]!) ?? Infinity);
+  return least;
 }
 
 /** The text with a fitted name in its place. */

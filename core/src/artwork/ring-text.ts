@@ -3,6 +3,7 @@ import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
 import type { RingSetting } from './item.ts';
+import type { MotifId } from './motifs/index.ts';
 import { motifOutlines } from './motifs/index.ts';
 import { textOutlines } from './text.ts';
 
@@ -61,10 +62,9 @@ export function ringText(
       ...ornament.map((rings) => rings.map((r) => turned(r, half))),
     ];
   }).flat();
-  const reach = ring.tops === 'out' ? radius + 1.35 * capHeight : radius + 0.35 * capHeight;
-  const box = groups.flat().reduce((grown, r) => boxOfCoordinates(r, grown), EMPTY_BOX);
-  const far = Math.max(reach, -box.minX, box.maxX, -box.minY, box.maxY);
-  const frame = Number.isFinite(far) ? far : reach;
+  // As far from its middle as its film reaches: the ring is centred, whatever its letters leave empty.
+  const far = groups.flat().reduce((most, r) => Math.max(most, farthest(r)), 0);
+  const frame = far > 0 ? far : radius;
   return {
     groups,
     missing,
@@ -94,10 +94,12 @@ function bend(ring: Ring, radius: number, tops: RingSetting['tops'], middle: num
   return out;
 }
 
-function ornamentWidth({ between }: RingSetting, capHeight: number): number {
-  const { box } = motifOutlines(between!, 1);
-  return ((box.maxX - box.minX) / (box.maxY - box.minY)) * capHeight * ORNAMENT_SHARE;
+/** Width of an ornament between words, in heights of a capital. */
+export function ornamentShare(motif: MotifId): number {
+  const { box } = motifOutlines(motif, 1);
+  return ((box.maxX - box.minX) / (box.maxY - box.minY)) * ORNAMENT_SHARE;
 }
+const ornamentWidth = ({ between }: RingSetting, capHeight: number): number => ornamentShare(between!) * capHeight;
 
 /** The ornament where a word would be, half a capital off the circle. */
 function ornamentRings(ring: RingSetting, capHeight: number, radius: number): Ring[] {
@@ -109,6 +111,12 @@ function ornamentRings(ring: RingSetting, capHeight: number, radius: number): Ri
     const moved = r.map((v, i) => (i % 2 ? (v - cy) * scale + capHeight / 2 : (v - cx) * scale));
     return bend(moved, radius, ring.tops, 0);
   });
+}
+
+function farthest(ring: Ring): number {
+  let most = 0;
+  for (let i = 0; i < ring.length; i += 2) most = Math.max(most, Math.hypot(ring[i]!, ring[i + 1]!));
+  return most;
 }
 
 function turned(ring: Ring, by: number): Ring {

@@ -20,6 +20,8 @@ export interface TextOutlines {
   readonly glyphs: readonly (readonly Ring[])[];
   /** Whether each glyph is film as it stands, with nothing in it overlapping. */
   readonly clean: boolean;
+  /** The last letter of each glyph among all letters of the words, line breaks counted; glyph by glyph. */
+  readonly lastLetters: readonly number[];
   /** Letters that the font does not have. */
   readonly missing: readonly string[];
 }
@@ -41,6 +43,7 @@ export function textOutlines(
 ): TextOutlines {
   const scale = capHeight / face.capHeight;
   const glyphs: Ring[][] = [];
+  const lastLetters: number[] = [];
   const missing = new Set<string>();
   let before = 0;
   let clean = true;
@@ -50,9 +53,11 @@ export function textOutlines(
     // Where each glyph begins among the letters of the words, for the gaps of single pairs.
     let letter = before;
     let pushed = 0;
+    const lasts: number[] = [];
     const shifts = run.glyphs.map((glyph, index) => {
       const shift = pushed + index * letterGap;
       letter += [...glyph.text].length;
+      lasts.push(letter - 1);
       pushed += pairGaps.reduce((sum, gap) => (gap.after === letter - 1 ? sum + gap.mm : sum), 0);
       return shift;
     });
@@ -65,9 +70,12 @@ export function textOutlines(
         .map((outline) => flattenPath(mapPath(outline, (p) => ({ x: p.x * scale + dx, y: p.y * scale + dy }), scale)))
         .filter((ring) => ring.length >= 6);
       clean &&= glyph.clean;
-      if (rings.length > 0) glyphs.push(rings);
+      if (rings.length > 0) {
+        glyphs.push(rings);
+        lastLetters.push(lasts[index]!);
+      }
     });
     before += [...line].length + 1;
   });
-  return { glyphs, clean, missing: [...missing] };
+  return { glyphs, clean, lastLetters, missing: [...missing] };
 }

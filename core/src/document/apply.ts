@@ -1,5 +1,6 @@
 import { replaceItem } from '../artwork/sets.ts';
 import type { ArtworkItem } from '../artwork/item.ts';
+import { gapGrowth } from '../artwork/letter-gaps.ts';
 import type { FlatteningChoice } from '../blank/blank.ts';
 import { azimuthOfFacing } from '../wrap/place.ts';
 import type { Command } from '../proof/finding.ts';
@@ -110,6 +111,23 @@ export function applyCommand(project: Project, command: Command): Project {
     }
     case 'build-stack':
       return { ...project, stack: { ...project.stack, build: command.build } };
+    case 'order-films':
+      return { ...project, stack: { ...project.stack, order: [...command.films] } };
+    case 'bring-up': {
+      const item = project.items.find(({ id }) => id === command.itemId);
+      return item ? { ...project, items: [...project.items.filter((one) => one !== item), item] } : project;
+    }
+    case 'close-gaps':
+      return change(command.itemId, (item) => {
+        if (item.type !== 'text') return item;
+        const growth = gapGrowth(item, command.capMm);
+        const closer = new Map(command.gaps.map(({ after, mm }) => [after, mm / growth]));
+        const kept = item.pairGaps.filter(({ after }) => !closer.has(after));
+        const before = (after: number): number =>
+          item.pairGaps.reduce((sum, gap) => (gap.after === after ? sum + gap.mm : sum), 0);
+        const closed = [...closer].map(([after, mm]) => ({ after, mm: before(after) - mm }));
+        return { ...item, pairGaps: [...kept, ...closed], gapsAtMm: item.gapsAtMm ?? command.capMm };
+      });
     case 'lay-warm':
       return { ...project, warm: true };
     case 'lay-cold':

@@ -3,39 +3,51 @@ import type { Command, Finding, Judge, ProofContext } from './finding.ts';
 import { RANK, signatureOf } from './finding.ts';
 
 /**
- * Judges where film lies for everything on a list: the words of each, which take the place of the job's own, and what is
- * made on another blank or for the other hand.
+ * Judges everything on a list as it is cut: the words of each, which take the place of the job's own, and what is made on
+ * another blank or for the other hand.
  *
  * @param context of the whole job
- * @param judges those that hang on where film lies
- * @returns one finding for each kind, of the gravest, with how many more there are
+ * @param judges all those that look at one thing by itself
+ * @returns of what the words of the list bring, one finding for each kind, of the gravest, with how many more there are
  */
 export function judgeMakes(context: ProofContext, judges: readonly Judge[]): Finding[] {
   const judge = (part: ProofContext): Finding[] => judges.flatMap((one) => one(part));
-  const known = new Set(judge(withoutNamed(context)).map((f) => `${f.id} ${signatureOf(f)}`));
+  const told = (finding: Finding): string => `${finding.id} ${signatureOf(finding)}`;
+  const known = new Set(judge(withoutNamed(context)).map(told));
   const found: Finding[] = [];
   const seen = new Set([context.wrap]);
   for (const { on } of context.makes) {
     if (!on || seen.has(on.wrap)) continue;
     seen.add(on.wrap);
     const job = { ...context.job, blank: on.blank, hand: on.hand };
-    for (const finding of judge(withoutNamed({ ...context, job, wrap: on.wrap })))
-      if (!known.has(`${finding.id} ${signatureOf(finding)}`))
-        found.push({
-          ...finding,
-          id: `${finding.id}:on:${on.blank.id}:${on.hand}`,
-          names: { ...finding.names, on: on.blank === context.job.blank ? `the ${on.hand}-handed one` : on.blank.name },
-          // What is moved for this blank moves on the others: only a person can weigh that.
-          fixes: [],
-        });
+    for (const finding of judge(withoutNamed({ ...context, job, wrap: on.wrap }))) {
+      if (known.has(told(finding))) continue;
+      known.add(told(finding));
+      found.push({
+        ...finding,
+        id: `${finding.id}:on:${on.blank.id}:${on.hand}`,
+        names: { ...finding.names, on: on.blank === context.job.blank ? `the ${on.hand}-handed one` : on.blank.name },
+        // What is moved for this blank moves on the others: only a person can weigh that.
+        fixes: [],
+      });
+    }
   }
   const worst = new Map<string, { finding: Finding; count: number }>();
-  for (const make of context.makes)
+  for (const make of context.makes) {
+    const counted = new Set<string>();
     for (const finding of judgeWords(context, make, judge)) {
+      // What the rest of the job brings is told once, above.
+      if (known.has(told(finding))) continue;
       const before = worst.get(finding.code);
       const graver = !before || RANK[finding.severity] < RANK[before.finding.severity];
-      worst.set(finding.code, { finding: graver ? finding : before.finding, count: (before?.count ?? 0) + 1 });
+      const first = !counted.has(finding.code);
+      counted.add(finding.code);
+      worst.set(finding.code, {
+        finding: graver ? finding : before.finding,
+        count: (before?.count ?? 0) + (first ? 1 : 0),
+      });
     }
+  }
   for (const { finding, count } of worst.values())
     found.push({
       ...finding,
@@ -45,20 +57,25 @@ export function judgeMakes(context: ProofContext, judges: readonly Judge[]): Fin
   return found;
 }
 
-/** A job without the text that the names take the place of, when there are names. */
+/** A job without the text that the names take the place of, when there are names, and without what hangs on it. */
 export function withoutNamed(context: ProofContext): ProofContext {
   const itemId = context.makes.length > 0 ? (context.job.names?.itemId ?? null) : null;
   if (itemId === null) return context;
-  return { ...context, wrap: { ...context.wrap, placed: context.wrap.placed.filter((p) => p.item.id !== itemId) } };
+  // Where words shape what is round them, every thing of the list is judged whole, and there is nothing besides.
+  const whole = context.makes.some(({ alone }) => !alone);
+  const { wrap } = context;
+  const placed = whole ? [] : wrap.placed.filter((p) => p.item.id !== itemId);
+  const pieces = whole ? [] : wrap.pieces.filter((p) => !p.itemIds.includes(itemId));
+  const cuts = whole ? [] : wrap.cuts.filter((cut) => cut.itemId !== itemId);
+  return { ...context, wrap: { ...wrap, placed, pieces, cuts, tape: whole ? [] : wrap.tape } };
 }
 
 function judgeWords(context: ProofContext, make: Make, judge: (part: ProofContext) => Finding[]): Finding[] {
-  const { on, placed, text, pieces } = make;
-  if (!on || !placed || !text) return [];
+  const { on, text, wrap } = make;
+  if (!on || !text || !wrap) return [];
   const items = context.job.items.map((item) => (item.id === text.id ? text : item));
   const job = { ...context.job, blank: on.blank, hand: on.hand, items };
-  const found = judge({ ...context, job, wrap: { ...on.wrap, placed: [placed], pieces } });
-  return found.map((finding) => ({
+  return judge({ ...context, job, wrap }).map((finding) => ({
     ...finding,
     names: { ...finding.names, ...(on.blank === context.job.blank ? {} : { on: on.blank.name }) },
     fixes: finding.fixes.flatMap((fix) => fixForName(fix, make, context)),
@@ -67,6 +84,8 @@ function judgeWords(context: ProofContext, make: Make, judge: (part: ProofContex
 
 /** A fix of the text as it serves a name: what was set by hand, or fitted already, is not changed by the text's own size. */
 function fixForName(fix: Command, { fitted }: Make, { job }: ProofContext): Command[] {
+  // A gap is closed in the words of the job, not in those of one name.
+  if (fix.do === 'close-gaps') return [];
   if (fix.do === 'both-faces') return fitted?.how === 'as is' ? [fix] : [];
   if (fix.do !== 'scale-item' || !fitted || fitted.how === 'as is') return [fix];
   if (fitted.how === 'by hand' || fix.toMiddleMm !== undefined) return [];

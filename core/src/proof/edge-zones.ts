@@ -3,6 +3,9 @@ import { isMask } from '../artwork/mask.ts';
 import type { Command, Finding, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
+/** mm. The last digit that is shown. */
+const SHOWN_MM = 0.1;
+
 /**
  * Film inside the zone along one edge of the band, or past the edge itself; shared by the rim and the base.
  *
@@ -20,8 +23,8 @@ export function judgeEdge(context: ProofContext, edge: 'rim' | 'base'): Finding[
     if (!placed.slants || isMask(placed.item)) return [];
     const [top, bottom] = placed.slants;
     const room = edge === 'rim' ? top : side - bottom;
-    // A hundredth is what the mapping may be off by; film set exactly on the line is not inside it.
-    if (room >= zone - 0.01) return [];
+    // Less than half of what is shown is nothing that anybody could set right; film set on the line is not inside it.
+    if (room >= zone - SHOWN_MM / 2) return [];
     const need = zone - room;
     const other = edge === 'rim' ? side - bottom - zones.base : top - zones.rim;
     const fix: Command =
@@ -39,7 +42,7 @@ export function judgeEdge(context: ProofContext, edge: 'rim' | 'base'): Finding[
         id: `${edge}-zone:${placed.item.id}`,
         code: `${edge}-zone`,
         case: room < 0 ? 'over' : 'inside',
-        severity: room < -0.01 ? 'fails' : 'look',
+        severity: room < -SHOWN_MM / 2 ? 'fails' : 'look',
         place: {
           azimuths: [placed.azimuth + placed.box.minX / radius, placed.azimuth + placed.box.maxX / radius],
           slants: edge === 'rim' ? [top, Math.max(top, zone)] : [Math.min(bottom, side - zone), bottom],

@@ -4,6 +4,7 @@ import { bare, makeBlank, makeJob, makeProfile, motifItem, mug, plate, textItem,
 import { NO_ACTS } from '../artwork/acts.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { Project } from '../document/project.ts';
+import { PLAIN_STACK } from '../stack/stack.ts';
 import { STARTING_FILMS } from '../artwork/film.ts';
 import type { StockThing } from '../sheet/stock.ts';
 import { makeOffcut, makeStockFilm } from '../../test/stock.ts';
@@ -89,6 +90,10 @@ const FIRES: Record<FindingCode, Project | readonly [Project, Partial<Limits>]> 
   'stack-unsupported': lined('by hand', 0),
   'registration-missing': lined('by hand', 48),
   'registration-costly': [lined('marks', 30, makeBlank({ girthRim: 250, side: 100 })), { marksCost: 1 }],
+  'stack-hidden': { ...jobOf(tumbler(), plate('solid', 40, 40), plate('line', 20, 4, { film: 'ensign' })), stack: { ...PLAIN_STACK, order: ['ensign', 'deep-water'] } }, // prettier-ignore
+  'stack-overlap': jobOf(tumbler(), plate('solid', 40, 40), plate('across', 60, 6, { film: 'ensign' })),
+  'stack-levels': jobOf(tumbler(), plate('a', 40, 40), plate('b', 30, 30, { film: 'ensign' }), plate('c', 10, 10)),
+  'script-apart': words('Odessa', { font: 'script', letterGapMm: 1 }),
   'film-short': stocked(makeStockFilm({ film: chalk, lengthMm: 20, boughtLengthMm: 5000 })),
   'film-old': stocked(makeOffcut({ film: chalk, boughtOn: null })),
 };

@@ -6,7 +6,7 @@ import { itemName } from './finding.ts';
 export const judgeFaceEdge: Judge = (context) => {
   const { wrap, job } = context;
   if (wrap.template.closed) return [];
-  // A patch ends where film stops lying flat, not where the ball does: nothing rubs there.
+  // A patch grows with what it carries, unless its size was chosen; nothing rubs at its edge.
   const patch = wrap.size.shape.form === 'ball';
   const zone = patch ? 0 : job.blank.baseClearanceMm;
   return wrap.placed.flatMap((placed): Finding[] => {
@@ -15,7 +15,7 @@ export const judgeFaceEdge: Judge = (context) => {
     const edge = Math.min(...pieces.map((piece) => roomToEdge(context, piece)));
     const hole = Math.min(...pieces.map((piece) => roomToHole(context, piece)));
     const room = Math.min(edge, hole);
-    if (room >= zone - 0.01) return [];
+    if (room >= zone - 0.05) return [];
     const half = Math.max(placed.box.maxX, placed.box.maxY);
     return [
       {

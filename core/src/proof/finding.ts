@@ -57,7 +57,11 @@ export type FindingCode =
   | 'registration-missing'
   | 'registration-costly'
   | 'film-short'
-  | 'film-old';
+  | 'film-old'
+  | 'stack-hidden'
+  | 'stack-overlap'
+  | 'stack-levels'
+  | 'script-apart';
 
 /** A change to the project that a finding offers as its fix. */
 export type Command =
@@ -69,6 +73,8 @@ export type Command =
       readonly factor: number;
       /** mm below the middle of the band to bring the item's middle to; left out, it stays where it is counted from. */
       readonly toMiddleMm?: number;
+      /** Whether it has to be just so: a wrap that closes. */
+      readonly exact?: boolean;
     }
   | { readonly do: 'lap-seam'; readonly mm: number }
   | { readonly do: 'fuse-items'; readonly itemIds: readonly string[] }
@@ -99,6 +105,16 @@ export type Command =
   | { readonly do: 'drop-specks'; readonly itemId: string; readonly underMm: number }
   | { readonly do: 'mark-layers'; readonly films: readonly string[]; readonly how: 'marks' | 'by hand' }
   | { readonly do: 'build-stack'; readonly build: 'inlay' }
+  /** Films in an order of one's own; empty: as they are drawn. */
+  | { readonly do: 'order-films'; readonly films: readonly string[] }
+  | { readonly do: 'bring-up'; readonly itemId: string }
+  | {
+      readonly do: 'close-gaps';
+      readonly itemId: string;
+      /** Height of its capitals for which the gaps are meant, mm. */
+      readonly capMm: number;
+      readonly gaps: readonly { readonly after: number; readonly mm: number }[];
+    }
   | { readonly do: 'lay-warm' }
   | { readonly do: 'lay-cold' }
   | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };

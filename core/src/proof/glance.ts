@@ -3,6 +3,7 @@ import { isMask } from '../artwork/mask.ts';
 import type { Limits } from './limits.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
+import type { PlacedItem } from '../wrap/place.ts';
 
 /** How much of a glance a fix fills: moved a little further down a taper, the words still fit it. */
 const SPARE = 0.98;
@@ -18,32 +19,66 @@ export function glanceHalfAngle(radius: number, limits: Pick<Limits, 'glanceDist
   return halfAngleSeen(radius, eyeDistance(radius, limits.glanceDistance), limits.glanceEdge / 100);
 }
 
-/** Words and single motifs wider than what one sees without turning the blank. */
-export const judgeGlance: Judge = (context) =>
-  context.wrap.placed.flatMap((placed): Finding[] => {
-    if (!context.wrap.template.closed || placed.item.repeat.mode !== 'once' || !placed.slants) return [];
-    // A mask is gone before anybody looks.
-    if (isMask(placed.item)) return [];
-    const radius = context.wrap.surface.radiusAt(placed.slant);
-    const half = glanceHalfAngle(radius, context.limits);
+/** Share of the way round from which a thing is a wrap: it is turned to be looked at. */
+const WRAP_SHARE = 0.6;
+
+/**
+ * Words and single motifs wider than what one sees without turning the blank. What is kept together is read as one, and
+ * of a mask what it opens is seen.
+ */
+export const judgeGlance: Judge = (context) => {
+  const { wrap, job, limits } = context;
+  if (!wrap.template.closed) return [];
+  const opened = new Set(job.items.filter(isMask).flatMap(({ acts }) => acts.cutAway));
+  const isRead = ({ item, slants }: PlacedItem): boolean =>
+    item.repeat.mode === 'once' && !isMask(item) && (slants !== null || opened.has(item.id));
+  const groups = new Map<string, PlacedItem[]>();
+  for (const placed of wrap.placed.filter(isRead)) {
+    const { item } = placed;
+    // All colours of a drawing are one picture.
+    const key = item.keepTogether ?? (item.type === 'art' ? item.setId : item.id);
+    groups.set(key, [...(groups.get(key) ?? []), placed]);
+  }
+  return [...groups.values()].flatMap((group): Finding[] => {
+    const [first] = group as [PlacedItem];
+    const radius = wrap.surface.radiusAt(first.slant);
+    const near = (azimuth: number): number =>
+      azimuth - 2 * Math.PI * Math.round((azimuth - first.azimuth) / (2 * Math.PI));
+    const left = Math.min(...group.map((p) => near(p.azimuth) + p.box.minX / radius));
+    const right = Math.max(...group.map((p) => near(p.azimuth) + p.box.maxX / radius));
+    const width = (right - left) * radius;
+    const half = glanceHalfAngle(radius, limits);
     const seen = 2 * radius * half;
-    const width = placed.box.maxX - placed.box.minX;
-    if (width <= seen + 0.05) return [];
+    if (width <= seen + 0.05 || right - left >= WRAP_SHARE * 2 * Math.PI) return [];
+    const middle = (left + right) / 2;
+    const itemIds = group.map(({ item }) => item.id);
+    const factor = (seen / width) * SPARE;
     return [
       {
-        id: `glance:${placed.item.id}`,
+        id: `glance:${first.item.id}`,
         code: 'glance',
-        case: 'wide',
+        case: group.length > 1 ? 'wide-group' : 'wide',
         severity: 'look',
-        place: { azimuths: [placed.azimuth - half, placed.azimuth + half], slants: placed.slants },
-        itemIds: [placed.item.id],
-        numbers: { width, seen, distance: context.limits.glanceDistance },
-        names: { item: itemName(context, placed.item.id) },
-        fixes: [
-          { do: 'scale-item', itemId: placed.item.id, factor: (seen / width) * SPARE },
-          // Opposite a handle there is one face on either side of it.
-          { do: 'both-faces', itemId: placed.item.id, factor: (seen / width) * SPARE },
-        ],
+        place: {
+          azimuths: [middle - half, middle + half],
+          slants: [
+            Math.min(...group.map((p) => p.slants?.[0] ?? p.slant + p.box.minY)),
+            Math.max(...group.map((p) => p.slants?.[1] ?? p.slant + p.box.maxY)),
+          ],
+        },
+        itemIds,
+        numbers: { width, seen, distance: limits.glanceDistance },
+        names: { item: itemName(context, first.item.id), rest: String(group.length - 1) },
+        // Parts of a group are sized by hand: shrunk one by one they would no longer fit each other.
+        fixes:
+          new Set(group.map(({ item }) => (item.type === 'art' ? item.setId : item.id))).size > 1
+            ? []
+            : [
+                { do: 'scale-item', itemId: first.item.id, factor },
+                // Opposite a handle there is one face on either side of it.
+                { do: 'both-faces', itemId: first.item.id, factor },
+              ],
       },
     ];
   });
+};

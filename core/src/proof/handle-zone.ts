@@ -12,7 +12,7 @@ export const judgeHandleZone: Judge = (context) => {
     const room = roomAtHandle(context, placed);
     if (room.left === null || room.right === null) return [];
     const least = Math.min(room.left, room.right);
-    if (least >= zone - 0.01) return [];
+    if (least >= zone - 0.05) return [];
     const radius = wrap.surface.radiusAt(placed.slant);
     const once = placed.item.repeat.mode === 'once';
     const needLeft = zone - room.left;

@@ -1,8 +1,11 @@
+import type { Box } from '../plane/box.ts';
+import { boxHeight, boxWidth, EMPTY_BOX, joinBoxes } from '../plane/box.ts';
 import { BOARDS } from '../sheet/board.ts';
+import type { Wrap } from '../wrap/derive.ts';
 import type { Finding, Judge } from './finding.ts';
 
 /** Films whose pieces do not fit the board either way round. */
-export const judgeLoadFit: Judge = ({ job, plan, wrap }) =>
+export const judgeLoadFit: Judge = ({ job, plan, wrap, stack }) =>
   plan.tooLarge.map((large): Finding => {
     const fits = BOARDS.find(
       (b) =>
@@ -19,10 +22,12 @@ export const judgeLoadFit: Judge = ({ job, plan, wrap }) =>
           return sides[0]! <= usable[0]! && sides[1]! <= usable[1]!;
         })
       : undefined;
+    const marked = stack.layers.filter((layer) => layer.marked).map(({ film }) => film);
+    const byHand = marked.includes(large.film) && fitsBare(wrap, large.film, usable);
     return {
       id: `load-fit:${large.film}`,
       code: 'load-fit',
-      case: fits ? 'longer-board' : 'none',
+      case: byHand ? 'marks' : fits ? 'longer-board' : 'none',
       severity: 'fails',
       place: null,
       itemIds: job.items.filter((item) => item.film === large.film).map((item) => item.id),
@@ -31,11 +36,25 @@ export const judgeLoadFit: Judge = ({ job, plan, wrap }) =>
         short: large.shortMm,
         boardWidth: plan.board.widthMm,
         boardLength: plan.board.lengthMm,
+        margin: plan.board.marginMm,
       },
       names: { film: job.films.find((f) => f.id === large.film)?.name ?? large.film, board: fits?.label ?? '' },
       fixes: [
+        ...(byHand ? [{ do: 'mark-layers', films: marked, how: 'by hand' } as const] : []),
         ...(fits ? [{ do: 'choose-board', boardId: fits.id } as const] : []),
         ...(panels ? [{ do: 'split-panels', panels } as const] : []),
       ],
     };
   });
+
+/** Whether a film would fit some board without what is cut beside its pieces; `usable` is short side, then long. */
+function fitsBare({ pieces }: Wrap, film: string, usable: readonly number[]): boolean {
+  const parts = new Map<string, Box>();
+  for (const piece of pieces)
+    if (piece.film === film && !piece.spare)
+      parts.set(piece.part, joinBoxes(parts.get(piece.part) ?? EMPTY_BOX, piece.flatBox));
+  return [...parts.values()].every((box) => {
+    const [short, long] = [boxWidth(box), boxHeight(box)].sort((a, b) => a - b);
+    return short! <= usable[0]! && long! <= usable[1]!;
+  });
+}

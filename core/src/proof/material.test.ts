@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { at, expectRule, findingsOf, fixed, jobOf } from '../../test/findings.ts';
+import { at, contextOf, expectRule, findingsOf, fixed, jobOf } from '../../test/findings.ts';
 import { makeBlank, makeProfile, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
+import { scaleItem } from '../document/apply.ts';
 import type { Project } from '../document/project.ts';
 import type { Process } from '../wrap/job.ts';
 import { describeFinding } from './words.ts';
@@ -47,8 +48,10 @@ describe('loose-dot', () => {
       jobOf(tumbler(), plate('drawn', 40, 20, { pathData: `M-20 -10H10V10H-20ZM15 0H${15 + dot}V${dot}H15Z` }));
     expectRule('loose-dot', 'look', drawn(2.4), drawn(2.6));
     const [finding] = findingsOf(drawn(2), 'loose-dot');
-    const kept = fixed(drawn(2), finding!).items[0]!;
-    expect(kept.type === 'art' && kept.pathData.match(/M/g)).toHaveLength(1);
+    const kept = fixed(drawn(2), finding!);
+    expect(contextOf(kept).wrap.pieces).toHaveLength(1);
+    // Twice as large it is no speck any more, and there again.
+    expect(contextOf({ ...kept, items: kept.items.map((item) => scaleItem(item, 2)) }).wrap.pieces).toHaveLength(2);
     expect(findingsOf(drawn(2), 'tiny-piece')).toEqual([]);
   });
 });

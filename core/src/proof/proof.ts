@@ -14,6 +14,9 @@ import { judgeFaceEdge } from './face-edge.ts';
 import { judgeFineStroke } from './fine-stroke.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { RANK } from './finding.ts';
+import { judgeStackHidden, judgeStackLevels, judgeStackOverlap } from './film-over-film.ts';
+import { judgeScriptApart } from './script-apart.ts';
+import { tidyFix } from './tidy-fix.ts';
 import { judgeFontMissing } from './font-missing.ts';
 import { judgeGlance } from './glance.ts';
 import { judgeHands } from './hands.ts';
@@ -39,24 +42,13 @@ const JUDGES: readonly Judge[] = [
   judgeReadings,
   judgeReadingWeak,
   judgeFitUnchecked,
-  judgeUnfused,
   judgeFontMissing,
   judgeNamesOverflow,
-  judgeWrinkle,
-  judgeTape,
-  judgeFineStroke,
-  judgeTinyPiece,
   judgeStrayFilm,
   judgeHands,
-  judgeIslands,
-  judgeBridges,
-  judgeMaskMargin,
-  judgeMaskWeb,
   judgeFilmUnsuited,
   judgeBandStrain,
   judgeBalloonKeeps,
-  judgeSeamCut,
-  judgeSeamNeighbours,
   judgeSeamGap,
   judgeRightWayUp,
   judgeLoadFit,
@@ -68,10 +60,31 @@ const JUDGES: readonly Judge[] = [
   judgeRegistrationCostly,
   judgeFilmShort,
   judgeFilmOld,
+  judgeStackLevels,
+  judgeStackHidden,
+  judgeStackOverlap,
 ];
 
-/** Those that hang on where film lies, and so on the words of each name of a list. */
-const PLACED: readonly Judge[] = [judgeRimZone, judgeBaseZone, judgeHandleZone, judgeFaceEdge, judgeGlance];
+/** Those that look at one thing as it is cut: of a list, at every one with its own words. */
+const EACH: readonly Judge[] = [
+  judgeRimZone,
+  judgeBaseZone,
+  judgeHandleZone,
+  judgeFaceEdge,
+  judgeGlance,
+  judgeUnfused,
+  judgeScriptApart,
+  judgeWrinkle,
+  judgeTape,
+  judgeFineStroke,
+  judgeTinyPiece,
+  judgeIslands,
+  judgeBridges,
+  judgeMaskMargin,
+  judgeMaskWeb,
+  judgeSeamCut,
+  judgeSeamNeighbours,
+];
 
 /** All findings of a job, the gravest first. */
 export function proof(context: ProofContext): Finding[] {
@@ -79,8 +92,8 @@ export function proof(context: ProofContext): Finding[] {
   const found = [
     ...JUDGES.flatMap((judge) => judge(context)),
     // Letters that a name lacks are found with the names.
-    ...[judgeLettersMissing, ...PLACED].flatMap((judge) => judge(own)),
-    ...judgeMakes(context, PLACED),
-  ];
+    ...[judgeLettersMissing, ...EACH].flatMap((judge) => judge(own)),
+    ...judgeMakes(context, EACH),
+  ].map(({ fixes, ...finding }) => ({ ...finding, fixes: fixes.flatMap(tidyFix) }));
   return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }

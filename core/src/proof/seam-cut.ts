@@ -1,5 +1,6 @@
 import type { Piece } from '../wrap/pieces.ts';
 import type { PlacedItem } from '../wrap/place.ts';
+import { groupsOfCopy } from '../wrap/place.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
@@ -16,31 +17,40 @@ export const judgeSeamCut: Judge = (context) => {
     !handle || !((p.part === first && p.cutAt === 'left') || (p.part === last && p.cutAt === 'right'));
   return wrap.placed.flatMap((placed): Finding[] => {
     const pieces = wrap.pieces.filter((p) => p.cutAt !== null && meets(p) && p.itemIds.includes(placed.item.id));
-    if (pieces.length === 0) return [];
+    const joined = placed.item.repeat.mode === 'joined';
+    const around = 2 * Math.PI * wrap.surface.radiusAt(placed.slant);
+    const copies = placed.copies.length;
+    const width = joined ? around / copies : broadest(placed) * wrap.surface.radiusAt(placed.slant);
+    // A piece that goes over the seam lies over itself, whether the seam cuts it, is led round it, or a mask trims it.
+    const over = joined || placed.filmOf !== null ? 0 : width * copies - around - job.seam.lapMm;
+    const tooLong = over > SEEN_MM;
+    if (pieces.length === 0 && !tooLong) return [];
     const left = pieces.filter((p) => p.cutAt !== 'right').length;
     const right = pieces.filter((p) => p.cutAt !== 'left').length;
     const count = Math.max(left, right);
-    const around = 2 * Math.PI * wrap.surface.radiusAt(placed.slant);
-    const width = placed.box.maxX - placed.box.minX;
-    const joined = placed.item.repeat.mode === 'joined';
-    const tooLong = !joined && width * placed.copies.length > around;
-    const pitch = around / placed.copies.length;
+    const pitch = around / copies;
     const base = {
       id: `seam-cut:${placed.item.id}`,
       code: 'seam-cut' as const,
       place: {
         azimuths: [Math.PI - 0.1, Math.PI + 0.1] as const,
-        slants: [Math.min(...pieces.map((p) => p.slants[0])), Math.max(...pieces.map((p) => p.slants[1]))] as const,
+        slants:
+          pieces.length === 0
+            ? (placed.slants ?? ([0, wrap.size.side] as const))
+            : ([Math.min(...pieces.map((p) => p.slants[0])), Math.max(...pieces.map((p) => p.slants[1]))] as const),
       },
       itemIds: [placed.item.id],
-      numbers: { count, lap: job.seam.lapMm, copies: placed.copies.length, pitch, width, around },
+      numbers: { count, lap: job.seam.lapMm, copies, pitch, width, around, over },
       names: { item: itemName(context, placed.item.id) },
     };
     if (tooLong) {
-      const factor = (around / placed.copies.length - 2) / width;
-      return [
-        { ...base, case: 'too-long', severity: 'fails', fixes: [{ do: 'scale-item', itemId: placed.item.id, factor }] },
-      ];
+      // As long as the way round, and no shorter: a bare strip shows as much as a lap.
+      const factor = (around + job.seam.lapMm) / (width * copies);
+      const may = Math.max(LEAST_MISS_MM, 2 * Math.max(wrap.errors.gapRim, wrap.errors.gapBase));
+      const exact = { do: 'scale-item', itemId: placed.item.id, factor, exact: true } as const;
+      return over > may
+        ? [{ ...base, case: 'too-long', severity: 'fails', fixes: [exact] }]
+        : [{ ...base, case: 'a-little-long', severity: 'fine', fixes: [exact] }];
     }
     if (job.seam.lapMm > 0) return [{ ...base, case: 'lapped', severity: 'fine', fixes: [] }];
     const lap = { do: 'lap-seam', mm: 1 } as const;
@@ -67,6 +77,38 @@ export const judgeSeamCut: Judge = (context) => {
     ];
   });
 };
+
+/** mm. More of a lap than this is seen in the numbers; and what the ends may miss by however well it was measured. */
+const [SEEN_MM, LEAST_MISS_MM] = [0.05, 0.3];
+/** Levels at which the length of a copy is taken. */
+const LEVELS = 40;
+
+/** rad. The most that a copy goes round at any one height: what is turned up the side may be longer than that. */
+function broadest(placed: PlacedItem): number {
+  const [top, foot] = placed.slants ?? [0, 0];
+  let most = 0;
+  placed.copies.forEach((_, copy) => {
+    const low = new Float64Array(LEVELS).fill(Infinity);
+    const high = new Float64Array(LEVELS).fill(-Infinity);
+    for (const ring of groupsOfCopy(placed, copy).flat())
+      for (let i = 0, n = ring.length; i < n; i += 2) {
+        const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
+        const level = (v: number): number => Math.min(LEVELS - 1, Math.max(0, Math.floor(((v - top) / Math.max(1e-9, foot - top)) * LEVELS))); // prettier-ignore
+        const [from, to] = [level(Math.min(ay, by)), level(Math.max(ay, by))];
+        for (let k = from; k <= to; k++) {
+          // Where the edge passes the middle of this level, kept to its ends.
+          const y = top + ((k + 0.5) / LEVELS) * (foot - top);
+          const t = Math.abs(by - ay) < 1e-9 ? 0 : Math.min(1, Math.max(0, (y - ay) / (by - ay)));
+          for (const x of Math.abs(by - ay) < 1e-9 ? [ax, bx] : [ax + t * (bx - ax)]) {
+            if (x < low[k]!) low[k] = x;
+            if (x > high[k]!) high[k] = x;
+          }
+        }
+      }
+    for (let k = 0; k < LEVELS; k++) most = Math.max(most, high[k]! - low[k]!);
+  });
+  return most;
+}
 
 /** mm. Film moved off the seam ends up this far from it. */
 const CLEAR_OF_SEAM_MM = 2;

@@ -26,9 +26,11 @@ describe('seam-neighbours', () => {
     expect(findingsOf(fixed(withOneAt(-172), finding!), 'seam-neighbours')).toEqual([]);
   });
 
-  it('is silent where they keep half of the pattern’s own spacing, and for another film', () => {
+  it('is silent where they keep half of the pattern’s own spacing, and tells things of different films', () => {
     // −158° is 29° on: 19.7 mm between middles, 11.7 mm between edges.
     expect(findingsOf(withOneAt(-158), 'seam-neighbours')).toEqual([]);
-    expect(findingsOf(withOneAt(-172, 'ensign'), 'seam-neighbours')).toEqual([]);
+    // The same 2.2 mm, of two films: the pattern is that of all of them.
+    expect(findingsOf(withOneAt(-172, 'ensign'), 'seam-neighbours')).toMatchObject([{ case: 'things' }]);
+    expect(findingsOf(withOneAt(-158, 'ensign'), 'seam-neighbours')).toEqual([]);
   });
 });

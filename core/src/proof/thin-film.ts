@@ -33,16 +33,17 @@ export function thinnestOfItems({ job, wrap }: ProofContext, limitOf: (film: Fil
   for (const piece of wrap.pieces) {
     const itemId = piece.itemIds[0]!;
     const limit = limitOf(job.films.find((film) => film.id === piece.film) ?? job.films[0]!);
-    if (limit <= 0) continue;
+    if (limit <= 0 || isSliver(piece, limit)) continue;
     const key = `${itemId} ${limit} ${piece.areaMm2.toFixed(2)} ${outlineLength(piece.flat).toFixed(1)}`;
     let place = known.get(key);
     if (place === undefined) {
-      place = thinPlaces(piece.flat, limit, LEAST_SQUARES * limit * limit)[0] ?? null;
+      place = thinPlaces(piece.flat, limit, LEAST_SQUARES)[0] ?? null;
       known.set(key, place);
     }
     if (!place) continue;
     const before = worst.get(itemId);
-    const worse = !before || place.width < before.place.width;
+    // The worst is the one that falls shortest of what its own film holds.
+    const worse = !before || place.width / limit < before.place.width / before.limit;
     worst.set(itemId, { ...(worse ? { piece, place, limit } : before), count: (before?.count ?? 0) + 1 });
   }
   return [...worst].map(
@@ -64,6 +65,12 @@ export function thinnestOfItems({ job, wrap }: ProofContext, limitOf: (film: Fil
     }),
   );
 }
+
+/** Whether a piece is no more than what a seam leaves of something: that is judged with the seam. */
+const isSliver = ({ cutAt, areaMm2 }: Piece, limit: number): boolean =>
+  cutAt !== null && areaMm2 < SLIVER_SQUARES * limit * limit;
+/** Squares as broad as the limit that a piece cut by a seam has to have to be looked at as film. */
+const SLIVER_SQUARES = 6;
 
 const CREEP: { readonly [process in Process]: LimitId | null } = {
   decal: null,

@@ -55,6 +55,31 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
           : `The rim edge may stray by ±${mm('drift')}${finding.case === 'back' ? ' at the back' : ''}`,
         `It follows from what your readings may be off by; ±${mm('allowed')} goes unnoticed. Take ${readingName ? READING_IN_SENTENCE[readingName] : 'the weakest reading'} once more, with a better tool.`,
       );
+    case 'stack-levels/twice':
+      return say(
+        `${names['film']} would have to lie both under and over ${names['other']}`,
+        'One layer of each cannot be both. Use another film for what lies on top, or move it so that the two do not meet.',
+      );
+    case 'stack-hidden/wholly':
+    case 'stack-hidden/partly':
+      return say(
+        finding.case === 'wholly'
+          ? `${sentence(names['item'])} is hidden under ${names['film']}`
+          : `${whole('share')} % of ${names['item']} is hidden under ${names['film']}`,
+        names['how'] === 'order'
+          ? 'It was drawn over that film, but the film stack lays it below.'
+          : 'That film was drawn over it and covers it; it would be cut and never be seen. Move it, or take it out.',
+      );
+    case 'stack-overlap/across':
+      return say(
+        `${sentence(names['item'])} lies across an edge of ${names['film']}`,
+        `${count(finding.numbers['count'], 'piece lies', 'pieces lie')} half on that film and half beside it: over the step the film tents and dirt gets in. Move it wholly on or off, or knock the films out of each other.`,
+      );
+    case 'script-apart/open':
+      return say(
+        `${sentence(names['item'])} falls apart into ${whole('parts')} parts`,
+        `The letters of a joined script touch, so that a word is one piece; here ${finding.numbers['parts'] === 2 ? 'one join stands' : 'some joins stand'} open by up to ${mm('gap')}.${finding.fixes.length === 0 ? ' Move the letters together in the editor.' : ''}`,
+      );
     case 'seam-gap/small':
       return say(`Expect the seam within ±${mm('worst')}`, 'Your readings are good enough for the ends to meet.');
     case 'seam-gap/lapped':
@@ -84,8 +109,13 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
       );
     case 'seam-cut/too-long':
       return say(
-        `${sentence(names['item'])} is longer than the way round`,
-        `It needs ${mm('width')} for each of ${whole('copies')}, the way round is ${mm('around')}. It would lie over itself.`,
+        `${sentence(names['item'])} is ${mm('over')} longer than the way round`,
+        `${finding.numbers['copies'] === 1 ? `It needs ${mm('width')}` : `It needs ${mm('width')} for each of ${whole('copies')}`}, the way round is ${mm('around')}. It would lie over itself.`,
+      );
+    case 'seam-cut/a-little-long':
+      return say(
+        `${sentence(names['item'])} laps by ${mm('over')} at the seam`,
+        'That is within what your readings may miss by: it may as well meet.',
       );
     case 'seam-cut/no-way':
       return say(
@@ -98,8 +128,11 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         'Each part laps a little, or is left off and laid as a spare.',
       );
     case 'seam-neighbours/pair':
+    case 'seam-neighbours/things':
       return say(
-        `Two pieces in ${names['film']} nearly touch across the seam`,
+        finding.case === 'things'
+          ? 'Two things nearly touch across the seam'
+          : `Two pieces in ${names['film']} nearly touch across the seam`,
         `They come within ${mm('gap')} once the ends meet; elsewhere the pattern keeps ${mm('typical')}.${finding.fixes.length === 0 ? ' Only your eye can judge whether it shows.' : ''}`,
       );
     case 'rim-zone/over':
@@ -138,9 +171,10 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         'A band cannot run through a handle: it ends on both sides of it. Trim the ends to taste; only your eye can judge this.',
       );
     case 'glance/wide':
+    case 'glance/wide-group':
       return say(
-        `${sentence(names['item'])} is wider than one glance`,
-        `It is ${mm('width')} wide; from ${mm('distance')} away one sees ${mm('seen')} here without turning the blank.`,
+        `${sentence(names['item'])}${finding.case === 'wide' ? ' is' : ' and what is kept together with it are'} wider than one glance`,
+        `${finding.case === 'wide' ? 'It is' : 'Together they are'} ${mm('width')} wide; from ${mm('distance')} away one sees ${mm('seen')} here without turning the blank.${finding.fixes.length === 0 ? ' Make them smaller together, or take them apart.' : ''}`,
       );
     case 'unfused/letters':
       return say(
@@ -187,10 +221,15 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         'The longer arc goes to the base',
         `Rim ${mm('rim')}, base ${mm('base')}. It is easily wrapped upside down: “rim this way” is printed on the template.`,
       );
+    case 'load-fit/marks':
+      return say(
+        `${names['film']} does not fit the board with its marks`,
+        `With marks it takes ${mm('long')} × ${mm('short')}; the board is ${mm('boardWidth')} × ${mm('boardLength')} and keeps ${mm('margin')} free all round. Without them it fits.`,
+      );
     case 'load-fit/longer-board':
       return say(
         `${names['film']} does not fit the board`,
-        `Its pieces take ${mm('long')} × ${mm('short')}; the board is ${mm('boardWidth')} × ${mm('boardLength')}.`,
+        `Its pieces take ${mm('long')} × ${mm('short')}; the board is ${mm('boardWidth')} × ${mm('boardLength')} and keeps ${mm('margin')} free all round.`,
       );
     case 'load-fit/none':
       return say(
@@ -454,6 +493,7 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
     case 'turn-item':
       return `Turn ${Math.abs(command.byDeg).toFixed(0)}° ${command.byDeg > 0 ? 'to the right' : 'to the left'}`;
     case 'scale-item':
+      if (command.exact) return 'Make it meet exactly';
       return `Make it ${Math.round((1 - command.factor) * 100)} % smaller${command.toMiddleMm === undefined ? '' : ', in the middle'}`;
     case 'both-faces':
       return 'One on either face instead';
@@ -463,6 +503,14 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
       return command.how === 'marks' ? 'Cut registration marks' : 'Line them up by hand';
     case 'build-stack':
       return 'Knock each film out of those below';
+    case 'order-films':
+      return 'Order the films as they are drawn';
+    case 'bring-up':
+      return 'Bring it to the top';
+    case 'close-gaps':
+      return command.gaps.length === 1
+        ? `Close the gap by ${formatLength(command.gaps[0]!.mm, unit)}`
+        : `Close the ${command.gaps.length} gaps`;
     case 'lay-warm':
       return 'Lay it warm';
     case 'lay-cold':

@@ -54,14 +54,14 @@ export function placeMarks(
     layers.reduce((sum, { box }) => sum + growth(box, marks), 0);
   const places: (readonly [number, number])[] = [];
   const margin = MARK_MM + MARK_CLEAR_MM + STEP_MM;
-  for (let x = reach.minX - margin; x <= reach.maxX + margin - MARK_MM; x += STEP_MM) {
+  // Places are lower left corners: beside the film on the right and above it as well as on the left and below.
+  for (let x = reach.minX - margin; x <= reach.maxX + margin; x += STEP_MM) {
     if (along) {
       const y = along.y(x + MARK_MM / 2);
       if (y !== null && free(x, y)) places.push([x, y]);
       continue;
     }
-    for (let y = reach.minY - margin; y <= reach.maxY + margin - MARK_MM; y += STEP_MM)
-      if (free(x, y)) places.push([x, y]);
+    for (let y = reach.minY - margin; y <= reach.maxY + margin; y += STEP_MM) if (free(x, y)) places.push([x, y]);
   }
   const cheap = spread(places, cost);
   const apart = APART_SHARE * Math.max(boxWidth(all), boxHeight(all), 3 * MARK_MM);

@@ -23,7 +23,7 @@ export const PLAIN_STACK: Stack = { build: 'full', underlapMm: 0.6, thinMm: 4, o
 /**
  * Films from the blank outwards.
  *
- * @param used films in the order in which the artwork first uses them
+ * @param used films in the order that the picture asks for
  * @param order films whose place was chosen
  */
 export function layersOf(used: readonly string[], { order }: Pick<Stack, 'order'>): string[] {

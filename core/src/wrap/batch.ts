@@ -11,6 +11,7 @@ import type { Piece } from './pieces.ts';
 import { makePieces } from './pieces.ts';
 import type { Hand, PlacedItem } from './place.ts';
 import { placeItem } from './place.ts';
+import { cutsAtSeams } from './seam-cuts.ts';
 
 /** What a thing of a list is made on, and the wrap that all made on it share but for their words. */
 export interface MadeOn {
@@ -31,6 +32,10 @@ export interface Make {
   /** Its words as they lie; null without words, or without a blank. */
   readonly placed: PlacedItem | null;
   readonly pieces: readonly Piece[];
+  /** Everything of it as it is cut, to be judged; null without a blank. */
+  readonly wrap: Wrap | null;
+  /** Whether its words leave all else of the job as it is. */
+  readonly alone: boolean;
 }
 
 /**
@@ -40,16 +45,25 @@ export interface Make {
  * @param list what is made
  * @param wrap of the job as it stands
  * @param fonts loaded
- * @returns in the order of the list; empty when the text is gone or is set in a ring
+ * @returns in the order of the list; empty when the text is gone
  */
 export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook): Make[] {
   const madeOn = blanksOfList(job, wrap, fonts);
   if (list.itemId === null)
     return list.rows.map((row) => {
       const on = madeOn(row);
-      return { row, fitted: null, text: null, on, placed: null, pieces: on?.wrap.pieces ?? [] };
+      return {
+        row,
+        fitted: null,
+        text: null,
+        on,
+        placed: null,
+        pieces: on?.wrap.pieces ?? [],
+        wrap: on?.wrap ?? null,
+        alone: true,
+      };
     });
-  const item = job.items.find((i): i is TextItem => i.id === list.itemId && i.type === 'text' && i.ring === null);
+  const item = job.items.find((i): i is TextItem => i.id === list.itemId && i.type === 'text');
   const cap = wrap.placed.find((p) => p.item.id === list.itemId)?.capHeight;
   if (!item || cap === null || cap === undefined) return [];
   const { face } = faceOf(fonts, item.font);
@@ -58,17 +72,23 @@ export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook)
     const fitted = fitName(item, list, row, face, cap);
     const text = textForName(item, fitted);
     const on = madeOn(row);
-    if (!on) return { row, fitted, text, on, placed: null, pieces: [] };
+    const none = { row, fitted, text, on, placed: null, pieces: [], wrap: null, alone };
+    if (!on) return none;
     if (alone) {
       const placed = placeItem(text, on.wrap.surface, fonts, on.hand);
       const own = makePieces([placed], pieceFrameOf(job, on.wrap));
-      return { row, fitted, text, on, placed, pieces: [...others(on.wrap.pieces, item.id), ...own] };
+      const pieces = [...others(on.wrap.pieces, item.id), ...own];
+      const { surface, seams } = on.wrap;
+      const all = on.wrap.placed.map((p) => (p.item.id === item.id ? placed : p));
+      const field = { side: surface.slantLength, radiusAt: (slant: number) => surface.radiusAt(slant) };
+      const cuts = [...on.wrap.cuts.filter((cut) => cut.itemId !== item.id), ...cutsAtSeams([placed], seams, field)];
+      return { row, fitted, text, on, placed, pieces, wrap: { ...on.wrap, placed: all, pieces, cuts }, alone };
     }
     const items = job.items.map((i) => (i.id === item.id ? text : i));
     const derived = deriveWrap({ ...job, blank: on.blank, hand: on.hand, items }, fonts);
-    if (!derived.ok) return { row, fitted, text, on, placed: null, pieces: [] };
+    if (!derived.ok) return none;
     const placed = derived.wrap.placed.find((p) => p.item.id === item.id) ?? null;
-    return { row, fitted, text, on, placed, pieces: derived.wrap.pieces };
+    return { row, fitted, text, on, placed, pieces: derived.wrap.pieces, wrap: derived.wrap, alone };
   });
 }
 

@@ -19,7 +19,10 @@ import type { SeamCut } from './seam-cuts.ts';
 import { cutsAtSeams } from './seam-cuts.ts';
 import type { FoundSeam } from './seam-finder.ts';
 import { findSeams, measureSeam } from './seam-finder.ts';
+import type { DrawnFilm, DrawnOverlaps, PictureOrder } from '../stack/overlaps.ts';
+import { orderByPicture, overlapsOf } from '../stack/overlaps.ts';
 import { layersOf } from '../stack/stack.ts';
+import { toPlane, turnsNear } from './side-plane.ts';
 import { buildStack, filmOfGroup } from './build-stack.ts';
 import { shapeOthers } from './shape-others.ts';
 import { straightSeam } from './seam-path.ts';
@@ -53,6 +56,12 @@ export interface Wrap {
   readonly placed: readonly PlacedItem[];
   /** Films from the blank outwards. */
   readonly layers: readonly string[];
+  /** What is drawn, before films are knocked out of each other, how it lies on each other, and the order that asks for. */
+  readonly drawn: {
+    readonly films: readonly DrawnFilm[];
+    readonly overlaps: DrawnOverlaps;
+    readonly order: PictureOrder;
+  };
   readonly pieces: readonly Piece[];
   /** Sheets of transfer tape, where the side curves both ways. */
   readonly tape: readonly TapeSheet[];
@@ -62,6 +71,8 @@ export interface Wrap {
 export type Derived =
   | { readonly ok: true; readonly wrap: Wrap; readonly doubts: readonly ReadingDoubt[] }
   | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
+
+const NO_OVERLAPS: DrawnOverlaps = { areas: new Float64Array(), pairs: [] };
 
 /** Sine past which nothing is flattened: half-angles over 60° are discs, not cups. */
 const STEEPEST_FLATTENED = Math.sin(Math.PI / 3);
@@ -86,7 +97,8 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
   const film = wrapFilm(job);
   const thickness = film?.thicknessMm ?? 0;
   const give = filmGive(film?.finish ?? 'gloss permanent', job.warm);
-  const { template, surface } = makeTemplate(job.blank, read, thickness, job.seam, give);
+  const reach = patchReach(job, read, fonts, () => makeTemplate(job.blank, read, thickness, job.seam, give).surface);
+  const { template, surface } = makeTemplate(job.blank, read, thickness, job.seam, give, reach);
   // A patch covers only part of a ball: from here on the side is what the template covers.
   const size = { ...read, side: surface.slantLength };
   const meanRadius = (surface.radiusAt(0) + surface.radiusAt(surface.slantLength)) / 2;
@@ -111,7 +123,10 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
   }
   const laid = job.items.map((item) => done.get(item.id)!);
   const shaped = shapeOthers(laid, meanRadius, template.closed);
-  const layers = layersOf(filmsOf(shaped), job.stack);
+  const drawn = drawnFilms(shaped, meanRadius, template.closed);
+  const overlaps = new Set(drawn.map(({ film }) => film)).size > 1 ? overlapsOf(drawn) : NO_OVERLAPS;
+  const picture = orderByPicture(drawn, overlaps);
+  const layers = layersOf(picture.films, job.stack);
   const placed = buildStack(shaped, layers, job.stack, meanRadius, template.closed);
   const seams = template.closed ? seamsOf(job, template, surface, placed) : [];
   const panels = makePanels(
@@ -151,15 +166,25 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       meanRadius,
       placed,
       layers,
+      drawn: { films: drawn, overlaps, order: picture },
       pieces:
         spares.length > 0 ? [...pieces, ...makeSpares(placed, spares, surface, boxOfPanels(panels.flats))] : pieces,
     },
   };
 }
 
-/** Films in the order in which the artwork first uses them. */
-const filmsOf = (placed: readonly PlacedItem[]): string[] =>
-  placed.flatMap((one) => one.groups.map((_, g) => filmOfGroup(one, g)));
+/** What is drawn, group by group in the order of the artwork; what lies across the back is there on both of its sides. */
+function drawnFilms(placed: readonly PlacedItem[], meanRadius: number, closed: boolean): DrawnFilm[] {
+  const onSide = { minX: -Math.PI, maxX: Math.PI, minY: -Infinity, maxY: Infinity };
+  return placed.flatMap((one) =>
+    one.groups.flatMap((group, g): DrawnFilm[] => {
+      const rings = turnsNear(group, onSide, closed).flat();
+      return rings.length === 0
+        ? []
+        : [{ itemId: one.item.id, film: filmOfGroup(one, g), rings: rings.map((ring) => toPlane(ring, meanRadius)) }];
+    }),
+  );
+}
 
 /** The frame in which pieces of a job are cut. */
 export function pieceFrameOf(
@@ -206,6 +231,30 @@ function seamsOf(
   if (!handle) return found(findSeams(inTheWay, wish));
   if (even.length === 0) return [];
   return found(findSeams(inTheWay, { ...wish, near: { azimuths: even, reach: (0.45 * (to - from)) / count } }));
+}
+
+/** mm that a patch goes on past what it carries. */
+const PATCH_MARGIN_MM = 2;
+
+/**
+ * What a patch on a ball has to cover for its artwork, mm across; 0 on all else, and where its size was chosen. Only what
+ * counts from the middle says where it is: what counts from the patch's edge moves with it.
+ */
+function patchReach(job: Job, { shape }: BlankSize, fonts: FontBook, draft: () => Development): number {
+  if (shape.form !== 'ball' || job.blank.flattening.patchMm !== null) return 0;
+  const surface = draft();
+  const middle = surface.slantLength / 2;
+  const perTurn = surface.radiusAt(middle);
+  const far = job.items
+    .filter(({ placement, repeat }) => placement.from === 'middle' && repeat.mode !== 'scattered')
+    .flatMap((item) => placeItem(item, surface, fonts, job.hand).groups.flat())
+    .reduce((most, ring) => {
+      let own = most;
+      for (let i = 0; i < ring.length; i += 2)
+        own = Math.max(own, Math.hypot(ring[i]! * perTurn, ring[i + 1]! - middle));
+      return own;
+    }, 0);
+  return far === 0 ? 0 : Math.ceil(2 * (far + PATCH_MARGIN_MM));
 }
 
 /** Whether a thing of some reach lies within a round face, clear of a lid's hole. */

@@ -21,6 +21,22 @@ export function strainText(strain: number): string {
   return `${percent < 0.05 ? '0' : percent < 10 ? percent.toFixed(1) : percent.toFixed(0)}\u00A0%`;
 }
 
+/** The most that film is pulled and pushed, where, and what it takes of each; the worse against its own limit first. */
+export function describeStrains({ map, give }: Pick<Flattening, 'map' | 'give'>): string {
+  const samples = map?.samples ?? [];
+  const last = samples.at(-1)?.at ?? 0;
+  const where = (at: number): string => {
+    const ends = map?.by === 'slant' ? ['at the rim', 'half-way down', 'at the base'] : ['in its middle', 'on the way out', 'at its edge']; // prettier-ignore
+    return ends[at < 0.2 * last ? 0 : at > 0.8 * last ? 2 : 1]!;
+  };
+  const most = samples.reduce((a, b) => (b.strain > a.strain ? b : a), { at: 0, strain: 0 });
+  const least = samples.reduce((a, b) => (b.strain < a.strain ? b : a), { at: 0, strain: 0 });
+  const pulled = { load: most.strain / give.stretch, text: `pulls ${strainText(most.strain)} ${where(most.at)} (film takes ${strainText(give.stretch)})` }; // prettier-ignore
+  const pushed = { load: -least.strain / give.squeeze, text: `pushes it together by ${strainText(least.strain)} ${where(least.at)} (film takes ${strainText(give.squeeze)})` }; // prettier-ignore
+  const both = [pulled, pushed].filter(({ load }) => load > 0.02).sort((a, b) => b.load - a.load);
+  return both.length === 0 ? 'strains next to nothing' : both.map(({ text }) => text).join(' and ');
+}
+
 /** What each way is called on a button. */
 export function describeWay({ way, parts }: Pick<FlattenOption, 'way' | 'parts'>): string {
   const names: Record<FlattenWay, string> = {
@@ -107,7 +123,7 @@ function profileWords(flattening: Flattening, template: Template, mm: (v: number
     };
   return {
     title: 'The best one band',
-    why: `The side curves both ways, so no band fits everywhere. Of all bands this one strains least: ${strainText(strain)} at worst.`,
+    why: `The side curves both ways, so no band fits everywhere. Of all bands this one asks least of the film: it ${describeStrains(flattening)}.`,
     instead: bowed,
   };
 }

@@ -70,11 +70,18 @@ export const MOST_PARTS = { bands: 6, gores: 48 } as const;
  * @param size corrected sizes
  * @param filmThickness mm
  * @param give what the film takes
+ * @param leastPatchMm what a patch has to cover across, unless its size was chosen, mm
  */
-export function flatten(blank: Blank, size: BlankSize, filmThickness: number, give: FilmGive): Flattening {
+export function flatten(
+  blank: Blank,
+  size: BlankSize,
+  filmThickness: number,
+  give: FilmGive,
+  leastPatchMm = 0,
+): Flattening {
   const { shape } = size;
   if (shape.form === 'profile') return flattenProfile(blank.flattening, shape, filmThickness, give);
-  if (shape.form === 'ball') return flattenBall(blank, shape, give);
+  if (shape.form === 'ball') return flattenBall(blank, shape, give, leastPatchMm);
   return {
     ...EXACT,
     give,
@@ -238,7 +245,12 @@ export function patchLatitude(choice: FlatteningChoice): number {
   return (Math.max(-80, Math.min(80, choice.patchUpDeg)) * Math.PI) / 180;
 }
 
-function flattenBall(blank: Blank, shape: Extract<BlankForm, { form: 'ball' }>, give: FilmGive): Flattening {
+function flattenBall(
+  blank: Blank,
+  shape: Extract<BlankForm, { form: 'ball' }>,
+  give: FilmGive,
+  leastPatchMm: number,
+): Flattening {
   const choice = blank.flattening;
   const gaussian = spheroidGaussian(shape.radius, shape.halfLength, patchLatitude(choice));
   const bend = 1 / Math.sqrt(gaussian);
@@ -246,7 +258,7 @@ function flattenBall(blank: Blank, shape: Extract<BlankForm, { form: 'ball' }>, 
   const room = Math.max(0, give.stretch + give.squeeze - shrink);
   const widest = widestPulled(gaussian, room, 0);
   const largest = Math.PI * 0.9 * Math.min(bend, shape.radius);
-  const across = Math.min(largest, Math.max(5, choice.patchMm ?? Math.floor(widest.disk)));
+  const across = Math.min(largest, Math.max(5, choice.patchMm ?? Math.max(Math.floor(widest.disk), leastPatchMm)));
   const strainAt = (distance: number): number =>
     distance < 1e-9 ? 0 : (bend * Math.sin(distance / bend)) / distance - 1;
   const needed = -strainAt(across / 2) + shrink;

@@ -8,6 +8,8 @@ import type { FontBook, FontFace } from '../artwork/font.ts';
 import { faceOf } from '../artwork/font.ts';
 import type { ArtItem, ArtworkItem, RingSetting, TextItem } from '../artwork/item.ts';
 import { motifOutlines } from '../artwork/motifs/index.ts';
+import type { OpenJoin } from '../artwork/joins.ts';
+import { openJoins } from '../artwork/joins.ts';
 import { gapsAt } from '../artwork/letter-gaps.ts';
 import { ringText } from '../artwork/ring-text.ts';
 import type { TextOutlines } from '../artwork/text.ts';
@@ -34,6 +36,8 @@ export interface ItemOutlines {
   readonly capHeight: number | null;
   /** mm between two words that are set round a circle. */
   readonly ringRoom?: number;
+  /** Where words of a joined script fall apart. */
+  readonly openJoins?: readonly OpenJoin[];
 }
 
 /**
@@ -70,6 +74,7 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
       missingLetters: text.missing,
       capHeight,
       fontMissing,
+      openJoins: face.joined ? openJoins(item.text, text, cap) : [],
     };
   }
   if (item.type === 'art') return artOutlines(item, pitch);

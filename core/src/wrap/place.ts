@@ -3,6 +3,7 @@ import type { Box } from '../plane/box.ts';
 import { boxHeight, boxOfRings, boxWidth, isEmptyBox } from '../plane/box.ts';
 import type { FontBook } from '../artwork/font.ts';
 import type { ArtworkItem, Facing, Placement } from '../artwork/item.ts';
+import type { OpenJoin } from '../artwork/joins.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { mirrorRing } from '../polygon/polygon.ts';
 import type { Development } from '../surface/development.ts';
@@ -35,6 +36,10 @@ export interface PlacedItem {
   readonly capHeight: number | null;
   /** mm between two words that are set round a circle; null for all else. */
   readonly ringRoom: number | null;
+  /** Where words of a joined script fall apart. */
+  readonly openJoins: readonly OpenJoin[];
+  /** Radius of the side at its middle, mm. */
+  readonly radius: number;
   /** mm. How far the ends of a rigid item leave the level line through its middle; 0 otherwise. */
   readonly rigidSag: number;
 }
@@ -128,6 +133,8 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     fontMissing: outlines.fontMissing ?? false,
     capHeight: outlines.capHeight,
     ringRoom: outlines.ringRoom ?? null,
+    openJoins: outlines.openJoins ?? [],
+    radius,
     rigidSag: running === 'rigid' ? rigidSag(surface, slant, half) : 0,
   };
 }

@@ -43,6 +43,7 @@ export interface Template {
  * @param filmThickness mm
  * @param seam lap at the right-hand end, mm
  * @param give what the film takes where the side curves both ways
+ * @param leastPatchMm what a patch on a ball has to cover across, mm
  */
 export function makeTemplate(
   blank: Blank,
@@ -50,8 +51,9 @@ export function makeTemplate(
   filmThickness: number,
   seam: Seam,
   give: FilmGive,
+  leastPatchMm = 0,
 ): { template: Template; surface: Development } {
-  const flattening = flatten(blank, size, filmThickness, give);
+  const flattening = flatten(blank, size, filmThickness, give, leastPatchMm);
   const { shape } = size;
   if (shape.form === 'cone') {
     const cone = coneOfBlank(size, filmThickness);

@@ -3,12 +3,15 @@ import { formatLength, type TextItem } from '@mivet/core';
 import { computed, ref } from 'vue';
 
 /** The letters of a text in a row: each is moved along the line by dragging it, or by the arrow keys. */
-const props = defineProps<{
-  item: TextItem;
-  unit: 'mm' | 'in';
-  /** How much its gaps have grown from what is noted. */
-  growth: number;
-}>();
+const props = withDefaults(
+  defineProps<{
+    item: TextItem;
+    unit: 'mm' | 'in';
+    /** How much its gaps have grown from what is noted. */
+    growth?: number;
+  }>(),
+  { growth: 1 },
+);
 const emit = defineEmits<{ change: [gaps: TextItem['pairGaps']] }>();
 /** mm that a letter moves for each pixel that it is dragged, and for each press of a key. */
 const [PER_PX, PER_KEY] = [0.05, 0.1];

@@ -2,7 +2,14 @@
 import { describeFinding, type Command, type Finding } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 
-const props = defineProps<{ finding: Finding; acceptedFor: string | null; unit: 'mm' | 'in'; opened: boolean }>();
+const props = defineProps<{
+  finding: Finding;
+  acceptedFor: string | null;
+  unit: 'mm' | 'in';
+  opened: boolean;
+  /** Whether what would mend it is still being tried out. */
+  trying?: boolean;
+}>();
 const emit = defineEmits<{
   toggle: [];
   fix: [command: Command];
@@ -46,15 +53,18 @@ function accept(): void {
         <button type="button" class="btn btn-link btn-sm" @click="emit('withdraw')">Look at it again</button>
       </p>
       <div v-else-if="finding.severity !== 'fine'" class="acts">
-        <button
-          v-for="(fix, i) in finding.fixes"
-          :key="i"
-          type="button"
-          class="btn btn-sm btn-outline-primary"
-          @click="emit('fix', fix)"
-        >
-          {{ words.fixes[i] }}
-        </button>
+        <span v-if="trying" class="quiet small" role="status"><BSpinner small /> Trying what would mend it…</span>
+        <template v-else>
+          <BButton
+            v-for="(fix, i) in finding.fixes"
+            :key="i"
+            size="sm"
+            variant="outline-primary"
+            @click="emit('fix', fix)"
+          >
+            {{ words.fixes[i] }}
+          </BButton>
+        </template>
         <button
           v-if="finding.goTo && finding.fixes.length === 0"
           type="button"

@@ -140,6 +140,7 @@ function withdraw(finding: Finding): void {
       :key="f.finding.id"
       :finding="f.finding"
       :accepted-for="f.acceptedFor"
+      :trying="f.trying ?? false"
       :unit="settings.unit"
       :opened="f.finding.id === openedId"
       @toggle="toggle(f.finding)"

@@ -1,5 +1,6 @@
 import type { Drawing, DrawingColour, DrawingResult } from '../../artwork/drawing.ts';
-import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../../plane/box.ts';
+import type { Box } from '../../plane/box.ts';
+import { boxesTouch, boxOfCoordinates, boxOfRings, EMPTY_BOX, isEmptyBox } from '../../plane/box.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import type { Path } from '../../plane/path.ts';
 import { intersectRings, unionRings } from '../../polygon/boolean.ts';
@@ -87,12 +88,26 @@ class TooMuch extends Error {
   }
 }
 
+interface DrawnShape {
+  readonly rings: readonly Ring[];
+  readonly box: Box;
+}
+interface Level {
+  readonly colour: string;
+  readonly shapes: DrawnShape[];
+}
+
+/** Whether one shape covers anything of another. */
+const covers = (a: DrawnShape, b: DrawnShape): boolean =>
+  boxesTouch(a.box, b.box) && intersectRings(a.rings, b.rings).length > 0;
+
 /** One walk over a drawing. */
 class Reader {
   private readonly ids = new Map<string, Element>();
   private readonly rules: ReturnType<typeof readRules>['rules'];
   private readonly leftOut = new Map<string, number>();
-  private readonly areas = new Map<string, Ring[]>();
+  /** Areas of one colour that lie on the same level, the lowest first: a colour that lies both under and over another is there twice. */
+  private readonly levels: Level[] = [];
   /** mm per unit of the drawing, and its larger side in units. */
   private readonly perUnit: number;
   private readonly span: number;
@@ -149,11 +164,9 @@ class Reader {
 
   /** All areas together, or null when there are none. */
   finish(): Drawing | null {
-    const colours: { colour: string; polygons: Polygon[] }[] = [];
-    for (const [colour, rings] of this.areas) {
-      const polygons = unionRings(rings);
-      if (polygons.length > 0) colours.push({ colour, polygons });
-    }
+    const colours = this.levels
+      .map(({ colour, shapes }) => ({ colour, polygons: unionRings(shapes.flatMap(({ rings }) => rings)) }))
+      .filter(({ polygons }) => polygons.length > 0);
     const box = colours
       .flatMap(({ polygons }) => polygons.map((p) => p.outer))
       .reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
@@ -169,7 +182,7 @@ class Reader {
     return {
       widthMm: (box.maxX - box.minX) * this.perUnit,
       heightMm: (box.maxY - box.minY) * this.perUnit,
-      colours: done.sort((a, b) => b.areaMm2 - a.areaMm2),
+      colours: done,
       leftOut: [...this.leftOut].map(([what, count]) => ({ what, count })),
     };
   }
@@ -250,9 +263,18 @@ class Reader {
   private put(colour: string, polygons: readonly Polygon[], clip: readonly Ring[] | null): void {
     const rings = polygons.flatMap((p) => [...ringsOf(p)]);
     const seen = clip ? intersectRings(rings, clip).flatMap((p) => [...ringsOf(p)]) : rings;
-    const all = this.areas.get(colour);
-    if (all) all.push(...seen);
-    else if (seen.length > 0) this.areas.set(colour, [...seen]);
+    if (seen.length === 0) return;
+    const shape = { rings: seen, box: boxOfRings(seen) };
+    // As low as it may go: beside others of its colour, if nothing of another colour that it covers lies between.
+    for (let i = this.levels.length - 1; i >= 0; i--) {
+      const level = this.levels[i]!;
+      if (level.colour === colour) {
+        level.shapes.push(shape);
+        return;
+      }
+      if (level.shapes.some((below) => covers(shape, below))) break;
+    }
+    this.levels.push({ colour, shapes: [shape] });
   }
 
   /** A plain colour, or a gradient's first; null for none. */

@@ -1,0 +1,29 @@
+import type { Command } from './finding.ts';
+
+/** Steps in which things are moved and turned by a fix: what a hand sets and a button says. */
+const [STEP_MM, STEP_DEG] = [0.5, 1];
+/** Less than this is no change that anybody could see. */
+const [LEAST_FACTOR, LEAST_MM] = [0.002, 0.005];
+
+/**
+ * A fix as it is offered: in steps that a person would set, a little more rather than a little less; none when it would
+ * change nothing.
+ */
+export function tidyFix(fix: Command): Command[] {
+  switch (fix.do) {
+    case 'move-item': {
+      const downMm = Math.sign(fix.downMm) * STEP_MM * Math.ceil(Math.abs(fix.downMm) / STEP_MM - 1e-6);
+      return downMm === 0 ? [] : [{ ...fix, downMm }];
+    }
+    case 'turn-item': {
+      const byDeg = Math.sign(fix.byDeg) * STEP_DEG * Math.ceil(Math.abs(fix.byDeg) / STEP_DEG - 1e-6);
+      return byDeg === 0 ? [] : [{ ...fix, byDeg }];
+    }
+    case 'scale-item':
+      return Math.abs(1 - fix.factor) < LEAST_FACTOR && fix.toMiddleMm === undefined && fix.exact !== true ? [] : [fix];
+    case 'thicken-item':
+      return fix.mm < LEAST_MM ? [] : [{ ...fix, mm: Math.ceil(fix.mm * 20 - 1e-6) / 20 }];
+    default:
+      return [fix];
+  }
+}
