@@ -95,7 +95,7 @@ describe('cut files in three formats', () => {
   const { job, wrap } = contextOf(
     jobOf(tumbler(), wave(5), textItem('COX', { film: 'ensign', size: { by: 'cap', mm: 9 } })),
   );
-  const sheet = planJob(wrap.pieces, job.films, boardById('backed'));
+  const sheet = planJob(wrap.pieces, job.films, { ...boardById('long'), lengthMm: 3600 });
   const wish = { overcutMm: 0.5, weedingMm: 60, testMark: true };
   const files = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, wish, [
     CUT_WRITERS.svg,

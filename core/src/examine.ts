@@ -108,7 +108,7 @@ export function* examineSteps(
     const pieces = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
     const board = boardById(
       boardId,
-      supply.cutters.map((cutter) => cutter.board),
+      supply.cutters.map(({ board: own, onBoard }) => ({ ...own, alone: !onBoard })),
     );
     const lined = lineUp(project, wrap, pieces);
     const all = [...pieces, ...lined.marks];

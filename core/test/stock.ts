@@ -42,7 +42,6 @@ export const makeCutter = (change: Partial<StockCutter> = {}): StockCutter => ({
   id: 'cutter',
   board: boardById('square'),
   onBoard: true,
-  bladeOffsetMm: 0.25,
   pace: USUAL_PACE,
   bladeMm: 1000,
   bladeLastsMm: 400_000,

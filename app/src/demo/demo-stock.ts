@@ -100,7 +100,6 @@ export function demoStock(now: string): StockDocument[] {
       id: `demo-cutter-${board.id}`,
       board,
       onBoard: true,
-      bladeOffsetMm: 0.25,
       pace: USUAL_PACE,
       bladeMm: board.id === 'square' ? 128_000 : 0,
       bladeLastsMm: 400_000,

@@ -144,11 +144,12 @@ export function judgedShape(
 ): JudgedShape {
   const blocks = blocksOf(cut, project.films, supply);
   return {
-    names: batch.map(({ row, fitted, on, pieces }) => ({
+    names: batch.map(({ row, fitted, on, placed, pieces }) => ({
       rowId: row.id,
       name: row.name,
       capMm: fitted?.capMm ?? 0,
       widthMm: fitted?.widthMm ?? 0,
+      cutMm: placed && cutSize([placed], placed),
       overMm: fitted?.overMm ?? 0,
       how: fitted?.how ?? 'as is',
       missing: fitted?.missing ?? [],

@@ -66,6 +66,8 @@ export interface NamePicture {
   readonly name: string;
   readonly capMm: number;
   readonly widthMm: number;
+  /** Size of its words as they are cut, mm; null when nothing of them is. */
+  readonly cutMm: { readonly width: number; readonly height: number } | null;
   readonly overMm: number;
   readonly how: FittedName['how'];
   readonly missing: readonly string[];

@@ -1,11 +1,12 @@
 import { contours } from 'd3-contour';
 import { differenceEuclidean, formatHex } from 'culori';
 import type { Picture } from '../photo/foreground.ts';
+import { boxHeight, boxOfRings, boxWidth } from '../plane/box.ts';
 import { flattenPath } from '../plane/flatten.ts';
 import { fitRing } from '../plane/fit.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { reverseRing, ringArea } from '../polygon/polygon.ts';
-import type { DrawingColour, DrawingResult } from './drawing.ts';
+import type { Drawing, DrawingColour, DrawingResult } from './drawing.ts';
 import type { TraceWish } from './trace-wish.ts';
 
 /** px by which the fitted outline may leave the traced one. */
@@ -65,8 +66,23 @@ export function tracePicture(picture: Picture, wish: TraceWish): Traced {
     threshold,
     result: {
       ok: true,
-      drawing: { widthMm: wish.widthMm, heightMm: height * mmPerPx, colours, leftOut: [] },
+      drawing: aboutItsFigure(colours),
     },
+  };
+}
+
+/** A drawing as large as its figure, about the middle of that: the paper round it is none of it. */
+function aboutItsFigure(colours: readonly DrawingColour[]): Drawing {
+  const box = boxOfRings(colours.flatMap(({ rings }) => rings));
+  const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  return {
+    widthMm: boxWidth(box),
+    heightMm: boxHeight(box),
+    colours: colours.map((one) => ({
+      ...one,
+      rings: one.rings.map((ring) => ring.map((value, i) => value - (i % 2 ? cy : cx))),
+    })),
+    leftOut: [],
   };
 }
 

@@ -68,7 +68,7 @@ export function predictFit(paper: ConeSpec, truth: ConeSpec, handleWidth = 0): F
   const shift = paper.side - truth.side;
   const gapAt = (slant: number): number => {
     const corner = flat.forward(Math.PI - handleWidth / 2 / flat.radiusAt(slant), slant);
-    const spot = surface.inverse(corner.x, corner.y + shift, 1.9 * Math.PI);
+    const spot = surface.onward(corner.x, corner.y + shift, 1.9 * Math.PI);
     if (!spot) return NaN;
     return 2 * (Math.PI - spot.azimuth) * surface.radiusAt(spot.slant) - handleWidth;
   };

@@ -48,6 +48,7 @@ const boardSchema = z.object({
   lengthMm: z.number().min(20).max(100_000),
   marginMm: z.number().min(0).max(100),
   gapMm: z.number().min(0).max(100),
+  alone: z.boolean().optional(),
 }) satisfies z.ZodType<Board>;
 
 /** Film in sheets or on a roll. */
@@ -107,7 +108,6 @@ export const stockCutterSchema = z.object({
   id,
   board: boardSchema,
   onBoard: z.boolean(),
-  bladeOffsetMm: z.number().min(0).max(5),
   pace: z.object({
     cutMmS: z.number().min(1).max(5000),
     travelMmS: z.number().min(1).max(5000),

@@ -65,7 +65,7 @@ describe('tryOut', () => {
       const ring = out.outline(whole);
       const flat = coneDevelopment(tumbler);
       for (let i = 0; i < ring.length; i += 26) {
-        const spot = flat.inverse(ring[i]!, ring[i + 1]!, 1.9 * Math.PI)!;
+        const spot = flat.onward(ring[i]!, ring[i + 1]!, 1.9 * Math.PI)!;
         const laid = out.layAt(spot.azimuth, spot.slant)!;
         const onEnd = Math.abs(Math.abs(laid.azimuth) - Math.PI) < 1e-6;
         const onEdge = Math.abs(laid.slant) < 1e-6 || Math.abs(laid.slant - out.truth.side) < 1e-6;

@@ -73,7 +73,7 @@ export function tryOut(cone: ConeSpec, trial: Trial, handleWidth = 0): TrialOutc
     layAt: (azimuth, slant) => {
       const { x, y } = flat.forward(azimuth, slant);
       const up = y + cone.side;
-      return own.inverse(cos * x - sin * up, sin * x + cos * up - truth.side, 1.9 * Math.PI);
+      return own.onward(cos * x - sin * up, sin * x + cos * up - truth.side, 1.9 * Math.PI);
     },
     outline: ({ left, right }) => {
       const round = (edge: readonly [number, number], share: number): number => edge[0] + (edge[1] - edge[0]) * share;

@@ -10,6 +10,8 @@ export interface Board {
   readonly marginMm: number;
   /** Room between strips of film so that scissors fit, mm. */
   readonly gapMm: number;
+  /** Film runs through by itself, without a board to lie on: one strip a load. */
+  readonly alone?: boolean | undefined;
 }
 
 const board = (id: string, label: string, widthMm: number, lengthMm: number): Board => ({
@@ -26,7 +28,7 @@ export const BOARDS: readonly Board[] = [
   board('small', 'Small board 110 × 305', 110, 305),
   board('square', 'Board 290 × 295', 290, 295),
   board('long', 'Long board 290 × 600', 290, 600),
-  board('backed', 'Backed film 330 × 3600, no board', 330, 3600),
+  { ...board('backed', 'Backed film 330 × 3600, no board', 330, 3600), alone: true },
 ];
 
 /** The board with this id, a person's own first, or the usual one. */

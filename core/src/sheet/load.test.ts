@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BOARDS, boardById } from './board.ts';
-import { mirroredStrip, planLoads, type FilmBlock, type PartOnBoard } from './load.ts';
+import { mirroredStrip, planLoads, sharedOut, type FilmBlock, type PartOnBoard } from './load.ts';
 
 const block = (film: string, width: number, height: number): FilmBlock => ({
   film,
@@ -111,5 +111,38 @@ describe('mirroredStrip', () => {
     expect(mirrored).toMatchObject({ from: strip!.from, to: strip!.to, across: strip!.across });
     const back = mirroredStrip(mirrored, square).parts[0]!.matrix;
     strip!.parts[0]!.matrix.forEach((value, i) => expect(back[i]).toBeCloseTo(value, 9));
+  });
+});
+
+describe('sharing strips out over loads', () => {
+  const room = { ...square, lengthMm: 295, marginMm: 3, gapMm: 6 };
+
+  it('fills loads over all of them where that saves one, and leaves the order alone where it does not', () => {
+    // 122 + 6 + 115 = 243 of 289; 233 has a board of its own.
+    expect(sharedOut([122, 233, 115], room)).toEqual([[0, 2], [1]]);
+    expect(sharedOut([100, 100, 50, 200], room)).toEqual([[0, 1, 2], [3]]);
+    expect(sharedOut([140, 149, 140], room)).toEqual([[0, 2], [1]]);
+    expect(sharedOut([150, 150, 150], room)).toEqual([[0], [1], [2]]);
+  });
+
+  it('never puts more on a board than it takes, loses nothing, and needs no more loads than one after the other', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 289 }), { maxLength: 14 }), (lengths) => {
+        const loads = sharedOut(lengths, room);
+        expect(loads.flat().sort((a, b) => a - b)).toEqual(lengths.map((_, i) => i));
+        for (const load of loads)
+          expect(load.reduce((sum, i) => sum + lengths[i]!, 6 * (load.length - 1))).toBeLessThanOrEqual(289);
+        let [turns, end] = [0, Infinity];
+        for (const length of lengths) {
+          if (end + 6 + length > 289) [turns, end] = [turns + 1, -6];
+          end += 6 + length;
+        }
+        expect(loads.length).toBeLessThanOrEqual(turns);
+      }),
+    );
+  });
+
+  it('gives every strip a load of its own where film runs through without a board', () => {
+    expect(sharedOut([20, 30, 10], boardById('backed'))).toEqual([[0], [1], [2]]);
   });
 });

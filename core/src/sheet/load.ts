@@ -234,22 +234,22 @@ function arrange(
   films: readonly { own: readonly FilmBlock[]; lots: readonly Lot[]; left: readonly FilmBlock[] }[],
   board: Board,
 ): LoadPlan {
-  const loads: { number: number; strips: Strip[] }[] = [];
   const tooLarge: LoadPlan['tooLarge'][number][] = [];
-  let end = Infinity;
-  for (const { own, lots, left } of films) {
-    const film = own[0]!.film;
+  for (const { own, left } of films)
     for (const block of left) {
       const sizes = [Math.ceil(boxWidth(block.box)), Math.ceil(boxHeight(block.box))].map(
         (mm) => mm + 2 * BLADE_MARGIN_MM,
       );
-      tooLarge.push({ film, longMm: Math.max(...sizes), shortMm: Math.min(...sizes) });
+      tooLarge.push({ film: own[0]!.film, longMm: Math.max(...sizes), shortMm: Math.min(...sizes) });
     }
-    for (const lot of lots) {
-      if (end + board.gapMm + lot.along > board.lengthMm - board.marginMm) {
-        loads.push({ number: loads.length + 1, strips: [] });
-        end = board.marginMm - board.gapMm;
-      }
+  const lots = films.flatMap(({ own, lots: cut }) => cut.map((lot) => ({ film: own[0]!.film, lot })));
+  const loads = sharedOut(
+    lots.map(({ lot }) => lot.along),
+    board,
+  ).map((places, i): Load => {
+    let end = board.marginMm - board.gapMm;
+    const strips = places.map((place): Strip => {
+      const { film, lot } = lots[place]!;
       const from = end + board.gapMm;
       end = from + lot.along;
       const parts = lot.parts.map((one): PartOnBoard => {
@@ -257,10 +257,38 @@ function arrange(
         return { ...one, matrix: [a, b, c, d, e + from, f + board.marginMm] };
       });
       const { across, offcut, outline, used } = lot;
-      loads.at(-1)!.strips.push({ film, from, to: end, across, offcut, outline, used, parts });
-    }
-  }
+      return { film, from, to: end, across, offcut, outline, used, parts };
+    });
+    return { number: i + 1, strips };
+  });
   return { board, loads, tooLarge };
+}
+
+/**
+ * Shares strips out over loads: one after the other, or, where that saves a load, the longest first into the first load that
+ * still has room for it. Strips keep their order within a load, and so do loads by their first strips.
+ *
+ * @param lengths of the strips along the board, mm
+ * @returns for each load the places of its strips
+ */
+export function sharedOut(lengths: readonly number[], board: Board): number[][] {
+  if (board.alone) return lengths.map((_, i) => [i]);
+  const room = board.lengthMm - 2 * board.marginMm;
+  const used = (load: readonly number[]): number =>
+    load.reduce((sum, i) => sum + lengths[i]!, 0) + board.gapMm * Math.max(0, load.length - 1);
+  const fits = (load: readonly number[], i: number): boolean =>
+    load.length === 0 || used(load) + board.gapMm + lengths[i]! <= room + 1e-9;
+  const inTurn: number[][] = [];
+  const packed: number[][] = [];
+  const put = (loads: number[][], load: number[] | undefined, i: number): void => {
+    if (load && fits(load, i)) load.push(i);
+    else loads.push([i]);
+  };
+  lengths.forEach((_, i) => put(inTurn, inTurn.at(-1), i));
+  const longestFirst = lengths.map((_, i) => i).sort((a, b) => lengths[b]! - lengths[a]! || a - b);
+  for (const i of longestFirst) put(packed, packed.find((load) => fits(load, i)), i); // prettier-ignore
+  if (packed.length >= inTurn.length) return inTurn;
+  return packed.map((load) => load.sort((a, b) => a - b)).sort((a, b) => a[0]! - b[0]!);
 }
 
 /** Box of a part where its matrix puts it. */

@@ -72,7 +72,6 @@ export interface StockCutter {
   /** What it takes with a board, or with backed film without one. */
   readonly board: Board;
   readonly onBoard: boolean;
-  readonly bladeOffsetMm: number;
   readonly pace: CutterPace;
   /** mm that its blade has cut, and that one lasts. */
   readonly bladeMm: number;

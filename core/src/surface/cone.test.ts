@@ -69,8 +69,9 @@ describe('coneDevelopment', () => {
 
   it('finds nothing where the flat point is beyond the seam', () => {
     const flat = coneDevelopment({ girthRim: 276, girthBase: 214, side: 168 });
-    expect(flat.inverse(200, 0)).toBeNull();
-    expect(flat.inverse(200, 0, 2 * Math.PI)).not.toBeNull();
+    const { x, y } = flat.forward(1.4 * Math.PI, 50);
+    expect(flat.inverse(x, y)).toBeNull();
+    expect(flat.inverse(x, y, 2 * Math.PI)!.slant).toBeCloseTo(50, 9);
   });
 
   it('refuses a side that cannot span its girths', () => {

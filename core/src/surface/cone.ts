@@ -16,6 +16,9 @@ export interface ConeSpec {
   readonly side: number;
 }
 
+/** mm by which a spot on an edge of the side may miss it by rounding. */
+const EDGE_MM = 1e-6;
+
 /**
  * The exact development of a straight or tapered side. One formula serves the cylinder and both tapers; at zero taper
  * it *is* the cylinder, with no special case and no division by the taper.
@@ -49,7 +52,7 @@ export function coneDevelopment(spec: ConeSpec): Development {
     return { x: out[0]!, y: out[1]! };
   }
 
-  function inverse(x: number, y: number, reach = Math.PI): SurfacePoint | null {
+  function onward(x: number, y: number, reach = Math.PI): SurfacePoint | null {
     // Seen from the apex, (k·x, r1 + k·y) is the radius r at the turn kθ; both stay finite as k goes to 0.
     const across = taper * x;
     const up = r1 + taper * y;
@@ -59,6 +62,11 @@ export function coneDevelopment(spec: ConeSpec): Development {
     const azimuth = x / (radius * sinc(Math.atan2(across, up)));
     const slant = (-2 * r1 * y - taper * (x * x + y * y)) / (r1 + radius);
     return Math.abs(azimuth) <= reach * (1 + 1e-12) ? { azimuth, slant } : null;
+  }
+
+  function inverse(x: number, y: number, reach = Math.PI): SurfacePoint | null {
+    const spot = onward(x, y, reach);
+    return spot && spot.slant >= -EDGE_MM && spot.slant <= spec.side + EDGE_MM ? spot : null;
   }
 
   function edge(azimuth0: number, azimuth1: number, slant: number): Segment {
@@ -107,7 +115,7 @@ export function coneDevelopment(spec: ConeSpec): Development {
 
   const distortion = (): Distortion => ({ hoop: 0, along: 0, shear: 0 });
 
-  return { slantLength: spec.side, radiusAt, forward, forwardInto, inverse, outline, bounds, distortion };
+  return { slantLength: spec.side, radiusAt, forward, forwardInto, inverse, onward, outline, bounds, distortion };
 }
 
 /**
@@ -170,7 +178,7 @@ export interface ShortcutErrors {
  */
 export function shortcutErrors(spec: ConeSpec): ShortcutErrors {
   const cone = coneDevelopment(spec);
-  const corner = cone.inverse(spec.girthRim / 2, 0, Infinity)!;
+  const corner = cone.onward(spec.girthRim / 2, 0, Infinity)!;
   return {
     trapezoidRim: Math.abs(sectorNumbers(spec).sagittaRim),
     trapezoidSeam: Math.max(0, 2 * (Math.PI - corner.azimuth) * cone.radiusAt(corner.slant)),

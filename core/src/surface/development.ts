@@ -39,10 +39,12 @@ export interface Development {
   /** As `forward`, writing x and y into `out`; for kernels. */
   forwardInto(azimuth: number, slant: number, out: Float64Array): void;
   /**
-   * Flat to surface; null where the flat point is on no part of the side. `reach` is the largest azimuth that counts,
-   * rad; over π when film is to roll on past the back.
+   * Flat to surface; null where the flat point is on no part of the side, above its rim and below its base as well.
+   * `reach` is the largest azimuth that counts, rad; over π when film is to roll on past the back.
    */
   inverse(x: number, y: number, reach?: number): SurfacePoint | null;
+  /** As `inverse`, for film that hangs over an edge: the side goes on past its rim and its base as it runs there. */
+  onward(x: number, y: number, reach?: number): SurfacePoint | null;
   /** True outline of a region, counter-clockwise from the left end of the base edge, with true arcs. */
   outline(region: SurfaceRegion): Path;
   /** Smallest box round a region's flat outline, mm. */

@@ -62,7 +62,7 @@ function straightOnFlat(surface: Development, ends: readonly [number, number], s
   const b = surface.forward(ends[1], side);
   const spots = Array.from({ length: 33 }, (_, i) => {
     const t = i / 32;
-    return surface.inverse(a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t, 1.5 * Math.PI)!;
+    return surface.onward(a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t, 1.5 * Math.PI)!;
   });
   return { slants: spots.map((s) => s.slant), azimuths: spots.map((s) => s.azimuth) };
 }
@@ -164,7 +164,7 @@ export function frameOn(
       out[1]! += y;
     },
     inverse: (px, py) => {
-      const spot = flat.inverse(px - x, py - y, 1.5 * Math.PI);
+      const spot = flat.onward(px - x, py - y, 1.5 * Math.PI);
       return spot && { azimuth: spot.azimuth - turn, slant: spot.slant + from };
     },
   };

@@ -166,7 +166,7 @@ export function layRing(
   const laid = resampleRing(ring, (x, y, out) => {
     if (running === 'rigid') {
       // The plane is laid unbent at the front meridian of a surface turned so that the item's middle is in front.
-      const spot = surface.inverse(x, y - slant, 1.5 * Math.PI);
+      const spot = surface.onward(x, y - slant, 1.5 * Math.PI);
       out[0] = (spot ? spot.azimuth : x / radius) * radius;
       out[1] = spot ? spot.slant : slant - y;
     } else {
@@ -181,6 +181,6 @@ export function layRing(
 
 /** How far the end of a straight line of half length `half`, laid unbent, leaves the level through its middle, mm. */
 function rigidSag(surface: Development, slant: number, half: number): number {
-  const spot = surface.inverse(half, -slant, 1.5 * Math.PI);
+  const spot = surface.onward(half, -slant, 1.5 * Math.PI);
   return spot ? Math.abs(spot.slant - slant) : 0;
 }

@@ -22,6 +22,23 @@ const spot = fc.record({
 });
 
 describe('laws of the cone development', () => {
+  it('knows no spot above the rim, below the base or past the back, where film that hangs over goes on', () => {
+    const off = fc.oneof(
+      fc.double({ min: -40, max: -0.01, noNaN: true }),
+      fc.double({ min: 0.01, max: 40, noNaN: true }),
+    );
+    fc.assert(
+      fc.property(cone, spot, off, (spec, { azimuth }, by) => {
+        const flat = coneDevelopment(spec);
+        const slant = by < 0 ? by : spec.side + by;
+        if (flat.radiusAt(slant) < 1) return;
+        const p = flat.forward(azimuth, slant);
+        expect(flat.inverse(p.x, p.y)).toBeNull();
+        expect(flat.onward(p.x, p.y)!.slant).toBeCloseTo(slant, 6);
+      }),
+    );
+  });
+
   it('inverse after forward is the identity', () => {
     fc.assert(
       fc.property(cone, spot, (spec, { azimuth, part }) => {

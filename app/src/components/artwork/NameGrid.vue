@@ -57,8 +57,8 @@ const blankOf = (rowId: string): Blank => {
           >the drinker’s side, and the room’s</span
         >
         <span v-if="n.solid" class="quiet small">{{ blankOf(n.rowId).name }}</span>
-        <span v-if="n.worded" class="quiet small dims"
-          >{{ formatLength(n.widthMm, unit) }} × {{ formatLength(n.capMm, unit) }}</span
+        <span v-if="n.worded && n.cutMm" class="quiet small dims"
+          >{{ formatLength(n.cutMm.width, unit) }} × {{ formatLength(n.cutMm.height, unit) }}</span
         >
       </li>
     </ul>

@@ -291,13 +291,6 @@ function keep(): void {
           :most="100"
           @change="setBoard({ gapMm: $event })"
         />
-        <LengthField
-          label="Blade stands off by"
-          :mm="cutter.bladeOffsetMm"
-          :unit="unit"
-          :most="5"
-          @change="set({ bladeOffsetMm: $event })"
-        />
         <NumberRow
           label="Cuts, mm a second"
           :value="cutter.pace.cutMmS"

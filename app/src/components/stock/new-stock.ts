@@ -56,7 +56,6 @@ export function newCutter(): StockCutter {
     id,
     board: { id, label: '', widthMm: 290, lengthMm: 295, marginMm: 3, gapMm: 6 },
     onBoard: true,
-    bladeOffsetMm: 0.25,
     pace: USUAL_PACE,
     bladeMm: 0,
     bladeLastsMm: 400_000,
