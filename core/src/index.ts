@@ -217,6 +217,7 @@ export { emptyBackup, nameOfRecord, readBackup, unreadableOf, type BackupResult 
 export { sameValue } from './document/same-value.ts';
 export { describeHeavy, describeLeftOut, heavyItems, lightened, type HeavyItem } from './weight.ts';
 export { triedFixes, withTriedFixes, type JudgedBy } from './tried-fixes.ts';
+export { sumTexts } from './blank/sum-words.ts';
 export { keepable, type Keepable } from './document/keepable.ts';
 export { describeKeepProblem } from './document/keepable-words.ts';
 export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';

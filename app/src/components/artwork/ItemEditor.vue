@@ -223,9 +223,9 @@ const resized = <I extends MotifItem | ArtItem>(item: I, by: number): I => ({
       <button type="button" class="btn btn-link" @click="emit('done')">Done</button>
     </div>
     <p class="quiet mb-2">
-      {{ pieces.length }} {{ pieces.length === 1 ? 'piece' : 'pieces'
-      }}<template v-if="placed"
-        >, {{ formatLength(placed.cutMm?.width ?? 0, settings.unit) }} ×
+      <template v-if="placed"
+        >{{ pieces.length }} {{ pieces.length === 1 ? 'piece' : 'pieces' }},
+        {{ formatLength(placed.cutMm?.width ?? 0, settings.unit) }} ×
         {{ formatLength(placed.cutMm?.height ?? 0, settings.unit) }}</template
       >
       <RouterLink
@@ -320,9 +320,9 @@ const resized = <I extends MotifItem | ArtItem>(item: I, by: number): I => ({
           @choose="readsAs"
         />
       </template>
-      <button v-if="!item.ring" type="button" class="btn btn-sm btn-outline-primary my-2" @click="makeForNames">
+      <BButton size="sm" variant="outline-primary" class="my-2" @click="makeForNames">
         {{ project.doc!.names?.itemId === item.id ? 'The list of names' : 'Make it for a list of names' }}
-      </button>
+      </BButton>
       <RingFields
         :item="item"
         :unit="settings.unit"

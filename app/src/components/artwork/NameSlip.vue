@@ -25,6 +25,12 @@ const bad = computed(
   () => (picture.good?.names ?? []).filter((n) => n.overMm > 0 || n.missing.length > 0 || !n.made).length,
 );
 
+/** Whether every name is fitted as it stands now; nothing is said of them before. */
+const allFitted = computed(() => picture.current && props.list.rows.every((row) => fitted.value.has(row.id)));
+const largestCap = computed(() => Math.max(...[...fitted.value.values()].map((n) => n.capMm), 0));
+const inRing = computed(() =>
+  project.doc!.items.some((item) => item.id === props.list.itemId && item.type === 'text' && item.ring !== null),
+);
 /** Words are fitted, or the things of the list are alike but for hand and blank. */
 const worded = computed(() => props.list.itemId !== null);
 const library = useLibrary();
@@ -118,8 +124,10 @@ function drop(): void {
     <p v-if="said" class="quiet small mt-2 mb-0" role="status">{{ said }}</p>
     <template v-if="worded">
       <h3 class="mt-4 mb-1">Their place</h3>
+      <p v-if="inRing" class="quiet small mb-1">On a ring each takes what room is left between the words.</p>
       <LengthField
-        label="At most wide"
+        v-else
+        label="Widest"
         :mm="list.widthMm"
         :unit="settings.unit"
         :least="5"
@@ -143,14 +151,12 @@ function drop(): void {
       />
     </template>
     <template v-if="list.rows.length > 0">
-      <div v-if="worded || bad > 0" class="note-bar" :class="bad > 0 ? 'fails' : 'fine'">
+      <p v-if="!allFitted" class="quiet" role="status">Fitting them…</p>
+      <div v-else-if="worded || bad > 0" class="note-bar" :class="bad > 0 ? 'fails' : 'fine'">
         <p v-if="bad > 0">
           {{ bad === 1 ? 'One does' : `${bad} do` }} not fit, or cannot be made as it stands: each says why below.
         </p>
-        <p v-else>
-          All fit. The largest capitals are those of the words:
-          {{ formatLength(Math.max(...[...fitted.values()].map((n) => n.capMm), 0), settings.unit) }}.
-        </p>
+        <p v-else>All fit. The largest capitals are {{ formatLength(largestCap, settings.unit) }} high.</p>
       </div>
       <ul class="lines">
         <NameLine

@@ -162,8 +162,9 @@ function setCount(event: Event): void {
         Mixed with {{ mixed.join(', ') }}. {{ leads ? 'This one leads' : 'The other leads' }}: its room and arrangement
         hold for all.
       </p>
-      <div class="note-bar" :class="found < item.repeat.count ? 'look' : 'fine'">
-        <p v-if="found < item.repeat.count">{{ found }} of {{ item.repeat.count }} found room.</p>
+      <div class="note-bar" :class="placed && found < item.repeat.count ? 'look' : 'fine'">
+        <p v-if="!placed" role="status">Arranging them…</p>
+        <p v-else-if="found < item.repeat.count">{{ found }} of {{ item.repeat.count }} found room.</p>
         <p v-else>{{ found }} spread out{{ round ? ', running on across the seam; none is cut by it' : '' }}.</p>
         <button
           v-if="leads"

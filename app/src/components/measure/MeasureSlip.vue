@@ -12,6 +12,7 @@ import {
   type BlankKind,
   type Reading,
   type ReadingName,
+  sizeBlank,
 } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useLibrary } from '../../stores/library.ts';
@@ -97,7 +98,12 @@ function takeInstead(name: ReadingName, mm: number): void {
   if (now) setReading(name, { ...now, takes: [{ typed: formatLength(mm, 'mm'), mm }] });
 }
 const fine = computed(() => (picture.picture?.ok ? picture.picture : null));
-const problem = computed(() => (picture.picture && !picture.picture.ok ? picture.picture.problem : null));
+/** What stands in the way, of the readings as they are now: what was found a moment ago may be read by now. */
+const problem = computed(() => {
+  const sized = sizeBlank(blank.value);
+  if (!sized.ok) return sized.problem;
+  return picture.picture && !picture.picture.ok && !picture.busy ? picture.picture.problem : null;
+});
 const problemWords = computed(() => (problem.value ? describeBlankProblem(problem.value, settings.unit) : null));
 const wrongStation = computed(() => (problem.value && 'station' in problem.value ? problem.value.station : null));
 async function keep(): Promise<void> {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, isRound, READING_IN_SENTENCE, type Blank } from '@mivet/core';
+import { formatLength, isRound, READING_IN_SENTENCE, sumTexts, type Blank } from '@mivet/core';
 import { computed } from 'vue';
 import type { ShapePicture } from '../../workers/protocol.ts';
 
@@ -21,6 +21,26 @@ const hasTape = computed(() => round.value || props.blank.readings.girth !== und
 const firstGirth = computed(
   () => props.blank.readings.girthRim ?? props.blank.readings.girth ?? props.blank.stations[0]?.girth,
 );
+/** From the reading to the template, line by line; what changes nothing is left out. */
+const sum = computed((): [string, string][] => {
+  const { rim, shape } = size.value;
+  const cone = round.value && shape.form === 'cone';
+  const film = cone ? props.picture.template.cone.girthRim - rim.surface : 0;
+  const lines: [string, number][] = [
+    [cone ? 'Read at the rim' : 'Read', rim.read],
+    [`Taken off for the ${firstGirth.value?.how === 'strip' ? 'paper strip' : 'tape'}`, -rim.takenOffForTape],
+    ...(size.value.fit === 'applied' ? ([['From the paper fit check', rim.fromFitCheck]] as [string, number][]) : []),
+    ...(cone ? ([['Added for the film', film]] as [string, number][]) : []),
+  ];
+  const shown = sumTexts(
+    lines.map(([, mm]) => mm),
+    props.unit,
+  );
+  return [
+    ...lines.map(([name], i): [string, string] => [name, shown.terms[i]!]),
+    [cone ? 'Template at the rim' : 'Girth of the surface', shown.total],
+  ];
+});
 const facts = computed((): [string, string][] => {
   const { shape } = size.value;
   if (shape.form === 'ball')
@@ -45,23 +65,10 @@ const agree = computed(() => {
 </script>
 
 <template>
-  <div v-if="hasTape" class="row-line">
-    <span>Taken off for the {{ firstGirth?.how === 'strip' ? 'paper strip' : 'tape' }}</span
-    ><span class="dims">{{ mm(size.rim.takenOffForTape) }}</span>
-  </div>
-  <template v-if="round">
-    <div v-if="size.fit === 'applied'" class="row-line">
-      <span>From the paper fit check</span><span class="dims">{{ mm(size.rim.fromFitCheck) }}</span>
+  <template v-if="hasTape">
+    <div v-for="[name, value] in sum" :key="name" class="row-line">
+      <span>{{ name }}</span><span class="dims">{{ value }}</span>
     </div>
-    <template v-if="size.shape.form === 'cone'">
-      <div class="row-line">
-        <span>Added for the film</span
-        ><span class="dims">{{ mm(picture.template.cone.girthRim - size.rim.surface) }}</span>
-      </div>
-      <div class="row-line">
-        <span>Template at the rim</span><span class="dims">{{ mm(picture.template.cone.girthRim) }}</span>
-      </div>
-    </template>
   </template>
   <div v-for="[name, value] in facts" :key="name" class="row-line">
     <span>{{ name }}</span><span class="dims">{{ value }}</span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, type ShelfBlank } from '@mivet/core';
+import { formatLength, sizeBlank, type ShelfBlank } from '@mivet/core';
 import { computed, onMounted, shallowRef } from 'vue';
 import { pictureOfBlank } from '../../composables/usePreviews.ts';
 import type { ProjectPicture } from '../../workers/protocol.ts';
@@ -12,9 +12,11 @@ onMounted(async () => {
   picture.value = await pictureOfBlank(props.entry.blank, props.entry.changedAt).catch(() => null);
 });
 const good = computed(() => (picture.value?.ok ? picture.value : null));
+/** Worked out on the spot: while its picture is still being made, nothing false is said of it. */
 const sizes = computed(() => {
-  const size = good.value?.size;
-  if (!size) return ['not fully measured'];
+  const sized = sizeBlank(props.entry.blank);
+  if (!sized.ok) return ['not fully measured'];
+  const { size } = sized;
   const mm = (v: number): string => formatLength(v, props.unit);
   const bare = (v: number): string => mm(v).replace(/ (mm|in)$/, '');
   const { shape } = size;
