@@ -20,7 +20,7 @@ const MAY_IMPORT = {
   stack: ['plane', 'polygon', 'artwork', 'sheet'],
   cut: ['plane', 'polygon', 'artwork', 'stack', 'sheet'],
   proof: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'stack', 'sheet', 'wrap'],
-  bench: ['numeric', 'surface', 'blank', 'wrap', 'cut', 'proof'],
+  bench: ['numeric', 'plane', 'artwork', 'surface', 'blank', 'wrap', 'cut', 'proof'],
   log: [],
   document: ['artwork', 'blank', 'stack', 'sheet', 'wrap', 'proof', 'log'],
   io: [

@@ -52,7 +52,7 @@ export async function jobFiles(
   examined: Extract<Examined, { ok: true }>,
   options: JobFileOptions,
 ): Promise<JobFile[]> {
-  const { wrap, cut, sheet, findings } = examined;
+  const { wrap, cut, sheet, findings, batch } = examined;
   const { films, name: title } = project;
   const report = {
     project: title,
@@ -77,7 +77,7 @@ export async function jobFiles(
     { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },
     {
       name: 'bench.pdf',
-      content: await writeBenchPdf({ ...options, title, steps: benchSteps(project, wrap, sheet, options.unit) }),
+      content: await writeBenchPdf({ ...options, title, steps: benchSteps(project, wrap, sheet, options.unit, batch) }),
     },
     { name: 'proof.pdf', content: await writeProofPdf({ ...options, title, project, examined }) },
     { name: 'report.json', content: `${JSON.stringify(report, null, 2)}\n` },

@@ -65,7 +65,7 @@ async function files({
   if (kind === 'fit-pdf') return [await fitPaper(project, unit, paper)];
   const examined = examineProject(project, await fontsOf(project.items), limitsWith(limits), supply);
   if (!examined.ok) throw new Error(describeBlankProblem(examined.problem, unit));
-  const { wrap, cut, sheet } = examined;
+  const { wrap, cut, sheet, batch: made } = examined;
   const { films, name: title } = project;
   if (kind === 'cut' && format !== 'dxf') return cutFiles(project, cut, sheet, wish, [CUT_WRITERS[format]]);
   if (kind === 'template-svg') return [{ name: 'template.svg', content: writeTemplateSvg(wrap, films, title) }];
@@ -87,7 +87,12 @@ async function files({
     return [
       {
         name: 'bench.pdf',
-        content: await papers.writeBenchPdf({ title, steps: benchSteps(project, wrap, sheet, unit), paper, ...fonts }),
+        content: await papers.writeBenchPdf({
+          title,
+          steps: benchSteps(project, wrap, sheet, unit, made),
+          paper,
+          ...fonts,
+        }),
       },
     ];
   return papers.jobFiles(project, examined, { unit, paper, cut: wish, ...fonts });

@@ -169,7 +169,7 @@ export function judgedShape(
     laidAs: keptOf(sheet.plan, blocks, supply),
     tapeMm2: tapeArea(blocks),
     findings,
-    steps: benchSteps(project, wrap, sheet, unit),
+    steps: benchSteps(project, wrap, sheet, unit, batch),
     unjudged: null,
   };
 }

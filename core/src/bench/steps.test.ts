@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { contextOf, projectOf } from '../../test/findings.ts';
-import { makeBlank, makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
+import { makeBlank, makeJob, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
 import { planJob } from '../cut/job-sheet.ts';
 import type { Project } from '../document/project.ts';
 import { boardById } from '../sheet/board.ts';
+import { coverage } from './facts.ts';
 import { benchSteps, holdTrueOver100, layingStyle, waitText, type BenchStep } from './steps.ts';
 
 function steps(project: Project): BenchStep[] {
-  const { wrap } = contextOf(project);
-  return benchSteps(project, wrap, planJob(wrap.pieces, project.films, boardById(project.boardId)), 'mm');
+  const { wrap, makes } = contextOf(project);
+  return benchSteps(project, wrap, planJob(wrap.pieces, project.films, boardById(project.boardId)), 'mm', makes);
 }
 const step = (project: Project, id: string): BenchStep => steps(project).find((s) => s.id === id)!;
 const three = projectOf(
@@ -69,10 +70,98 @@ describe('benchSteps', () => {
     expect(step(foil, 'cure').waitMinutes).toBe(48 * 60);
   });
 
-  it('measures the front from the handle, half way round', () => {
-    expect(step(projectOf(makeJob(mug(), [textItem('COX')])), 'mark').body).toContain(
-      '129.0 mm round from the handle’s middle'.replace('’', "'"),
+  it('marks each face on its own side, in millimetres round from the handle', () => {
+    // 258 mm round: half of it opposite, a quarter to either side. 5 mm of lip above a band of 92 mm.
+    const facing = (where: 'front' | 'drinker' | 'room', hand: 'right' | 'left' = 'right'): string =>
+      step(projectOf(makeJob(mug(), [plate('p', 64, 33, { running: 'level', placement: { facing: where, angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 } })], { hand })), 'mark').body; // prettier-ignore
+    expect(facing('front')).toBe(
+      'Opposite the handle, 129.0 mm round from its middle: its top 34.5 mm and its middle 51.0 mm below the rim.',
     );
+    expect(facing('drinker')).toMatch(/^With the handle to your right, on the side that faces you, 64\.5 mm round/);
+    expect(facing('room')).toMatch(/^With the handle to your left/);
+    expect(facing('drinker', 'left')).toMatch(/^With the handle to your left/);
+  });
+
+  it('cuts tape a finger larger than the film, spares not counted', () => {
+    const decal = projectOf(makeJob(mug(), [plate('p', 64, 33, { running: 'level', spares: 2 })]));
+    expect(step(decal, 'tape').body).toContain('Cut it 84.0 mm × 53.0 mm.');
+    expect(step(decal, 'weed:deep-water').title).toBe('Weed Deep water: 1 piece stays');
+    expect(step(decal, 'aim').body).toContain('34.5 mm below the drinking edge');
+  });
+
+  it('counts a list for all that is made of it', () => {
+    const row = (i: number, count: number) => ({
+      id: `r${i}`,
+      name: 'COX',
+      count,
+      hand: null,
+      capMm: null,
+      blankId: null,
+    });
+    const names = { itemId: 'text-1', widthMm: 100, leastCapMm: 5, closeMm: 0, rows: [row(1, 9), row(2, 5)] };
+    const [one, all] = [
+      projectOf(makeJob(mug(), [textItem('COX')])),
+      projectOf(makeJob(mug(), [textItem('COX')], { names })),
+    ];
+    const single = new Map(steps(one).map((s) => [s.id, s.handsMinutes]));
+    for (const { id, handsMinutes, title } of steps(all)) {
+      if (id.startsWith('weed')) continue;
+      expect(handsMinutes, id).toBe(14 * single.get(id)!);
+      if (id === 'clean') expect(title).toContain('14 of them');
+    }
+    // C, O and X, the O with its counter.
+    expect(step(all, 'weed:deep-water').title).toContain('42 pieces stay');
+    expect(step(all, 'weed:deep-water').body).toContain('14 counters');
+    expect(step(all, 'tape').body).toMatch(/^Medium tape\. Cut 14 sheets, the largest /);
+  });
+
+  it('knows a wrap by all of its pieces together', () => {
+    const leaf = (i: number) => plate(`l${i}`, 11, 20, { running: 'level', placement: { facing: 'angle', angleDeg: i * 15, from: 'middle', mm: 0, turnDeg: 0 } }); // prettier-ignore
+    const leaves = projectOf(
+      makeJob(
+        tumbler(),
+        Array.from({ length: 24 }, (_, i) => leaf(i - 11)),
+      ),
+    );
+    // 24 of 11 mm on 245 mm cover all of it, though each is under a twentieth.
+    expect(coverage(contextOf(leaves).wrap.pieces)).toBeGreaterThan(0.97);
+    expect(step(leaves, 'aim').title).toBe('Hang it on the marks');
+    expect(steps(leaves).map(({ id }) => id)).toContain('seam');
+    expect(layingStyle(leaves, contextOf(leaves).wrap)).toBe('one end round');
+  });
+
+  it('lays tape once: film that is weeded from the back has it already', () => {
+    const dots = projectOf(makeJob(tumbler(), [textItem('i.i.i', { size: { by: 'cap', mm: 5 } })]));
+    expect(steps(dots).map(({ id }) => id)).not.toContain('tape');
+    expect(step(dots, 'weed:deep-water').check!.ask).toBe('Did every piece stay on the tape?');
+    const two = projectOf(makeJob(tumbler(), [textItem('i.i.i', { size: { by: 'cap', mm: 5 } }), plate('p', 40, 20, { film: 'ensign' })])); // prettier-ignore
+    expect(step(two, 'tape').body).toMatch(/^For Ensign: /);
+  });
+
+  it('ends as the job ends: no curing, washing or food where there is none', () => {
+    const text = (project: Project): string =>
+      steps(project).map(({ title, body, caution, check }) => [title, body, caution, check?.ask].join(' ')).join(' '); // prettier-ignore
+    for (const [process, last] of [
+      ['strip', 'strip'],
+      ['etch', 'etch'],
+      ['blast', 'blast'],
+      ['paint', 'paint'],
+    ] as const) {
+      const job = projectOf(makeJob(mug(), [textItem('COX')], { process }));
+      expect(steps(job).at(-1)).toMatchObject({
+        id: last,
+        caution: expect.stringMatching(/local codes and trained people/),
+      });
+      expect(text(job)).not.toMatch(/cure|48|food|microwave/i);
+    }
+    const pot = projectOf(makeJob(makeBlank({ girthRim: 400, girthBase: 300, side: 120 }, { surface: 'raw terracotta', rimClearanceMm: 0 }), [textItem('COX')])); // prettier-ignore
+    expect(text(pot)).not.toMatch(/wash it|food|48/);
+    // A day is a day.
+    expect(step(pot, 'clean')).toMatchObject({ body: expect.stringMatching(/dry for a day/), waitMinutes: 1440 });
+    const balloon = makeBlank({ girth: 880, overCrown: 478 }, { kind: 'balloon', surface: 'latex', balloon: { gas: 'helium', hours: 2, shrinkPerDay: 2 } }); // prettier-ignore
+    const float = projectOf(makeJob(balloon, [textItem('4', { running: 'rigid' })]));
+    expect(steps(float).at(-1)).toMatchObject({ id: 'keeps', body: expect.stringMatching(/about 3 hours/) });
+    expect(text(float)).not.toMatch(/cure|wash it|food/i);
   });
 
   it('writes waits in minutes and hours', () =>

@@ -4,8 +4,12 @@ import { formatLength } from '../blank/length.ts';
 import { rimLineOf } from '../blank/zones.ts';
 import type { JobSheet } from '../cut/job-sheet.ts';
 import { trueOver100 } from '../surface/cone.ts';
+import type { Make } from '../wrap/batch.ts';
 import type { Wrap } from '../wrap/derive.ts';
 import type { Job } from '../wrap/job.ts';
+import type { Face, MadeThing } from './facts.ts';
+import { countOf, coverage, facesOf, filmWork, madeOf, tapeSizes, WRAP_SHARE } from './facts.ts';
+import { finishSteps } from './finish.ts';
 
 /** One thing to do at the bench, with this job's numbers. */
 export interface BenchStep {
@@ -27,14 +31,12 @@ export interface BenchStep {
 
 /** Sine of the half-angle past which a wrap is laid in two halves (4°). */
 export const TWO_HALVES_TAPER = Math.sin((4 * Math.PI) / 180);
-/** Share of the way round past which film counts as a wrap. */
-export const WRAP_SHARE = 0.6;
 /** mm. Largest seam step that passes unnoticed. */
 const SEAM_STEP_MM = 1;
 
 /** How the film is laid: by My way, overruled by the taper and by how far round it goes. */
 export function layingStyle(job: Job, wrap: Wrap): 'centre out' | 'one end round' | 'two halves' {
-  if (!wrap.template.closed || coverage(wrap) < WRAP_SHARE) return 'centre out';
+  if (!wrap.template.closed || coverage(wrap.pieces) < WRAP_SHARE) return 'centre out';
   return Math.abs(wrap.size.taper) > TWO_HALVES_TAPER || job.blank.handleWidthMm > 0 ? 'two halves' : 'one end round';
 }
 
@@ -48,9 +50,6 @@ export function holdTrueOver100(wrap: Wrap): number {
   return trueOver100(wrap.template.cone, SEAM_STEP_MM);
 }
 
-const coverage = (wrap: Wrap): number =>
-  wrap.pieces.reduce((most, p) => Math.max(most, p.azimuths[1] - p.azimuths[0]), 0) / (2 * Math.PI);
-
 const CLEANING: Record<SurfaceKind, string> = {
   glass: 'Wash with warm water and soap, rinse, then wipe with alcohol on a lint-free cloth.',
   'glazed ceramic': 'Wash with warm water and soap, rinse, then wipe with alcohol on a lint-free cloth.',
@@ -62,20 +61,33 @@ const CLEANING: Record<SurfaceKind, string> = {
   plastic: 'Wash with soapy water and rinse. Alcohol only after a try at the base: some plastics craze.',
 };
 
+/** Minutes that a surface takes to dry before film goes on: alcohol, water, clay. */
+const DRY_MINUTES = { alcohol: 3, water: 10, clay: 24 * 60 } as const;
+
 /**
- * The steps for laying decals on a clean blank, for this job only, in order.
+ * The steps for this job only, in order. Of a list, everything is counted for all that is made.
  *
- * @param job blank, items and films
+ * @param job blank, items, films and what the film is for
  * @param wrap its pieces and template
  * @param sheet loads and needs
  * @param unit what the person works in
+ * @param makes everything on the list that it is made for
  */
-export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | 'in'): BenchStep[] {
+export function benchSteps(
+  job: Job,
+  wrap: Wrap,
+  sheet: JobSheet,
+  unit: 'mm' | 'in',
+  makes: readonly Make[] = [],
+): BenchStep[] {
   const mm = (v: number): string => formatLength(v, unit);
   const { blank } = job;
+  const made = madeOf(wrap, makes);
+  const count = countOf(made);
+  const works = filmWork(job, wrap, made);
   const alcohol = isWipedWithAlcohol(blank.surface);
   const style = layingStyle(job, wrap);
-  const isWrap = wrap.template.closed && coverage(wrap) >= WRAP_SHARE;
+  const isWrap = wrap.template.closed && coverage(wrap.pieces) >= WRAP_SHARE;
   const steps: BenchStep[] = [];
   const add = (id: string, title: string, body: string, more: Partial<BenchStep> = {}): void => {
     steps.push({
@@ -92,75 +104,82 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
       ...more,
     });
   };
+  /** Minutes for one, for all that are made. */
+  const each = (minutes: number): number => minutes * count;
+  const all = (title: string): string => (count > 1 ? `${title}, ${count} of them` : title);
 
-  add('clean', `Clean the ${blank.surface === 'glass' ? 'glass' : 'blank'}`, CLEANING[blank.surface], {
+  add('clean', all(`Clean the ${blank.surface === 'glass' ? 'glass' : 'blank'}`), CLEANING[blank.surface], {
     why: 'Film holds on the surface, not on what lies on it: one fingerprint lifts an edge.',
     caution: alcohol
       ? 'Alcohol burns. Keep flames and heat tools away until it has dried.'
       : blank.surface === 'latex'
         ? 'Some people are allergic to latex. Burst pieces choke small children: pick them up. Never breathe helium.'
         : null,
-    handsMinutes: 3,
-    waitMinutes: alcohol ? 3 : 10,
+    handsMinutes: each(3),
+    waitMinutes: DRY_MINUTES[alcohol ? 'alcohol' : blank.surface === 'raw terracotta' ? 'clay' : 'water'],
     picture: 'blank',
   });
-  add('mark', 'Mark where it goes', markText(blank, wrap, mm, isWrap), {
-    why: 'A pencil dot now saves sliding about later.',
-    handsMinutes: 2,
+  add('mark', all('Mark where it goes'), markText(blank, wrap, mm, isWrap), {
+    why: 'A mark now saves sliding about later.',
+    handsMinutes: each(2),
     picture: 'blank',
   });
-  for (const need of sheet.needs) {
-    const small = wrap.pieces.filter((p) => p.film === need.film.id && p.areaMm2 < 16).length;
-    const reverse = small > 0 || need.pieces > 60;
-    const counters =
-      need.counters > 0
-        ? `First the ${many(need.counters, 'counter', 'counters')}, then the ground round the pieces.`
-        : 'No counters here: take the ground away in one go, from a corner, low and slow.';
+  for (const { film, pieces, counters, tiny, reverse } of works) {
+    const cutMm = sheet.needs.find((need) => need.film.id === film.id)?.cutMm ?? 0;
     add(
-      `weed:${need.film.id}`,
-      `Weed ${need.film.name}: ${many(need.pieces, 'piece stays', 'pieces stay')}`,
+      `weed:${film.id}`,
+      `Weed ${film.name}: ${many(pieces, 'piece stays', 'pieces stay')}`,
       reverse
-        ? `${many(small || need.pieces, 'piece is', 'pieces are')} tiny: lay transfer tape over everything first, peel the liner off the back, then weed from the sticky side.`
-        : counters,
+        ? `${tiny > 0 ? `${many(tiny, 'piece is', 'pieces are')} tiny` : 'There are very many pieces'}: lay transfer tape over everything first, rub it down, turn it over, peel the liner off the back, then weed from the sticky side. ${tapeText(made, film.id, mm)}`
+        : counters > 0
+          ? `First the ${many(counters, 'counter', 'counters')}, then the ground round the pieces.`
+          : 'No counters here: take the ground away in one go, from a corner, low and slow.',
       {
         caution: 'Blades and needle weeders: cut and pick away from your fingers.',
         check: {
-          ask: 'Did every piece stay on the liner?',
-          ifNot: 'Press the lifted edge down with a fingernail and pull the ground at a flatter angle.',
+          ask: reverse ? 'Did every piece stay on the tape?' : 'Did every piece stay on the liner?',
+          ifNot: reverse
+            ? 'Press the lifted edge back onto the tape and pull the waste at a flatter angle.'
+            : 'Press the lifted edge down with a fingernail and pull the ground at a flatter angle.',
         },
-        handsMinutes: Math.max(1, Math.round(0.5 + 0.25 * (need.pieces + need.counters) + need.cutMm / 1500)),
+        handsMinutes: Math.max(1, Math.round(0.5 + 0.25 * (pieces + counters) + cutMm / 1500)),
         picture: 'film',
-        film: need.film.id,
+        film: film.id,
       },
     );
   }
-  const order = sheet.needs.map((n) => n.film.name);
+  const order = works.map(({ film }) => film.name);
   if (order.length > 1)
     add(
       'stack',
-      `Stack ${order.length} films flat`,
+      all(`Stack ${order.length} films flat`),
       `${order.join(', then ')}, from the blank outwards. Lay them one on another over the printed template, with a slip of baking parchment in between to slide and aim.`,
       {
-        why: 'Assembled flat, the layers line up once instead of three times on a curve.',
-        handsMinutes: 3 * order.length,
+        why: `Assembled flat, the layers line up once instead of ${order.length === 2 ? 'twice' : `${order.length} times`} on a curve.`,
+        handsMinutes: each(3 * order.length),
         picture: 'template',
       },
     );
-  const strong = sheet.needs.some((n) => n.film.finish === 'glitter');
-  add(
-    'tape',
-    'Lay the transfer tape',
-    `${strong ? 'Strong' : 'Medium'} tape, cut ${mm(wrap.template.bounds.maxX - wrap.template.bounds.minX + 10)} × ${mm(wrap.template.bounds.maxY - wrap.template.bounds.minY + 10)} or just larger than the design. From the middle outwards, then burnish both sides. ${wrap.template.closed ? 'Trim its top along the rim line of the template.' : 'Trim it round, a finger-width outside the film.'}`,
-    {
-      check: {
-        ask: 'Lift one corner of the liner: does the film come with the tape?',
-        ifNot: 'Lay it back, burnish that spot harder and peel at a flatter angle.',
+  const taped = works.filter(({ reverse }) => !reverse);
+  // Film that was weeded from the back lies on its tape already.
+  if (taped.length > 0) {
+    const strong = taped.some(({ film }) => film.finish === 'glitter');
+    const rest = taped.length < works.length ? `For ${taped.map(({ film }) => film.name).join(' and ')}: ` : '';
+    add(
+      'tape',
+      all('Lay the transfer tape'),
+      `${rest}${strong ? 'Strong' : 'Medium'} tape. ${tapeText(made, null, mm)} From the middle outwards, then burnish both sides. ${isWrap ? 'Trim its top along the rim line of the template.' : 'Trim it round, a finger-width outside the film.'}`,
+      {
+        check: {
+          ask: 'Lift one corner of the liner: does the film come with the tape?',
+          ifNot: 'Lay it back, burnish that spot harder and peel at a flatter angle.',
+        },
+        handsMinutes: each(3),
+        picture: 'template',
       },
-      handsMinutes: 3,
-      picture: 'template',
-    },
-  );
-  const top = Math.min(...wrap.pieces.map((p) => p.slants[0]));
+    );
+  }
+  const top = Math.min(...made.flatMap(({ pieces }) => pieces).map((p) => p.slants[0]));
   const wide =
     wrap.template.cone.girthBase > wrap.template.cone.girthRim + 0.5
       ? 'Wider arc down, to the base.'
@@ -174,22 +193,22 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
   if (isWrap)
     add(
       'aim',
-      'Hang it on the marks',
+      all('Hang it on the marks'),
       `${wide} ${from}Middle mark on the front dot. Hold it true to ${mm(holdTrueOver100(wrap))} over ${unit === 'mm' ? '100 mm' : '4 in'}, or the ends will step by more than ${mm(SEAM_STEP_MM)}.`.trim(),
       {
         caution: 'Do not let it touch yet: slide with the liner still on, press only when it hangs true.',
-        handsMinutes: 2,
+        handsMinutes: each(2),
         picture: 'template',
       },
     );
   else
     add(
       'aim',
-      'Hold it on the marks',
+      all('Hold it on the marks'),
       `${wide} ${from}Middle of the design on the dot, ${wrap.template.closed ? 'level with the rim' : 'the right way up'}.`.trim(),
       {
         caution: 'Do not let it touch yet: turn the blank at eye level and look from both sides first.',
-        handsMinutes: 1,
+        handsMinutes: each(1),
         picture: 'template',
       },
     );
@@ -207,13 +226,13 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
       'Press down the front line first. Peel the liner off one half and smooth it round to the back, then the other half. On a taper this keeps both ends at the same height.',
     ],
   }[style];
-  add('lay', laying[0]!, laying[1]!, {
+  add('lay', all(laying[0]!), laying[1]!, {
     check: {
       ask: 'No bubble, no wrinkle?',
       ifNot:
         'Lift that spot at once and lay it again. A small bubble: prick it at its edge with a needle and press towards the hole.',
     },
-    handsMinutes: isWrap ? 6 : 2,
+    handsMinutes: each(isWrap ? 6 : 2),
     picture: 'template',
   });
   if (isWrap && blank.handleWidthMm === 0)
@@ -225,51 +244,74 @@ export function benchSteps(job: Job, wrap: Wrap, sheet: JobSheet, unit: 'mm' | '
         : `Butt the ends. Expect them within ±${mm(wrap.errors.gapRim)} at the rim and ±${mm(wrap.errors.gapBase)} at the base; share a gap rather than pull it shut.`,
       {
         why: 'Pulled film creeps back within a day and opens where it was pulled.',
-        handsMinutes: 2,
+        handsMinutes: each(2),
         picture: 'template',
       },
     );
   add(
     'take-off',
-    'Take the tape off',
+    all('Take the tape off'),
     (wrap.size.shape.form === 'ball'
       ? 'Burnish once more through the tape. Cut the tape into strips and take them off one by one. '
       : 'Burnish once more through the tape. ') +
       'Pull it back on itself, low and slow; if a piece comes along, lay it back, burnish and go on from the other side.',
     {
-      handsMinutes: 2,
+      handsMinutes: each(2),
       picture: 'blank',
     },
   );
-  add(
-    'cure',
-    'Let it cure',
-    'Do not handle it hard for 24 hours, and do not wash it for 48. Then by hand, with a soft cloth.',
-    {
-      why: 'The adhesive needs that long to flow into the surface. The label on the film comes first.',
-      caution:
-        'Film stays out of the inside and off the lip zone: it is not made for contact with food.' +
-        (sheet.needs.some((n) => n.film.finish === 'metallised') ? ' Metallised film must not go in a microwave.' : ''),
-      handsMinutes: 0,
-      waitMinutes: 48 * 60,
-      picture: 'blank',
-    },
-  );
+  const hasFoil = works.some(({ film }) => film.finish === 'metallised');
+  for (const { id, title, body, handsMinutes = 0, ...more } of finishSteps(job, hasFoil))
+    add(id, title, body, { ...more, handsMinutes: each(handsMinutes) });
   return steps;
 }
 
+/** Sizes of the sheets of tape: of one, or the largest of several; of one film when only that is taped. */
+function tapeText(made: readonly MadeThing[], film: string | null, mm: (v: number) => string): string {
+  const own = film === null ? made : made.map(({ pieces, count }) => ({ count, pieces: pieces.filter((p) => p.film === film) })); // prettier-ignore
+  const sheets = tapeSizes(own);
+  const [largest] = sheets;
+  if (!largest) return '';
+  const sheetCount = sheets.reduce((sum, { count }) => sum + count, 0);
+  const size = `${mm(largest.width)} × ${mm(largest.height)}`;
+  return sheetCount === 1 ? `Cut it ${size}.` : `Cut ${sheetCount} sheets, the largest ${size}.`;
+}
+
+/** Where the marks go: for a wrap the rim line all round, else for each face its own side, in millimetres from the handle. */
 function markText(blank: Blank, wrap: Wrap, mm: (v: number) => string, isWrap: boolean): string {
+  const rimLine = rimLineOf(blank, wrap.size);
   if (!wrap.template.closed)
     return `Put a dot where the middle of the design goes, and hold the printed template against it: it is ${mm(wrap.template.rimLength)} wide and ${mm(wrap.size.side)} high.`;
-  const front =
-    blank.handleWidthMm > 0
-      ? `The front lies opposite the handle: measure ${mm(wrap.size.rim.surface / 2)} round from the handle's middle`
-      : 'Choose the front and put a dot there';
-  const line = isWrap
-    ? ` and a dot ${mm(rimLineOf(blank, wrap.size))} below the drinking edge at three places round: that is the rim line of the template.`
-    : ` and a dot ${mm(rimLineOf(blank, wrap.size))} below the drinking edge: the template's rim line meets it.`;
-  return front + line;
+  if (isWrap) {
+    const front =
+      blank.handleWidthMm > 0
+        ? `The front lies opposite the handle: measure ${mm(Math.PI * wrap.surface.radiusAt(0))} round from the handle's middle`
+        : 'Choose the front and put a dot there';
+    return `${front}, and a dot ${mm(rimLine)} below the drinking edge at three places round: that is the rim line of the template.`;
+  }
+  const faces = facesOf(wrap.pieces);
+  const below = ({ top, middle }: Face): string =>
+    `its top ${mm(rimLine + top)} and its middle ${mm(rimLine + middle)} below the rim`;
+  if (faces.length === 0) return 'Choose the front and put a dot there.';
+  if (blank.handleWidthMm > 0)
+    return faces
+      .map((face) => {
+        const round = mm((Math.PI - Math.abs(face.azimuth)) * wrap.surface.radiusAt(face.middle));
+        if (Math.abs(face.azimuth) < FACING_RAD)
+          return `Opposite the handle, ${round} round from its middle: ${below(face)}.`;
+        return `With the handle to your ${face.azimuth > 0 ? 'right' : 'left'}, on the side that faces you, ${round} round from the handle's middle: ${below(face)}.`;
+      })
+      .join(' ');
+  const [first, ...others] = faces as [Face, ...Face[]];
+  const more = others.map((face) => {
+    const round = mm(Math.abs(face.azimuth - first.azimuth) * wrap.surface.radiusAt(face.middle));
+    return `The next ${round} to the right of that: ${below(face)}.`;
+  });
+  return [`Choose the front and put a mark there: ${below(first)}.`, ...more].join(' ');
 }
+
+/** rad. Nearer to the middle opposite the handle than this, a thing faces neither the drinker nor the room. */
+const FACING_RAD = 0.3;
 
 const many = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
 
