@@ -1,6 +1,6 @@
-/** Whether two documents say the same, whatever the order of their fields; a field that is undefined is not there. */
+/** Whether two documents say the same, whatever the order of their fields; a field that is undefined is not there, and −0 is 0: a file knows neither. */
 export function sameValue(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true;
+  if (a === b || Object.is(a, b)) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a) || Array.isArray(b))
     return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((one, i) => sameValue(one, b[i]));
