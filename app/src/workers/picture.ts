@@ -244,18 +244,14 @@ export function stripPictures(
   );
 }
 
-/** What marks on each layer cost, or would cost. */
+/** What marks on each layer cost, or would cost; null when they do not fit on its board. */
 export function marksPicture(
   project: Project,
   examined: Extract<Examined, { ok: true }>,
   supply: Supply,
 ): CoreJobs['marks']['output'] {
   const cost = marksCost(project, examined, supply);
-  return examined.stack.layers.flatMap(({ film, marksMm2 }) => {
-    const mm2 = marksMm2 ?? cost.of(film);
-    // What does not fit the board with marks costs nothing that could be told.
-    return mm2 === null ? [] : [{ film, mm2 }];
-  });
+  return examined.stack.layers.map(({ film, marksMm2 }) => ({ film, mm2: marksMm2 ?? cost.of(film) }));
 }
 
 /** What batches take, plan by plan. */

@@ -316,10 +316,10 @@ export interface CoreJobs {
     readonly input: CoreJobs['send']['input'] & { readonly seed: number };
     readonly output: null;
   };
-  /** What marks on each layer cost, or would cost, mm² of film by the plan. */
+  /** What marks on each layer cost, or would cost, mm² of film by the plan; null when they do not fit on its board. */
   readonly marks: {
     readonly input: { readonly project: Project; readonly limits: OwnLimits; readonly supply: Supply };
-    readonly output: readonly { readonly film: string; readonly mm2: number }[];
+    readonly output: readonly { readonly film: string; readonly mm2: number | null }[];
   };
   /** What a batch takes when everything is cut so many times. */
   readonly batch: {

@@ -35,7 +35,12 @@ const { drawing } = props.incoming;
 const name = ref(props.incoming.name);
 const said = ref<Provenance>({ source: '', rights: 'unsure' });
 const keeps = ref(false);
-const chosen = ref<(string | null)[]>([...props.incoming.matches]);
+/** Film of each colour; one that comes on several levels of the drawing is one colour. What is left off has none. */
+const chosen = ref<Record<string, string | null>>({});
+const choose = (films: readonly (string | null)[]): void => {
+  chosen.value = Object.fromEntries(drawing.colours.map(({ colour }, i) => [colour, films[i] ?? null]));
+};
+choose(props.incoming.matches);
 const widthMm = ref(Math.max(1, Math.min(drawing.widthMm, props.room)));
 /** Specks at the size that it will have. They are left off, not thrown away: they come back when it is made larger. */
 const specks = computed(() => specksOf(drawing, (TINY_PIECE_MM * drawing.widthMm) / widthMm.value));
@@ -62,28 +67,24 @@ async function matchAll(next: 'own' | 'nearest'): Promise<void> {
   const { filmIdsFor } = await import('@mivet/core/drawings');
   const colours = drawing.colours.map(({ colour }) => colour);
   way.value = next;
-  chosen.value = filmIdsFor(colours, props.films, next === 'own');
+  choose(filmIdsFor(colours, props.films, next === 'own'));
 }
 const SHOWN = 24;
 const tooMuch = ref(false);
 
-/** Film of a colour that the drawing came in; what is left off has none. */
-const filmOf = (colour: string): string | null =>
-  chosen.value[drawing.colours.findIndex((c) => c.colour === colour)] ?? null;
-const pictures = computed(() =>
-  drawing.colours.map(({ colour, rings, areaMm2 }) => ({
-    colour,
-    areaMm2,
-    at: drawing.colours.findIndex((c) => c.colour === colour),
-    data: ringsData(rings),
-  })),
-);
+const pictures = drawing.colours.map(({ colour, rings }) => ({ colour, data: ringsData(rings) }));
+const wholeMm2 = drawing.colours.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+/** Colours with their share of the drawing. */
+const shares = [...new Set(drawing.colours.map(({ colour }) => colour))].map((colour) => ({
+  colour,
+  share: drawing.colours.reduce((sum, c) => sum + (c.colour === colour ? c.areaMm2 : 0), 0) / wholeMm2,
+}));
 const filmColour = (film: string | null): string => props.films.find((f) => f.id === film)?.colour ?? 'none';
 const view = computed(() => {
   const { widthMm: w, heightMm: h } = drawing;
   return `${-w / 2} ${-h / 2} ${w} ${h}`;
 });
-const taken = computed(() => drawing.colours.filter(({ colour }) => filmOf(colour) !== null).length);
+const taken = computed(() => Object.values(chosen.value).filter((film) => film !== null).length);
 
 function place(): void {
   const about = {
@@ -92,7 +93,7 @@ function place(): void {
     rights: said.value.rights,
   };
   const drawn = keepDrawing(drawing);
-  const films = drawn.colours.map(({ colour }) => filmOf(colour));
+  const films = drawn.colours.map(({ colour }) => chosen.value[colour] ?? null);
   const specksMm = leavesSpecks.value && specks.value.count > 0 ? TINY_PIECE_MM : 0;
   const items = itemsOfDrawing(drawn, films, about, widthMm.value, () => crypto.randomUUID()).map((item) => ({
     ...item,
@@ -116,7 +117,13 @@ function place(): void {
   <section aria-labelledby="intake">
     <h2 id="intake">A drawing comes in</h2>
     <svg :viewBox="view" class="preview" role="img" :aria-label="`${name} in the films chosen`">
-      <path v-for="(p, i) in pictures" :key="i" :d="p.data" :fill="filmColour(filmOf(p.colour))" fill-rule="evenodd" />
+      <path
+        v-for="(p, i) in pictures"
+        :key="i"
+        :d="p.data"
+        :fill="filmColour(chosen[p.colour] ?? null)"
+        fill-rule="evenodd"
+      />
     </svg>
     <div class="row-line">
       <label :for="`${id}-n`">Called</label>
@@ -128,24 +135,22 @@ function place(): void {
       ><span class="dims">{{ formatLength((widthMm * drawing.heightMm) / drawing.widthMm, unit) }}</span>
     </div>
     <h3 class="mt-3 mb-1">Its colours on your films</h3>
-    <div v-if="drawing.colours.length > 1" class="row-line">
+    <div v-if="shares.length > 1" class="row-line">
       <span>Match to my films</span>
       <ChoiceButtons :value="way" :options="WAYS" label="How colours are matched" @choose="matchAll" />
     </div>
-    <div v-for="(p, i) in pictures.slice(0, SHOWN)" :key="p.colour" class="row-line">
+    <div v-for="(c, i) in shares.slice(0, SHOWN)" :key="c.colour" class="row-line">
       <label :for="`${id}-f${i}`" class="colour"
-        ><span class="chip" :style="{ background: p.colour }" />{{ p.colour
-        }}<span class="quiet small"
-          >{{ Math.round((100 * p.areaMm2) / pictures.reduce((sum, q) => sum + q.areaMm2, 0)) }}&nbsp;%</span
-        ></label
+        ><span class="chip" :style="{ background: c.colour }" />{{ c.colour
+        }}<span class="quiet small">{{ Math.round(100 * c.share) }}&nbsp;%</span></label
       >
-      <select :id="`${id}-f${i}`" v-model="chosen[p.at]" class="form-select form-select-sm w-auto">
+      <select :id="`${id}-f${i}`" v-model="chosen[c.colour]" class="form-select form-select-sm w-auto">
         <option :value="null">leave it off</option>
         <option v-for="f in films" :key="f.id" :value="f.id">{{ f.name }}</option>
       </select>
     </div>
-    <p v-if="pictures.length > SHOWN" class="quiet small mt-1">
-      {{ pictures.length - SHOWN }} smaller colours are matched as well. A drawing with fewer colours cuts better.
+    <p v-if="shares.length > SHOWN" class="quiet small mt-1">
+      {{ shares.length - SHOWN }} smaller colours are matched as well. A drawing with fewer colours cuts better.
     </p>
     <BFormCheckbox v-if="specks.count > 0" v-model="leavesSpecks" class="mt-2">
       Leave off {{ specks.count === 1 ? 'one speck' : `${specks.count} specks` }}

@@ -34,6 +34,26 @@ describe('a drawing that comes in', () => {
     await vi.waitUntil(() => new Set(films()).size === 2);
   });
 
+  it('asks once for a colour that comes on two levels, and lays both on its film in the order of the picture', async () => {
+    const bench = await openWorkbench({ ...tumbler!, items: [] });
+    const slip = bench.mount(ArtworkSlip);
+    const box = (d: string, fill: string): string => `<path d="${d}" fill="${fill}"/>`;
+    // White, dark on it, white on that: 30 × 20, 20 × 14 and 6 × 6 mm.
+    await useIncoming().bringIn(
+      'face.svg',
+      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 30 20" width="30mm">${box('M0 0H30V20H0Z', '#ffffff')}${box('M5 3H25V17H5Z', '#0f4c5c')}${box('M12 7H18V13H12Z', '#ffffff')}</svg>`,
+    );
+    await bench.settled();
+    const fields = slip.findAll('select[id*="-f"]');
+    expect(fields).toHaveLength(2);
+    await fields.find((_, i) => slip.findAll('.colour')[i]!.text().startsWith('#ffffff'))!.setValue('ensign');
+    await press(slip, 'Place it');
+    await bench.settled();
+    const items = useProject().doc!.items;
+    expect(items.map((i) => i.type === 'art' && i.colour)).toEqual(['#ffffff', '#0f4c5c', '#ffffff']);
+    expect(items.map((i) => i.film === 'ensign')).toEqual([true, false, true]);
+  });
+
   it('waits on the slip, loses a colour, is placed in one step and taken away with all its colours', async () => {
     const bench = await openWorkbench({ ...tumbler!, items: [] });
     const slip = bench.mount(ArtworkSlip);

@@ -20,7 +20,7 @@ const supplies = useStock();
 const stack = computed(() => project.doc!.stack);
 const report = computed(() => picture.good?.stack ?? null);
 /** What marks would cost on layers that need none: worked out when one looks. */
-const costs = shallowRef<ReadonlyMap<string, number>>(new Map());
+const costs = shallowRef<ReadonlyMap<string, number | null>>(new Map());
 const ask = takeLatest<CoreJobs['marks']['output']>(
   (answer) => (costs.value = new Map(answer.map(({ film, mm2 }) => [film, mm2]))),
 );
@@ -64,11 +64,13 @@ const filmName = (id: string): string => project.doc!.films.find((f) => f.id ===
 const area = (mm2: number): string =>
   settings.unit === 'mm' ? `${(mm2 / 100).toFixed(0)} cm²` : `${(mm2 / 645.16).toFixed(1)} in²`;
 function says(layer: LayerReport): string {
-  const mm2 = layer.marksMm2 ?? costs.value.get(layer.film) ?? null;
-  const cost = (mm2 ?? 0) > 50 ? `${area(mm2 ?? 0)} of film` : 'no film';
-  const would = mm2 === null ? '' : `; marks would cost ${cost}`;
+  const mm2 = layer.marksMm2 ?? costs.value.get(layer.film);
+  const cost = (mm2 ?? 0) > 50 ? `${area(mm2!)} of film` : 'no film';
   const bodies = layer.bodies === 1 ? 'One thing to place' : `${layer.bodies} things to place`;
-  const how = layer.marked ? `marks: they cost ${cost}` : `by hand${would}`;
+  let how = layer.marked ? 'marks' : 'by hand';
+  if (mm2 === null)
+    how += layer.marked ? ', which do not fit on its board: line it up by hand' : '; marks do not fit on its board';
+  else if (mm2 !== undefined) how += layer.marked ? `: they cost ${cost}` : `; marks would cost ${cost}`;
   const loose = layer.unsupported > 0 ? `; ${layer.unsupported} with nothing below` : '';
   return `${bodies}, ${how}${loose}`;
 }
