@@ -29,8 +29,8 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
   await expect(page.getByLabel('#0f4c5c')).toHaveValue('deep-water');
   await page.getByLabel('#0f4c5c').selectOption('Reed');
   await page.getByLabel('Where it is from').fill('own pencil');
-  await page.getByRole('textbox', { name: 'Wide', exact: true }).fill('30 mm');
-  await page.getByRole('textbox', { name: 'Wide', exact: true }).press('Tab');
+  await page.getByRole('textbox', { name: 'Width', exact: true }).fill('30 mm');
+  await page.getByRole('textbox', { name: 'Width', exact: true }).press('Tab');
   await page.getByRole('button', { name: 'Place it' }).click();
   await expect(page.getByText('One of 2 colours; they move and grow together.')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
@@ -95,7 +95,7 @@ test('stars are scattered over a tumbler on three films, clear of the name, and 
   await openDemo(page, 'demo-tumbler', 'artwork');
   await page.getByLabel('Find a motif').fill('star');
   await page.getByRole('button', { name: 'Star', exact: true }).click();
-  await setField(page, 'Wide', '9 mm');
+  await setField(page, 'Width', '9 mm');
   await page.getByRole('button', { name: 'Scattered' }).click();
   await page.getByRole('spinbutton', { name: 'How many' }).fill('24');
   await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');

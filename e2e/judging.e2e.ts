@@ -12,7 +12,7 @@ test('six things are found on a wrap, each is put right, and the proof sheet is 
   // Too near the rim, too wide for a glance, in a film that the wash takes off, and backwards.
   await page.getByRole('button', { name: 'STROKE' }).click();
   await setField(page, 'Top below the rim line', '3');
-  await setField(page, 'Wide', '90');
+  await setField(page, 'Width', '90');
   await page.getByRole('radio', { name: /^Night/ }).click();
   await page.getByRole('checkbox', { name: 'Mirror' }).check();
   await page.getByRole('button', { name: 'Done', exact: true }).click();

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { strFromU8, unzipSync } from 'fflate';
 import { chromium, expect, test, type Browser } from '@playwright/test';
 import { download, goTo, openDemo, openProjects, saved, setField } from './support/app.ts';
 
@@ -71,7 +72,7 @@ test('a browser that is killed in the middle of work has lost nothing older than
 test('a reload keeps the work, and undo and redo go through it', async ({ page }) => {
   await openDemo(page, 'demo-mug', 'artwork');
   await page.getByRole('button', { name: 'Tansy' }).click();
-  await setField(page, 'Wide', '40 mm');
+  await setField(page, 'Width', '40 mm');
   await expect(page.getByText(/pieces?, 40\.0 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/pieces?, 49\.2 mm/)).toBeVisible();
@@ -102,10 +103,21 @@ test('a second tab sees what the first one saved', async ({ page, context }) => 
   await expect(other.getByRole('button', { name: 'Bryony' })).toBeVisible();
 });
 
+/** Records of a backup by what they are, out of its ZIP. */
+function backupIn(bytes: Uint8Array): { [kind: string]: { id: string }[] } {
+  const kinds: { [kind: string]: { id: string }[] } = {};
+  for (const [name, file] of Object.entries(unzipSync(new Uint8Array(bytes))).sort()) {
+    const kind = /^(\w+)\/\d+\.json$/.exec(name)?.[1];
+    if (kind) (kinds[kind] ??= []).push(JSON.parse(strFromU8(file)));
+  }
+  return kinds;
+}
+
 test('a backup brings everything back as it was', async ({ page }) => {
   await openProjects(page);
   await page.getByRole('link', { name: 'My way' }).click();
-  const before = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
+  const written = readFileSync(await (await download(page, 'Write a backup')).path());
+  const before = backupIn(written);
   expect(before.projects).toHaveLength(11);
   await page.getByRole('link', { name: 'Projects', exact: true }).click();
   for (const name of [
@@ -129,12 +141,12 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page.getByRole('link', { name: 'My way' }).click();
   await page
     .locator('input[type=file]')
-    .setInputFiles({ name: 'backup.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(before)) });
+    .setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: written });
   await expect(page.getByText(/11 projects, 12 blanks and 17 things in stock are back/)).toBeVisible();
-  const after = JSON.parse(readFileSync(await (await download(page, 'Write a backup')).path(), 'utf8'));
+  const after = backupIn(readFileSync(await (await download(page, 'Write a backup')).path()));
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
-  expect(byId(after.projects)).toEqual(byId(before.projects));
-  expect(byId(after.stock)).toEqual(byId(before.stock));
+  expect(byId(after.projects!)).toEqual(byId(before.projects!));
+  expect(byId(after.stock!)).toEqual(byId(before.stock!));
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'holiday.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });

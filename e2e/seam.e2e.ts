@@ -30,7 +30,7 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
   await openTumbler(page);
   await addMotif(page, 'buoy');
   await round(page, 'Spaced');
-  await setField(page, 'Wide', '12 mm');
+  await setField(page, 'Width', '12 mm');
   await page.getByRole('spinbutton', { name: 'How many' }).fill('8');
   await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
   await page.getByRole('combobox', { name: 'Centred' }).selectOption('angle');
@@ -38,7 +38,7 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await addMotif(page, 'star');
   await round(page, 'Scattered');
-  await setField(page, 'Wide', '8 mm');
+  await setField(page, 'Width', '8 mm');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.getByRole('group', { name: 'How the seam runs' }).getByRole('button', { name: 'Between pieces' }).click();
   await setField(page, 'Ends lap by', '0');

@@ -31,12 +31,12 @@ test('a picture is traced, tuned while it is looked at, placed and cut at its si
   await page.getByLabel('Specks left out').fill('3');
   await expect(page.getByText('2 outlines in one colour.')).toBeVisible();
   await page.getByRole('button', { name: 'Take these outlines' }).click();
-  await setField(page, 'Wide', '50 mm');
+  await setField(page, 'Width', '40 mm');
   await page.getByRole('button', { name: 'Place it' }).click();
   await expect(page.getByRole('heading', { name: 'ring' })).toBeVisible();
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  // The picture is 200 px and 50 mm wide: 4 px are a millimetre, the ring is 40 mm across and its hole 20.
+  // What is traced is the ring, not its paper: 160 px are 40 mm, and its hole is 20.
   const widths = Object.keys(files)
     .filter((name) => /^cut-.*\.svg$/.test(name))
     .flatMap((name) => partsOf(text(files[name])))

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, jobOf } from '../test/findings.ts';
 import { testFonts } from '../test/fonts.ts';
-import { makeBlank, motifItem, tumbler, wave } from '../test/jobs.ts';
+import { makeBlank, motifItem, plate, tumbler, wave } from '../test/jobs.ts';
 import type { Project } from './document/project.ts';
 import { examineProject, type Examined } from './examine.ts';
 import { writeGuideSvg } from './io/svg/write-guide.ts';
@@ -32,6 +32,24 @@ describe('how layers are lined up', () => {
     const byHand = examined(onWave, { marks: { brass: 'by hand' } });
     expect(byHand.stack.layers.map((l) => l.marked)).toEqual([false, false]);
     expect(byHand.cut.some((piece) => piece.mark)).toBe(false);
+  });
+
+  it('counts the pieces that can move apart: a drawing of eighty-four loose ones is many things', () => {
+    const dots = Array.from({ length: 84 }, (_, i) => `M${(i % 12) * 4 - 24} ${Math.floor(i / 12) * 4 - 14}h3v3h-3Z`).join(''); // prettier-ignore
+    const drawing = plate('dots', 48, 28, { film: 'brass', pathData: dots });
+    const { layers } = examined(jobOf(tumbler(), plate('body', 60, 40), drawing)).stack;
+    expect(layers.map((l) => [l.film, l.bodies, l.marked])).toEqual([['deep-water', 1, true], ['brass', 84, true]]); // prettier-ignore
+  });
+
+  it('does without marks where they do not fit the board, says so, and offers to do without them', () => {
+    // On a sheet of 100 × 100 mm a square of 97 leaves no room for a mark of 6 with 2 beside it.
+    const tight = jobOf(makeBlank({ girthRim: 400, side: 120 }), plate('body', 286, 100), ...[0, 1, 2, 3, 4].map((i) => plate(`p${i}`, 8, 8, { film: 'brass', placement: at({ facing: 'angle', angleDeg: i * 20 - 40 }) }))); // prettier-ignore
+    const { stack, findings, cut } = examined({ ...tight, boardId: 'square' }, { marks: { 'deep-water': 'marks', brass: 'marks' } }); // prettier-ignore
+    expect(stack.layers.map((l) => l.marksMm2)).toContain(null);
+    for (const { marksMm2 } of stack.layers) expect(marksMm2 ?? 0).toBeGreaterThanOrEqual(0);
+    const found = findings.find(({ finding }) => finding.code === 'load-fit')!.finding;
+    expect(found.fixes.map((fix) => fix.do)).toContain('mark-layers');
+    expect(cut.some((piece) => piece.film === 'deep-water' && !piece.mark)).toBe(true);
   });
 
   it('cuts the same two squares beside every marked film, and takes what they cost from the plan', () => {

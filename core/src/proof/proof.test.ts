@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { at, expectRule, findingsOf, fixed, jobOf as project, projectOf } from '../../test/findings.ts';
 import { bare, makeBlank, makeJob, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
-import type { ArtworkItem, Placement } from '../artwork/item.ts';
+import { NO_ACTS } from '../artwork/acts.ts';
+import type { ArtItem, ArtworkItem, Placement } from '../artwork/item.ts';
 import type { Blank } from '../blank/blank.ts';
 import type { Project } from '../document/project.ts';
 import { signatureOf } from './finding.ts';
@@ -97,6 +98,24 @@ describe('seam-cut', () => {
     expect(finding).toMatchObject({ case: 'too-long', severity: 'fails' });
     expect(findingsOf(fixed(long(260), finding!), 'seam-cut').filter((f) => f.severity === 'fails')).toEqual([]);
   });
+  it('lets a solid wrap be as much too long as it was read, and makes a longer one exactly as long as the way round', () => {
+    // Read once each, a girth is known to 0.7 mm; the gap may be 0.43 mm either way when read three times.
+    const three = (mm: number) => ({ ...bare(mm), takes: Array.from({ length: 3 }, () => ({ typed: '', mm })) });
+    const can = makeBlank({}, { kind: 'straight', readings: { girthRim: three(250), side: three(100) } });
+    const solid = (mm: number, seam = {}): Project => {
+      const job = makeJob(can, [plate('wrap', mm, 40, { running: 'round' })]);
+      return projectOf({ ...job, seam: { ...job.seam, ...seam } }, 'long');
+    };
+    expect(findingsOf(solid(250.2), 'seam-cut')).toMatchObject([{ case: 'a-little-long', severity: 'fine', numbers: { over: expect.closeTo(0.2, 2) } }]); // prettier-ignore
+    for (const seam of [{}, { way: 'wandering' as const }]) {
+      const [finding] = findingsOf(solid(252, seam), 'seam-cut');
+      expect(finding).toMatchObject({ case: 'too-long', severity: 'fails', numbers: { over: expect.closeTo(2, 2) } });
+      const after = fixed(solid(252, seam), finding!);
+      expect(Math.abs((after.items[0] as ArtItem).widthMm - 250)).toBeLessThan(0.01);
+    }
+    // A lap is wanted as long as it is.
+    expect(findingsOf(solid(252, { lapMm: 2 }), 'seam-cut').map((f) => f.case)).not.toContain('too-long');
+  });
 });
 
 describe('seam-gap', () => {
@@ -125,6 +144,33 @@ describe('glance', () => {
   const wide = (mm: number): Project => project(tumbler(), textItem('REGATTA', { size: { by: 'width', mm } }));
   it('looks at words wider than one sees', () => expectRule('glance', 'look', wide(seen + 1), wide(seen - 0.5)));
   it('leaves what runs round alone', () => expect(findingsOf(project(tumbler(), wave(9)), 'glance')).toEqual([]));
+  it('leaves alone what goes three fifths of the way round and more: it is turned to be read', () => {
+    const can = makeBlank({ girthRim: 200, side: 100 });
+    const long = (mm: number): Project => project(can, textItem('REGATTA', { size: { by: 'width', mm } }));
+    expect(findingsOf(long(119), 'glance')).toHaveLength(1);
+    expect(findingsOf(long(121), 'glance')).toEqual([]);
+  });
+  it('takes what is kept together as one', () => {
+    const can = makeBlank({ girthRim: 300, side: 100 });
+    const two = (keepTogether: string | null, apart: number): Project =>
+      project(can, ...[-1, 1].map((side) => plate(`p${side}`, 20, 20, { keepTogether, placement: at({ facing: 'angle', angleDeg: (side * apart * 1.2) / 2 }) }))); // prettier-ignore
+    expect(findingsOf(two(null, 110), 'glance')).toEqual([]);
+    const [finding] = findingsOf(two('set', 110), 'glance');
+    // From the outer edge of the one to that of the other: 110 + 20 mm.
+    expect(finding).toMatchObject({ case: 'wide-group', itemIds: ['p-1', 'p1'] });
+    expect(finding!.numbers.width).toBeCloseTo(130, 1);
+    expect(findingsOf(two('set', 50), 'glance')).toEqual([]);
+  });
+  it('takes what a mask opens, and not the mask', () => {
+    const can = makeBlank({ girthRim: 300, side: 100 });
+    const masked = (mm: number): Project => {
+      const words = plate('words', mm, 20, { film: 'chalk', acts: { ...NO_ACTS, shapesOnly: true } });
+      const sheet = motifItem('plate', { widthMm: mm + 20, heightMm: 40, acts: { ...NO_ACTS, cutAway: ['words'] } });
+      return project(can, words, sheet);
+    };
+    expect(findingsOf(masked(140), 'glance').map((f) => f.itemIds)).toEqual([['words']]);
+    expect(findingsOf(masked(60), 'glance')).toEqual([]);
+  });
 });
 
 describe('unfused', () => {

@@ -88,6 +88,22 @@ describe('placeMarks', () => {
     expect(placeMarks([], [])).toBeNull();
   });
 
+  it('lies on the right and above where that is cheapest', () => {
+    // Two layers that end together on the right, 60 high: marks there make each wider by 8 mm and up to 3 more; on the left the
+    // narrower one would grow by 70, and above one another's length is too short to hold a turn.
+    const [long, short] = [box(0, 0, 101.5, 60), box(60, 0, 101.5, 60)];
+    const turn = (ring: Float64Array): Float64Array => ring.map((_, i) => ring[i ^ 1]!);
+    for (const rings of [
+      [long, short],
+      [turn(long), turn(short)],
+    ]) {
+      const { extra } = placeMarks(rings.map((ring, i) => ({ film: String(i), box: boxOf(ring) })), rings)!; // prettier-ignore
+      const grown = Object.values(extra).reduce((sum, mm2) => sum + mm2, 0);
+      expect(grown).toBeGreaterThanOrEqual(2 * 8 * 60);
+      expect(grown).toBeLessThanOrEqual(2 * 11 * 60);
+    }
+  });
+
   it('keeps clear of all film, far enough apart to hold a turn as well, and reckons what strips grow by', () => {
     const side = fc.integer({ min: 8, max: 90 });
     const layer = fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 60 }), side, side);

@@ -36,6 +36,12 @@ describe('snapTo', () => {
     expect(held[0]!.line).toMatchObject({ facing: 'drinker', name: 'facing the drinker' });
   });
 
+  it('faces the front rather than filling a glance, when either is within reach', () => {
+    // As wide as two glances less 1 mm: 1.3 mm off the front its left edge is 0.8 mm off the glance's.
+    const wide = { widthMm: 2 * 0.9 * 40 - 1, slant: 30 };
+    expect(rest(box({ ...wide, azimuth: -1.3 / 40 })).held[0]).toMatchObject({ part: 'middle', line: { facing: 'front' } }); // prettier-ignore
+  });
+
   it('puts edges to the glance and to other items, beside and in line', () => {
     // The right edge, 10 mm right of the middle, comes to 0.9 rad.
     expect(rest(box({ azimuth: 0.9 - 10 / 40 - 0.02 })).held[0]).toMatchObject({ part: 'right', line: { at: 0.9 } });

@@ -14,8 +14,8 @@ export interface SnapLine {
   readonly name: string;
   /** The facing that its meridian is. */
   readonly facing?: 'front' | 'drinker' | 'room';
-  /** Whether it belongs to another item, which counts for less than the blank itself. */
-  readonly others?: boolean;
+  /** Whether it counts for less: it belongs to another item, or only tells where a glance ends. */
+  readonly lesser?: boolean;
 }
 
 /** An item on the side, as far as lines hang on it: its middle, and its size in mm. */
@@ -48,7 +48,7 @@ export interface SnapSide {
   readonly glance: number | null;
 }
 
-/** Share of the reach by which a line of the blank is preferred to one of another item. */
+/** Share of the reach by which a line of the blank is preferred to one that counts for less. */
 const BLANK_FIRST = 0.6;
 
 /** Where a dragged item comes to rest. */
@@ -96,8 +96,8 @@ export function snapLines(side: SnapSide, others: readonly SnapOther[]): SnapLin
       });
   if (side.closed && side.glance !== null)
     lines.push(
-      round(-side.glance, ['left'], 'edge of one glance'),
-      round(side.glance, ['right'], 'edge of one glance'),
+      { ...round(-side.glance, ['left'], 'edge of one glance'), lesser: true },
+      { ...round(side.glance, ['right'], 'edge of one glance'), lesser: true },
     );
   for (const { name, azimuth, slant, widthMm, heightMm, allRound } of others) {
     const half = widthMm / 2 / side.radiusAt(slant);
@@ -112,7 +112,7 @@ export function snapLines(side: SnapSide, others: readonly SnapOther[]): SnapLin
         round(azimuth - half, ['left', 'right'], `left of ${name}`),
         round(azimuth + half, ['right', 'left'], `right of ${name}`),
       );
-    lines.push(...own.map((line) => ({ ...line, others: true })));
+    lines.push(...own.map((line) => ({ ...line, lesser: true })));
   }
   return lines;
 }
@@ -143,7 +143,7 @@ export function snapTo(
         line.axis === 'down'
           ? line.at - levelOf(box, part)
           : radius * turnTo(line.at, meridianOf(box, part, radius), closed);
-      const cost = Math.abs(by) + (line.others ? BLANK_FIRST * reach : 0);
+      const cost = Math.abs(by) + (line.lesser ? BLANK_FIRST * reach : 0);
       if (Math.abs(by) <= reach && cost < (best[line.axis]?.cost ?? Infinity) - 1e-6)
         best[line.axis] = { line, part, by, cost };
     }

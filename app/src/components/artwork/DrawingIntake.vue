@@ -129,9 +129,9 @@ function place(): void {
       <label :for="`${id}-n`">Called</label>
       <input :id="`${id}-n`" v-model="name" class="form-control form-control-sm w-50" maxlength="120" />
     </div>
-    <LengthField label="Wide" :mm="widthMm" :unit="unit" :least="1" :most="2000" @change="widthMm = $event" />
+    <LengthField label="Width" :mm="widthMm" :unit="unit" :least="1" :most="2000" @change="widthMm = $event" />
     <div class="row-line">
-      <span>High</span
+      <span>Height</span
       ><span class="dims">{{ formatLength((widthMm * drawing.heightMm) / drawing.widthMm, unit) }}</span>
     </div>
     <h3 class="mt-3 mb-1">Its colours on your films</h3>
