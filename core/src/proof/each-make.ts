@@ -77,7 +77,12 @@ function judgeWords(context: ProofContext, make: Make, judge: (part: ProofContex
   const job = { ...context.job, blank: on.blank, hand: on.hand, items };
   return judge({ ...context, job, wrap }).map((finding) => ({
     ...finding,
-    names: { ...finding.names, ...(on.blank === context.job.blank ? {} : { on: on.blank.name }) },
+    names: {
+      ...finding.names,
+      // Of what is round the words it would not be known which they are.
+      ...(finding.itemIds.includes(text.id) ? {} : { round: make.row.name }),
+      ...(on.blank === context.job.blank ? {} : { on: on.blank.name }),
+    },
     fixes: finding.fixes.flatMap((fix) => fixForName(fix, make, context)),
   }));
 }

@@ -5,6 +5,7 @@ import { makeBlank, makeJob, plate, textItem } from '../../test/jobs.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
 import type { TextItem } from '../artwork/item.ts';
 import type { NameList, NameRow } from '../artwork/name-list.ts';
+import { describeFinding } from './words.ts';
 import type { Project } from '../document/project.ts';
 import { examineProject, type Examined } from '../examine.ts';
 
@@ -49,7 +50,7 @@ describe('a list as it is cut', () => {
     // Inside a P of 5 mm there is an island of less than 2.5 mm; so are both of a B.
     const found = findingsOf(cutOut(row('ILL'), row('PIP', { capMm: 5 }), row('BILL', { capMm: 5 })), 'loose-dot');
     expect(found).toHaveLength(1);
-    expect(found[0]!.names).toMatchObject({ name: 'PIP' });
+    expect(describeFinding(found[0]!, 'mm').title).toMatch(/\(with PIP, and one more name\)$/);
     expect(found[0]!.numbers.count).toBe(2);
   });
 

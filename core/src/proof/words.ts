@@ -23,8 +23,9 @@ const LAST_WORD = 'The label, local rules and trained people come first.';
  */
 export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
   const words = sayFinding(finding, unit);
-  const { more, on } = finding.names;
+  const { more, on, round } = finding.names;
   const rest = [
+    ...(round ? [`with ${round}`] : []),
     ...(more ? [more === '1' ? 'and one more name' : `and ${more} more names`] : []),
     ...(on && finding.code !== 'names-overflow' ? [`on ${on}`] : []),
   ];
