@@ -70,11 +70,12 @@ export function describeHeavy(project: Pick<Project, 'items' | 'names'>): string
   ].join(', ');
 }
 
-/** What was left out of a picture, in words. */
-export const describeLeftOut = (leftOut: readonly HeavyItem[]): string =>
-  leftOut.length === 0
-    ? 'It is shown whole, and was not judged.'
-    : `Shown without ${leftOut
-        .slice(0, 3)
-        .map(({ name }) => name)
-        .join(', ')}${leftOut.length > 3 ? ` and ${leftOut.length - 3} more` : ''}, and not judged.`;
+/** What was left out of a picture, in words: each name once, with how many there are of it. */
+export function describeLeftOut(leftOut: readonly HeavyItem[]): string {
+  if (leftOut.length === 0) return 'It is shown whole, and was not judged.';
+  const counts = new Map<string, number>();
+  for (const { name } of leftOut) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const names = [...counts].map(([name, count]) => (count > 1 ? `${name} (${count} of them)` : name));
+  const more = names.length > 3 ? [`${names.length - 3} more`] : [];
+  return `Shown without ${new Intl.ListFormat('en-GB').format([...names.slice(0, 3), ...more])}, and not judged.`;
+}

@@ -211,6 +211,8 @@ describe('the picture of the open project', () => {
       .answer({ ...made, findings: [], unjudged: 'Shown without it.' });
     await settle();
     expect([picture.failure, picture.instead]).toEqual([null, expect.stringMatching(/not judged/)]);
+    // What is light of it is drawn.
+    expect(picture.shape?.items).toEqual(made.items);
     // Still heavy: a change does not have it judged again. Light: it is.
     project.doc = { ...project.doc, items: [{ ...heavy, repeat: { mode: 'spaced', count: 100 } }] };
     await settle();

@@ -85,8 +85,8 @@ export const usePicture = defineStore('picture', () => {
         picture.value = made;
         if (made.ok) {
           good.value = made;
-          // The shape is drawn once, when it came ahead of the rest.
-          if (answered.value?.doc !== doc) shape.value = made;
+          // The shape is drawn once, when it came ahead of the rest; what is not judged comes whole.
+          if (answered.value?.doc !== doc || made.unjudged !== null) shape.value = made;
           goodId = doc.id;
         }
         answered.value = { doc, ok: made.ok };

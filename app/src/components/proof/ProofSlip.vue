@@ -27,7 +27,7 @@ const verdict = computed(() => {
   if (picture.failure) return { title: 'Not judged', why: 'It could not be worked out, so nothing is said of it.' };
   if (picture.awaited) return { title: 'Looking at it…', why: 'Readings, seam, zones, sizes and the load.' };
   if (picture.picture?.ok && picture.picture.unjudged !== null)
-    return { title: 'Not judged', why: picture.picture.unjudged };
+    return { title: 'Not judged', why: 'So nothing is said of it; film is better not cut by it.' };
   // What was found is of the project as it was a moment ago.
   if (picture.judging) return { title: 'Looking at it again…', why: 'What was found before stands below until then.' };
   if (!picture.picture?.ok) return { title: 'Nothing to judge yet', why: 'The readings come first.' };

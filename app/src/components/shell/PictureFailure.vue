@@ -17,7 +17,7 @@ const picture = usePicture();
     </div>
   </div>
   <div v-else-if="picture.good?.unjudged" class="note-bar look mb-3" role="status">
-    <p class="fw-bold">Not judged</p>
+    <p class="fw-bold">Too heavy to judge</p>
     <p>{{ picture.good.unjudged }} Make it lighter, and it is judged again by itself.</p>
     <BButton size="sm" variant="outline-primary" class="mt-2" @click="picture.again()">Judge it now</BButton>
   </div>

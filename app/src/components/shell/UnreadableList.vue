@@ -51,9 +51,10 @@ function remove(record: Unreadable): void {
 .record {
   display: flex;
   flex-wrap: wrap;
+  align-items: center;
   justify-content: space-between;
-  gap: 0.5rem;
+  gap: 0.5rem 1.5rem;
+  padding: 0.6rem 0;
   background: transparent;
-  padding-inline: 0;
 }
 </style>
