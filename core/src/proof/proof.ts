@@ -37,62 +37,63 @@ import { judgeRegistrationCostly, judgeRegistrationMissing, judgeStackThick, jud
 import { judgeUnfused } from './unfused.ts';
 import { judgeWrinkle } from './wrinkle.ts';
 
-/** Judgements of a job as a whole; adding one here, or to those below, is all it takes to run it everywhere. */
-const JUDGES: readonly Judge[] = [
-  judgeReadings,
-  judgeReadingWeak,
-  judgeFitUnchecked,
-  judgeFontMissing,
-  judgeNamesOverflow,
-  judgeStrayFilm,
-  judgeHands,
-  judgeFilmUnsuited,
-  judgeBandStrain,
-  judgeBalloonKeeps,
-  judgeSeamGap,
-  judgeRightWayUp,
-  judgeLoadFit,
-  judgeCoverSheet,
-  judgeHazards,
-  judgeStackThick,
-  judgeStackUnsupported,
-  judgeRegistrationMissing,
-  judgeRegistrationCostly,
-  judgeFilmShort,
-  judgeFilmOld,
-  judgeStackLevels,
-  judgeStackHidden,
-  judgeStackOverlap,
+/**
+ * Every judgement, in the order in which findings of one weight are told; adding one here is all it takes to run it
+ * everywhere. Some judge the job as a whole; others what lies on it besides a list's words; and most every thing as it is
+ * cut, of a list each with its own words.
+ */
+const JUDGES: readonly (readonly ['job' | 'besides names' | 'each', Judge])[] = [
+  ['job', judgeReadings],
+  ['job', judgeReadingWeak],
+  ['job', judgeFitUnchecked],
+  ['each', judgeUnfused],
+  ['each', judgeScriptApart],
+  ['job', judgeFontMissing],
+  ['job', judgeNamesOverflow],
+  ['each', judgeWrinkle],
+  ['each', judgeTape],
+  ['each', judgeFineStroke],
+  ['each', judgeTinyPiece],
+  ['job', judgeStrayFilm],
+  ['job', judgeHands],
+  ['each', judgeIslands],
+  ['each', judgeBridges],
+  ['each', judgeMaskMargin],
+  ['each', judgeMaskWeb],
+  ['job', judgeFilmUnsuited],
+  ['job', judgeBandStrain],
+  ['job', judgeBalloonKeeps],
+  ['each', judgeSeamCut],
+  ['each', judgeSeamNeighbours],
+  ['job', judgeSeamGap],
+  ['job', judgeRightWayUp],
+  ['job', judgeLoadFit],
+  ['job', judgeCoverSheet],
+  ['job', judgeHazards],
+  ['job', judgeStackThick],
+  ['job', judgeStackUnsupported],
+  ['job', judgeRegistrationMissing],
+  ['job', judgeRegistrationCostly],
+  ['job', judgeFilmShort],
+  ['job', judgeFilmOld],
+  ['job', judgeStackLevels],
+  ['job', judgeStackHidden],
+  ['job', judgeStackOverlap],
+  // Letters that a name lacks are found with the names.
+  ['besides names', judgeLettersMissing],
+  ['each', judgeRimZone],
+  ['each', judgeBaseZone],
+  ['each', judgeHandleZone],
+  ['each', judgeFaceEdge],
+  ['each', judgeGlance],
 ];
-
-/** Those that look at one thing as it is cut: of a list, at every one with its own words. */
-const EACH: readonly Judge[] = [
-  judgeRimZone,
-  judgeBaseZone,
-  judgeHandleZone,
-  judgeFaceEdge,
-  judgeGlance,
-  judgeUnfused,
-  judgeScriptApart,
-  judgeWrinkle,
-  judgeTape,
-  judgeFineStroke,
-  judgeTinyPiece,
-  judgeIslands,
-  judgeBridges,
-  judgeMaskMargin,
-  judgeMaskWeb,
-  judgeSeamCut,
-  judgeSeamNeighbours,
-];
+const EACH = JUDGES.flatMap(([scope, judge]) => (scope === 'each' ? [judge] : []));
 
 /** All findings of a job, the gravest first. */
 export function proof(context: ProofContext): Finding[] {
-  const own = withoutNamed(context);
+  const besides = withoutNamed(context);
   const found = [
-    ...JUDGES.flatMap((judge) => judge(context)),
-    // Letters that a name lacks are found with the names.
-    ...[judgeLettersMissing, ...EACH].flatMap((judge) => judge(own)),
+    ...JUDGES.flatMap(([scope, judge]) => judge(scope === 'job' ? context : besides)),
     ...judgeMakes(context, EACH),
   ].map(({ fixes, ...finding }) => ({ ...finding, fixes: fixes.flatMap(tidyFix) }));
   return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
