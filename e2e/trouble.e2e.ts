@@ -21,6 +21,7 @@ test('a part that is pressed is dropped, kept, judged and not cut', async ({ pag
   };
   const before = await cut();
   await goTo(page, 'Artwork');
+  await page.getByRole('button', { name: 'Drop parts' }).click();
   await parts.nth(1).click();
   await expect(page.getByText('1 dropped.')).toBeVisible();
   await saved(page);
@@ -29,7 +30,6 @@ test('a part that is pressed is dropped, kept, judged and not cut', async ({ pag
   await page.reload();
   await goTo(page, 'Artwork');
   await page.getByRole('button', { name: 'Laurel' }).first().click();
-  await page.getByRole('button', { name: 'Drop parts' }).click();
   await expect(page.getByText(`${many} parts. Press those to drop. 1 dropped.`)).toBeVisible();
 });
 
