@@ -144,10 +144,10 @@ function place(): void {
         ><span class="chip" :style="{ background: c.colour }" />{{ c.colour
         }}<span class="quiet small">{{ Math.round(100 * c.share) }}&nbsp;%</span></label
       >
-      <select :id="`${id}-f${i}`" v-model="chosen[c.colour]" class="form-select form-select-sm w-auto">
-        <option :value="null">leave it off</option>
-        <option v-for="f in films" :key="f.id" :value="f.id">{{ f.name }}</option>
-      </select>
+      <BFormSelect :id="`${id}-f${i}`" v-model="chosen[c.colour]" size="sm" class="w-auto">
+        <BFormSelectOption :value="null">leave it off</BFormSelectOption>
+        <BFormSelectOption v-for="f in films" :key="f.id" :value="f.id">{{ f.name }}</BFormSelectOption>
+      </BFormSelect>
     </div>
     <p v-if="shares.length > SHOWN" class="quiet small mt-1">
       {{ shares.length - SHOWN }} smaller colours are matched as well. A drawing with fewer colours cuts better.
