@@ -112,7 +112,7 @@ function profileWords(flattening: Flattening, template: Template, mm: (v: number
   if (way === 'bands')
     return {
       title: `${parts} bands`,
-      why: `Each follows its own part of the curve: ${strainText(strain)} at worst, where one band would strain ${strainText(band.strain)}.`,
+      why: `Each follows its own part of the curve: where it asks most of the film it strains ${strainText(strain)}, one band ${strainText(band.strain)}.`,
       instead: bowed,
     };
   if (way === 'gores')
