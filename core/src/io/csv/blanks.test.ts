@@ -92,6 +92,14 @@ describe('the shelf as a table', () => {
     expect(leftOut.map((l) => l.why).join(' ')).toMatch(/no name.*spherical.*water.*pink.*long.*nothing.*much/);
   });
 
+  it('takes tens of thousands of lines, and says what stands past them', () => {
+    const table = (lines: number): string => `name,rim girth,side\n${'Cup,258,92\n'.repeat(lines)}`;
+    expect(read(table(5200))).toMatchObject({ shelf: { length: 5200 }, leftOut: [] });
+    const { shelf, leftOut } = read(table(50_003));
+    expect(shelf).toHaveLength(50_000);
+    expect(leftOut).toEqual([{ line: 50_002, why: expect.stringContaining('the last 3 were left out') }]);
+  });
+
   it('says so when it is no such table, and survives anything', () => {
     expect(read('a,b\n1,2\n').leftOut[0]!.why).toContain('“name” and “rim girth”');
     expect(read('').shelf).toEqual([]);
