@@ -40,6 +40,21 @@ describe('a drawing that is kept', () => {
     expect(kept).toEqual(read.ok && keepDrawing(read.drawing));
   });
 
+  it('takes many dots alike for a pattern, and leaves specks off by the size that they have on the blank', () => {
+    const dots = Array.from({ length: 76 }, (_, i) => `<rect x="${12 + 0.5 * i}" y="${i % 2 ? 22 : 25}" width=".3" height=".3" fill="#d33"/>`).join(''); // prettier-ignore
+    const read = readSvgDrawing(TWO.replace('</svg>', `${dots}</svg>`));
+    if (!read.ok) throw new Error(read.problem.code);
+    expect(specksOf(read.drawing, 2.5)).toEqual({ count: 76, pattern: true });
+    const many = (widthMm: number, specksMm: number): number => {
+      const items = itemsOfDrawing(keepDrawing(read.drawing), ['ensign', null], { name: 'D', source: '', rights: 'own' }, widthMm, () => 'id'); // prettier-ignore
+      const job = makeJob(makeBlank({ girthRim: 900, side: 400 }), items.map((item) => ({ ...item, acts: { ...item.acts, specksMm } }))); // prettier-ignore
+      const derived = deriveWrap(job, testFonts);
+      return derived.ok ? derived.wrap.pieces.length : NaN;
+    };
+    // The drawing is 40 wide with dots of 0.3: at 40 they are under 2.5 mm, at 400 they are 3 mm and come back.
+    expect([many(40, 0), many(40, 2.5), many(400, 2.5)]).toEqual([77, 1, 77]);
+  });
+
   it('leaves off what is too small to lift, at the size that it is laid in', () => {
     const dotted = TWO.replace('</svg>', '<circle cx="30" cy="15" r="1" fill="#d33"/><circle cx="30" cy="20" r=".4" fill="#2a2"/></svg>'); // prettier-ignore
     const read = readSvgDrawing(dotted);
