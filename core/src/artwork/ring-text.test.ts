@@ -52,14 +52,28 @@ describe('ringText', () => {
     const { groups, room } = set('BOW 7', { times: 4, between: 'buoy' });
     const letters = textOutlines('BOW 7', testFonts.condensed, 8).glyphs;
     expect(groups).toHaveLength(4 * (letters.length + 1));
-    const box = letters.flat().reduce((b, r) => boxOfCoordinates(r, b), EMPTY_BOX);
     const bare = set('BOW 7', { times: 4 }).room;
-    expect(bare).toBeCloseTo((Math.PI * 60) / 4 - (box.maxX - box.minX), 9);
     expect(room).toBeLessThan(bare);
     // A quarter turn brings the round onto itself.
     const tops = groups.flat().reduce((b, r) => boxOfCoordinates(r, b), EMPTY_BOX);
     expect(tops.maxX).toBeCloseTo(tops.maxY, 6);
     expect(tops.minX).toBeCloseTo(-tops.maxX, 6);
+  });
+
+  it('tells the room where neighbours come nearest: at the feet outwards, at the tops inwards', () => {
+    // An I of 8 mm is a bar: its corners nearest the next lie at its foot, 30 mm out, or at its top, 22 mm out.
+    const bar = textOutlines('I', testFonts.condensed, 8).glyphs.flat().reduce((b, r) => boxOfCoordinates(r, b), EMPTY_BOX); // prettier-ignore
+    const half = (bar.maxX - bar.minX) / 2;
+    const room = (times: number, far: number): number => (2 * Math.PI / times - 2 * Math.atan(half / far)) * Math.hypot(half, far); // prettier-ignore
+    for (const times of [4, 30, 200]) {
+      expect(Math.abs(set('I', { times }).room - room(times, 30))).toBeLessThan(0.15);
+      expect(Math.abs(set('I', { times, tops: 'in' }).room - room(times, 22))).toBeLessThan(0.15);
+    }
+    expect(set('I', { times: 200 }).room).toBeLessThan(0);
+    // A star between stands half a capital further out than the feet, where there is more room for it.
+    const starred = set('WILLOW', { acrossMm: 22, times: 2, between: 'star' }).room;
+    expect(starred).toBeGreaterThan(0);
+    expect(starred).toBeLessThan(2);
   });
 
   it('keeps a joined script in one piece, and sits in the middle of a lid', () => {

@@ -13,7 +13,7 @@ export interface RingTextOutlines {
   readonly missing: readonly string[];
   /** Box of the whole round, from its middle: what is placed. */
   readonly frame: Box;
-  /** mm left along the baseline between two words; negative when they run into each other. */
+  /** mm left between neighbours round the circle, where they come nearest; negative when they run into each other. */
   readonly room: number;
 }
 
@@ -47,8 +47,6 @@ export function ringText(
   const radius = Math.max(1, ring.acrossMm / 2);
   const times = Math.max(1, Math.round(ring.times));
   const boxes = glyphs.map((rings) => rings.reduce((box, r) => boxOfCoordinates(r, box), EMPTY_BOX));
-  const width = boxes.length > 0 ? Math.max(...boxes.map((b) => b.maxX)) - Math.min(...boxes.map((b) => b.minX)) : 0;
-  const around = (2 * Math.PI * radius) / times;
   const words = glyphs.map((rings, i) => {
     const middle = joined ? null : (boxes[i]!.minX + boxes[i]!.maxX) / 2;
     return rings.map((r) => bend(r, radius, ring.tops, middle));
@@ -69,8 +67,71 @@ export function ringText(
     groups,
     missing,
     frame: { minX: -frame, maxX: frame, minY: -frame, maxY: frame },
-    room: around - width - (ring.between === null ? 0 : ornamentWidth(ring, capHeight)),
+    room: roomBetween(
+      words.map((rings, i) => ({ rings, middle: (boxes[i]!.minX + boxes[i]!.maxX) / 2 / radius })),
+      ornament.map((rings) => ({ rings, middle: 0 })),
+      (2 * Math.PI) / times,
+      ring.tops,
+    ),
   };
+}
+
+/** Letters or an ornament where they stand, and the angle about which they do. */
+interface Standing {
+  readonly rings: readonly Ring[];
+  readonly middle: number;
+}
+
+/** Circles on which neighbours are looked at, and how many looks are taken between two of them along an edge. */
+const [CIRCLES, LOOKS] = [60, 3];
+
+/** mm that words, and what stands between them, keep from each other along circles round the middle. */
+function roomBetween(
+  words: readonly Standing[],
+  ornament: readonly Standing[],
+  step: number,
+  tops: RingSetting['tops'],
+): number {
+  const film = [...words, ...ornament].flatMap(({ rings }) => rings);
+  const low = film.reduce((least, r) => Math.min(least, nearest(r)), Infinity);
+  const high = film.reduce((most, r) => Math.max(most, farthest(r)), 0);
+  if (!(high > low)) return 0;
+  const pitch = (high - low) / CIRCLES;
+  /** Angles from which to which some things reach on each circle. */
+  const reach = (things: readonly Standing[]): { from: Float64Array; to: Float64Array } => {
+    const from = new Float64Array(CIRCLES).fill(Infinity);
+    const to = new Float64Array(CIRCLES).fill(-Infinity);
+    for (const { rings, middle } of things)
+      for (const r of rings)
+        for (let i = 0, n = r.length; i < n; i += 2) {
+          const [ax, ay, bx, by] = [r[i]!, r[i + 1]!, r[(i + 2) % n]!, r[(i + 3) % n]!];
+          const looks = Math.max(1, Math.ceil((LOOKS * Math.hypot(bx - ax, by - ay)) / pitch));
+          for (let k = 0; k < looks; k++) {
+            const [x, y] = [ax + ((bx - ax) * k) / looks, ay + ((by - ay) * k) / looks];
+            const circle = Math.min(CIRCLES - 1, Math.floor((Math.hypot(x, y) - low) / pitch));
+            const off = Math.atan2(x, tops === 'in' ? -y : y) - middle;
+            const angle = middle + off - 2 * Math.PI * Math.round(off / (2 * Math.PI));
+            from[circle] = Math.min(from[circle]!, angle);
+            to[circle] = Math.max(to[circle]!, angle);
+          }
+        }
+    return { from, to };
+  };
+  const [word, between] = [reach(words), reach(ornament)];
+  let room = Infinity;
+  const keep = (a: typeof word, b: typeof word, turn: number): void => {
+    for (let c = 0; c < CIRCLES; c++) {
+      const gap = (b.from[c]! + turn - a.to[c]!) * (low + (c + 0.5) * pitch);
+      if (Number.isFinite(gap)) room = Math.min(room, gap);
+    }
+  };
+  if (ornament.length === 0) keep(word, word, step);
+  else {
+    // Half-way to the next word; both ways, as neither needs to be alike on both sides.
+    keep(word, between, step / 2);
+    keep(between, word, step / 2);
+  }
+  return Number.isFinite(room) ? room : step * low;
 }
 
 /** A ring of a letter on the circle: about its own middle when there is one, else bent point by point. */
@@ -99,7 +160,6 @@ export function ornamentShare(motif: MotifId): number {
   const { box } = motifOutlines(motif, 1);
   return ((box.maxX - box.minX) / (box.maxY - box.minY)) * ORNAMENT_SHARE;
 }
-const ornamentWidth = ({ between }: RingSetting, capHeight: number): number => ornamentShare(between!) * capHeight;
 
 /** The ornament where a word would be, half a capital off the circle. */
 function ornamentRings(ring: RingSetting, capHeight: number, radius: number): Ring[] {
@@ -111,6 +171,12 @@ function ornamentRings(ring: RingSetting, capHeight: number, radius: number): Ri
     const moved = r.map((v, i) => (i % 2 ? (v - cy) * scale + capHeight / 2 : (v - cx) * scale));
     return bend(moved, radius, ring.tops, 0);
   });
+}
+
+function nearest(ring: Ring): number {
+  let least = Infinity;
+  for (let i = 0; i < ring.length; i += 2) least = Math.min(least, Math.hypot(ring[i]!, ring[i + 1]!));
+  return least;
 }
 
 function farthest(ring: Ring): number {
