@@ -85,7 +85,7 @@ test('bow numbers come round a lid in a ring, with ornaments between, and are cu
   expect(Math.max(...radii)).toBeGreaterThan(28 + 8.8);
   // Too large a word is told, not cut silently.
   await goTo(page, 'Artwork');
-  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'One more round' }).click();
+  for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'One more round' }).click();
   await expect(page.getByText(/They run into each other/)).toBeVisible();
 });
 
