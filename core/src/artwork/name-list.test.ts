@@ -11,6 +11,7 @@ import { describeFinding } from '../proof/words.ts';
 import type { NameList, NameRow } from './name-list.ts';
 import type { TextItem } from './item.ts';
 import { fitName } from './name-list.ts';
+import { ringText } from './ring-text.ts';
 
 const row = (name: string, more: Partial<NameRow> = {}): NameRow => ({
   id: `row-${name}`,
@@ -53,6 +54,19 @@ describe('fitName', () => {
     const long = fit('ROSALIND', { widthMm: natural - 9, leastCapMm: 18 });
     expect(long.how).toBe('too long');
     expect(long.overMm).toBeCloseTo(2, 6);
+  });
+
+  it('round a circle is as large as its neighbours leave room for, and no smaller', () => {
+    const ring = { acrossMm: 22, tops: 'out' as const, times: 2, between: 'star' as const };
+    const round = textItem('WILLOW', { size: { by: 'cap', mm: 8 }, ring });
+    const fitted = (name: string) => fitName(round, list([], { leastCapMm: 4 }), row(name), testFonts.condensed, 8);
+    // Set by itself the word leaves half a millimetre to its stars.
+    expect(fitted('WILLOW')).toMatchObject({ capMm: 8, how: 'as is', overMm: 0 });
+    const longer = fitted('ROSALIND');
+    expect(longer.how).toBe('smaller');
+    const room = (capMm: number): number => ringText('ROSALIND', testFonts.condensed, capMm, 0, ring, false).room;
+    expect(room(longer.capMm)).toBeCloseTo(0.3, 2);
+    expect(fitted('MAXIMILIANA-ROSAMUNDE')).toMatchObject({ how: 'too long' });
   });
 
   it('takes a height that was set by hand as it is', () =>

@@ -1,10 +1,10 @@
 import { boxOfRings, boxWidth, isEmptyBox } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
-import type { RingSetting, TextItem } from './item.ts';
+import type { TextItem } from './item.ts';
 import { gapAlong } from './joins.ts';
 import { gapsAt } from './letter-gaps.ts';
-import { ornamentShare } from './ring-text.ts';
+import { ringText } from './ring-text.ts';
 import { textOutlines } from './text.ts';
 
 /** One name for which the job is made. */
@@ -52,12 +52,10 @@ const MEASURED_AT = 20;
 /** Film between two letters that are closed up stays this broad, as a share of a capital: closer, they are one blob. */
 const LEAST_APART = 0.02;
 
-/** The place that a name has: what it may take along its line, less what grows with its capitals. */
-interface NamePlace {
-  readonly widthMm: number;
-  /** mm of it that each mm of a capital's height takes up besides the letters: an ornament, and room between two words. */
-  readonly perCap: number;
-}
+/** mm that words round a circle keep from their neighbours when they are fitted to it. */
+const RING_CLEAR_MM = 0.3;
+/** Halvings by which the largest that fits is found: along a line to the last digit, round a circle to a thousandth. */
+const HALVINGS = { line: 50, ring: 14 };
 
 /**
  * Fits one name to its place: as the text is set, else smaller, else closed up; what still does not fit is said. Letters of
@@ -74,35 +72,46 @@ export function fitName(item: TextItem, list: NameList, row: NameRow, face: Font
   const box = boxOfRings(glyphs.flat());
   const perMm = isEmptyBox(box) ? 0 : boxWidth(box) / MEASURED_AT;
   const gaps = Math.max(0, [...row.name].length - 1);
-  const place: NamePlace = item.ring ? placeOnRing(item.ring) : { widthMm: list.widthMm, perCap: 0 };
-  const roomAt = (capMm: number): number => place.widthMm - place.perCap * capMm;
+  const { ring } = item;
+  /** mm that the name is too long. */
+  const over = (capMm: number, letterGapMm: number): number =>
+    ring
+      ? RING_CLEAR_MM - ringText(row.name, face, capMm, letterGapMm, ring, face.joined).room
+      : capMm * perMm + gaps * letterGapMm - list.widthMm;
+  /** The most between two that is not too long; the lower one is known to be none. */
+  const most = (low: number, high: number, overAt: (value: number) => number): number => {
+    let [fits, not] = [low, high];
+    for (let i = 0; i < (ring ? HALVINGS.ring : HALVINGS.line); i++) {
+      const middle = (fits + not) / 2;
+      if (overAt(middle) <= 0) fits = middle;
+      else not = middle;
+    }
+    return fits;
+  };
   const made = (capMm: number, letterGapMm: number, how: FittedName['how']): FittedName => {
     const widthMm = capMm * perMm + gaps * letterGapMm;
-    const overMm = Math.max(0, widthMm - roomAt(capMm));
+    const overMm = Math.max(0, over(capMm, letterGapMm));
     return { row, capMm, letterGapMm, widthMm, overMm: overMm < 0.01 ? 0 : overMm, how, missing };
   };
-  const gapFor = (capMm: number): number => gapsAt(item, capMm).letterGap;
-  if (row.capMm !== null) return made(row.capMm, gapFor(row.capMm), 'by hand');
-  if (cap * perMm + gaps * gapFor(cap) <= roomAt(cap)) return made(cap, gapFor(cap), 'as is');
   // Gaps that keep their share get smaller with the letters; those in millimetres stay.
-  const smaller =
-    item.gapsAtMm === null
-      ? (place.widthMm - gaps * item.letterGapMm) / (perMm + place.perCap)
-      : place.widthMm / (perMm + place.perCap + (gaps * item.letterGapMm) / item.gapsAtMm);
+  const gapFor = (capMm: number): number => gapsAt(item, capMm).letterGap;
+  const overAt = (capMm: number): number => over(capMm, gapFor(capMm));
+  if (row.capMm !== null) return made(row.capMm, gapFor(row.capMm), 'by hand');
+  if (overAt(cap) <= 0) return made(cap, gapFor(cap), 'as is');
   const least = Math.min(cap, list.leastCapMm);
-  if (smaller >= least) return made(smaller, gapFor(smaller), 'smaller');
+  if (overAt(least) <= 0) {
+    const smaller = most(least, cap, overAt);
+    return made(smaller, gapFor(smaller), 'smaller');
+  }
   const gap = gapFor(least);
   const apart = face.joined ? Infinity : (nearestLetters(glyphs) / MEASURED_AT - LEAST_APART) * least + gap;
-  const most = Math.max(0, Math.min(list.closeMm, apart));
-  const closed = gaps > 0 ? (roomAt(least) - least * perMm) / gaps : gap;
-  if (closed >= gap - most && gaps > 0) return made(least, closed, 'closed up');
-  return made(least, gap - most, 'too long');
-}
-
-/** The room on a circle for words that come round it so often, with a third of a capital left between two of them. */
-function placeOnRing({ acrossMm, times, between }: RingSetting): NamePlace {
-  const ornament = between === null ? 0 : ornamentShare(between);
-  return { widthMm: (Math.PI * acrossMm) / Math.max(1, times), perCap: ornament + (ornament > 0 ? 0.5 : 0.35) };
+  const closest = gap - Math.max(0, Math.min(list.closeMm, apart));
+  if (gaps === 0 || over(least, closest) > 0) return made(least, closest, 'too long');
+  return made(
+    least,
+    most(closest, gap, (letterGapMm) => over(least, letterGapMm)),
+    'closed up',
+  );
 }
 
 /** The nearest that two neighbouring letters come to each other, by the height of a capital at which they were set. */

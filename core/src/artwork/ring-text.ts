@@ -3,7 +3,6 @@ import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
 import type { RingSetting } from './item.ts';
-import type { MotifId } from './motifs/index.ts';
 import { motifOutlines } from './motifs/index.ts';
 import { textOutlines } from './text.ts';
 
@@ -153,12 +152,6 @@ function bend(ring: Ring, radius: number, tops: RingSetting['tops'], middle: num
     }
   }
   return out;
-}
-
-/** Width of an ornament between words, in heights of a capital. */
-export function ornamentShare(motif: MotifId): number {
-  const { box } = motifOutlines(motif, 1);
-  return ((box.maxX - box.minX) / (box.maxY - box.minY)) * ORNAMENT_SHARE;
 }
 
 /** The ornament where a word would be, half a capital off the circle. */
