@@ -54,8 +54,8 @@ const LEAST_APART = 0.02;
 
 /** mm that words round a circle keep from their neighbours when they are fitted to it. */
 const RING_CLEAR_MM = 0.3;
-/** Halvings by which the largest that fits is found: along a line to the last digit, round a circle to a thousandth. */
-const HALVINGS = { line: 50, ring: 14 };
+/** Halvings by which the largest that fits round a circle is found, to a thousandth. */
+const HALVINGS = 14;
 
 /**
  * Fits one name to its place: as the text is set, else smaller, else closed up; what still does not fit is said. Letters of
@@ -78,10 +78,10 @@ export function fitName(item: TextItem, list: NameList, row: NameRow, face: Font
     ring
       ? RING_CLEAR_MM - ringText(row.name, face, capMm, letterGapMm, ring, face.joined).room
       : capMm * perMm + gaps * letterGapMm - list.widthMm;
-  /** The most between two that is not too long; the lower one is known to be none. */
+  /** The most between two that is not too long round the circle; the lower one is known to be none. */
   const most = (low: number, high: number, overAt: (value: number) => number): number => {
     let [fits, not] = [low, high];
-    for (let i = 0; i < (ring ? HALVINGS.ring : HALVINGS.line); i++) {
+    for (let i = 0; i < HALVINGS; i++) {
       const middle = (fits + not) / 2;
       if (overAt(middle) <= 0) fits = middle;
       else not = middle;
@@ -100,18 +100,19 @@ export function fitName(item: TextItem, list: NameList, row: NameRow, face: Font
   if (overAt(cap) <= 0) return made(cap, gapFor(cap), 'as is');
   const least = Math.min(cap, list.leastCapMm);
   if (overAt(least) <= 0) {
-    const smaller = most(least, cap, overAt);
+    const perCap = item.gapsAtMm === null ? perMm : perMm + (gaps * item.letterGapMm) / item.gapsAtMm;
+    const inMm = item.gapsAtMm === null ? gaps * item.letterGapMm : 0;
+    const smaller = ring ? most(least, cap, overAt) : (list.widthMm - inMm) / perCap;
     return made(smaller, gapFor(smaller), 'smaller');
   }
   const gap = gapFor(least);
   const apart = face.joined ? Infinity : (nearestLetters(glyphs) / MEASURED_AT - LEAST_APART) * least + gap;
   const closest = gap - Math.max(0, Math.min(list.closeMm, apart));
   if (gaps === 0 || over(least, closest) > 0) return made(least, closest, 'too long');
-  return made(
-    least,
-    most(closest, gap, (letterGapMm) => over(least, letterGapMm)),
-    'closed up',
-  );
+  const closed = ring
+    ? most(closest, gap, (letterGapMm) => over(least, letterGapMm))
+    : (list.widthMm - least * perMm) / gaps;
+  return made(least, closed, 'closed up');
 }
 
 /** The nearest that two neighbouring letters come to each other, by the height of a capital at which they were set. */
