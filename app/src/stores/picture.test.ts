@@ -192,6 +192,22 @@ describe('the picture of the open project', () => {
     expect(act).toHaveBeenCalledOnce();
   });
 
+  it('has files wait for changes that wait for the picture', async () => {
+    const { picture, project } = await opened();
+    asked().at(-1)!.answer(made);
+    await settle();
+    // Two changes, each reckoned from the picture of the one before; the second has to wait for it.
+    void picture.whenShown(() => (project.doc = { ...project.doc!, name: 'One' }));
+    void picture.whenShown(() => (project.doc = { ...project.doc!, name: `${project.doc!.name} and two` }));
+    let name = '';
+    void picture.changesMade().then(() => (name = project.doc!.name));
+    await settle();
+    expect(name).toBe('');
+    asked().at(-1)!.answer(made);
+    await settle();
+    expect(name).toBe('One and two');
+  });
+
   it('offers to open without judging what takes too long, until it is lighter', async () => {
     const { picture, project } = await opened();
     const text = tumbler.items.find((i) => i.type === 'text')!;

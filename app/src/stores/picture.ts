@@ -139,6 +139,8 @@ export const usePicture = defineStore('picture', () => {
     return turn;
   }
   let lastTurn: Promise<void> = Promise.resolve();
+  /** Done when every change that waits for the picture is in the document: no file is written before. */
+  const changesMade = (): Promise<void> => lastTurn;
   const shownNow = (id: string | undefined): Promise<ShapePicture | null> =>
     new Promise((resolve) => {
       const stop = watch(
@@ -226,6 +228,7 @@ export const usePicture = defineStore('picture', () => {
     instead,
     open,
     whenShown,
+    changesMade,
     openUnjudged,
     again,
   };

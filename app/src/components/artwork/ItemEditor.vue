@@ -204,9 +204,17 @@ function grow(which: 'width' | 'height', mm: number): Promise<void> {
   const grown = props.item.id;
   return picture.whenShown((shape) => {
     const cut = shape.items.find((i) => i.itemId === grown)?.cutMm;
-    if (!cut || !(cut[which] > 0)) return;
-    const by = mm / cut[which];
-    items.change(`Change the ${which}`, (i) => (i.type === 'text' ? i : resized(i, by)), '', grown);
+    items.change(
+      `Change the ${which}`,
+      (i) => {
+        if (i.type === 'text') return i;
+        // Where none found room nothing is cut of it: then its own size counts.
+        const now = cut?.[which] ?? (which === 'width' ? i.widthMm : i.heightMm);
+        return now === null || !(now > 0) ? i : resized(i, mm / now);
+      },
+      '',
+      grown,
+    );
   });
 }
 const resized = <I extends MotifItem | ArtItem>(item: I, by: number): I => ({

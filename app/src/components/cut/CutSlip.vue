@@ -110,6 +110,7 @@ function setBoard(boardId: string): void {
 async function send(): Promise<void> {
   sendProblem.value = null;
   try {
+    await picture.changesMade();
     const wish = { ...settings.cutting, mirrored: files.mirrored.value };
     const supply = stock.supplyFor(project.doc!);
     const made = await askCore('send', { project: project.doc!, limits: settings.limits, supply, wish });
