@@ -208,7 +208,7 @@ function grow(which: 'width' | 'height', mm: number): Promise<void> {
       `Change the ${which}`,
       (i) => {
         if (i.type === 'text') return i;
-        // Where none found room nothing is cut of it: then its own size counts.
+        // Where nothing is left of it to measure its own size counts.
         const now = cut?.[which] ?? (which === 'width' ? i.widthMm : i.heightMm);
         return now === null || !(now > 0) ? i : resized(i, mm / now);
       },
