@@ -42,7 +42,7 @@ describe('benchSteps', () => {
     // The rim chord of the sector: 2·(276/(62/168))·sin(31/168) = 274.4 mm; 1 mm over it is 0.364 mm over 100.
     const chord = 2 * (276 / (62 / 168)) * Math.sin(31 / 168);
     expect(holdTrueOver100(wrap)).toBeCloseTo(100 * Math.tan(Math.asin(1 / chord)), 9);
-    expect(step(three, 'aim').body).toContain('Hold it true to 0.4 mm over 100 mm');
+    expect(step(three, 'aim').body).toContain('Hold its rim edge true to 0.4 mm over 100 mm');
     expect(step(three, 'aim').body).toContain('Wider arc up, to the rim.');
   });
 

@@ -44,10 +44,10 @@ export function layingStyle(job: Job, wrap: Wrap): 'centre out' | 'one end round
  * How true the top edge must be held so that the ends step by at most a millimetre.
  *
  * @returns mm off the line per 100 mm of edge
- * @source tilt δ makes a step C·sin δ on a cylinder and chord·δ on a cone, chord = C·sinc(πk)
+ * @source `seamStep`, turned about the rim edge, over the ends that the wrap has: beside a handle they do not meet
  */
 export function holdTrueOver100(wrap: Wrap): number {
-  return trueOver100(wrap.template.cone, SEAM_STEP_MM);
+  return trueOver100(wrap.template.cone, SEAM_STEP_MM, -wrap.template.region.left[0]);
 }
 
 const CLEANING: Record<SurfaceKind, string> = {
@@ -194,7 +194,7 @@ export function benchSteps(
     add(
       'aim',
       all('Hang it on the marks'),
-      `${wide} ${from}Middle mark on the front dot. Hold it true to ${mm(holdTrueOver100(wrap))} over ${unit === 'mm' ? '100 mm' : '4 in'}, or the ends will step by more than ${mm(SEAM_STEP_MM)}.`.trim(),
+      `${wide} ${from}Middle mark on the front dot. Hold its rim edge true to ${mm(holdTrueOver100(wrap))} over ${unit === 'mm' ? '100 mm' : '4 in'}, or the ends will step by more than ${mm(SEAM_STEP_MM)}.`.trim(),
       {
         caution: 'Do not let it touch yet: slide with the liner still on, press only when it hangs true.',
         handsMinutes: each(2),

@@ -1,7 +1,9 @@
 import type { Blank, ReadingName } from './blank.ts';
 import { READINGS_ASKED } from './blank.ts';
 import type { BlankSize } from './size.ts';
-import { SEEN_SIGMA_MM } from './fit-check.ts';
+import { sizeBlank } from './size.ts';
+import type { BandSizes } from './fit-check.ts';
+import { predictFit, SEEN_SIGMA_MM, solveFit } from './fit-check.ts';
 import { summariseReading } from './reading.ts';
 
 /** What the reading errors do to the wrap, all 1 σ in mm. */
@@ -20,6 +22,17 @@ export interface ErrorReport {
   readonly weakestStation: number | null;
 }
 
+/** mm by which a reading is moved to see what that does; far under any reading's error, far over rounding. */
+const STEP_MM = 0.01;
+
+/** What one would see on a wrap that was made for other sizes than the blank has, mm. */
+interface Seen {
+  readonly gapRim: number;
+  readonly gapBase: number;
+  readonly driftFront: number;
+  readonly driftBack: number;
+}
+
 /**
  * Turns reading errors into a predicted seam gap and rim drift. After a paper fit check the gaps are as sure as the eye
  * that read them on the paper, whatever the tape did.
@@ -27,49 +40,80 @@ export interface ErrorReport {
  * @param blank readings with their goes
  * @param size the blank's sizes worked out from them
  * @returns four 1 σ figures in mm and the weakest reading
- * @source partial derivatives on the cone: at the rim the template meets the girth 2π(r₁ − k·e_s), so
- *   gap₁ = e₁ − 2πk·e_s and gap₂ = e₂; the rim stands off by e_s in front and by (πC₁/4)·δk more at the back, where
- *   k = (C₁ − C₂)/2πs. From an upright height h: ∂s/∂h = h/s, ∂s/∂C₁ = −∂s/∂C₂ = k/2π. Root-sum-square.
+ * @source differences of the exact map: each reading is moved by a little, the template of the sizes that follow is laid
+ *   on the blank as the paper fit check lays it, and what is seen per millimetre weighs by the reading's σ.
+ *   Root-sum-square over the readings
  */
 export function reportErrors(blank: Blank, size: BlankSize): ErrorReport {
   if (size.shape.form === 'profile') return reportProfile(blank, size);
   if (size.shape.form !== 'cone') return reportFace(blank);
-  const sigma = (name: ReadingName): number => summariseReading(blank.readings[name])?.sigma ?? 0;
-  const k = size.taper;
-  const s = size.side;
-  const straight = blank.kind === 'straight';
-  const lengthName = size.sideFrom;
-  const names: ReadingName[] = straight ? ['girthRim', lengthName] : ['girthRim', 'girthBase', lengthName];
-  const perLength = size.sideFrom === 'side' ? 1 : size.upright / s;
+  const truth = bandOf(size);
+  const handle = blank.handleWidthMm;
+  const names: ReadingName[] = [
+    'girthRim',
+    ...(blank.kind === 'straight' ? [] : ['girthBase' as const]),
+    size.sideFrom,
+  ];
   const parts = names.map((name) => {
-    // Effect of one millimetre of error in this reading on e₁, e₂ and the side.
-    const e1 = name === 'girthRim' ? 1 : 0;
-    const e2 = name === 'girthBase' || (straight && name === 'girthRim') ? 1 : 0;
-    const es = name === lengthName ? perLength : size.sideFrom === 'upright' ? (k / (2 * Math.PI)) * (e1 - e2) : 0;
-    const dk = (e1 - e2) / (2 * Math.PI * s) - (k * es) / s;
-    const weight = sigma(name);
-    return {
-      name,
-      gapRim: weight * (e1 - 2 * Math.PI * k * es),
-      gapBase: weight * e2,
-      driftFront: weight * es,
-      driftBack: weight * ((Math.PI * size.rim.surface) / 4) * dk,
-    };
+    const moved = (by: number): Seen => seenOn(sizesMoved(blank, name, by) ?? truth, truth, handle);
+    return { name, seen: slope(moved, summariseReading(blank.readings[name])?.sigma ?? 0) };
   });
-  const total = (key: 'gapRim' | 'gapBase' | 'driftFront' | 'driftBack'): number =>
-    Math.sqrt(parts.reduce((sum, part) => sum + part[key] ** 2, 0));
-  const seen = size.fit === 'applied' ? SEEN_SIGMA_MM : null;
-  const weakest = parts.reduce((a, b) =>
-    a.gapRim ** 2 + a.gapBase ** 2 >= b.gapRim ** 2 + b.gapBase ** 2 ? a : b,
-  ).name;
+  const weight = ({ seen }: (typeof parts)[number]): number => seen.gapRim ** 2 + seen.gapBase ** 2;
+  const weakest = parts.reduce((a, b) => (weight(a) >= weight(b) ? a : b)).name;
+  const seen = size.fit === 'applied' ? afterFit(blank, truth) : parts.map((part) => part.seen);
+  const total = (key: keyof Seen): number => Math.hypot(...seen.map((part) => part[key]));
   return {
-    gapRim: seen ?? total('gapRim'),
-    gapBase: seen ?? total('gapBase'),
-    driftFront: seen ?? total('driftFront'),
+    gapRim: total('gapRim'),
+    gapBase: total('gapBase'),
+    driftFront: total('driftFront'),
     driftBack: total('driftBack'),
     weakest,
     weakestStation: null,
   };
+}
+
+/** What σ of something does, by the slope of what is seen when it is moved. */
+function slope(moved: (by: number) => Seen, sigma: number): Seen {
+  const [more, less] = [moved(STEP_MM), moved(-STEP_MM)];
+  const of = (key: keyof Seen): number => ((more[key] - less[key]) / (2 * STEP_MM)) * sigma;
+  return { gapRim: of('gapRim'), gapBase: of('gapBase'), driftFront: of('driftFront'), driftBack: of('driftBack') };
+}
+
+const bandOf = (size: BlankSize): BandSizes => ({
+  girthRim: size.rim.surface,
+  girthBase: size.base.surface,
+  side: size.side,
+});
+
+/** Sizes that the readings alone would give, were one of them more by some millimetres; null when there is no such cup. */
+function sizesMoved(blank: Blank, name: ReadingName, by: number): BandSizes | null {
+  const reading = blank.readings[name];
+  if (!reading) return null;
+  const takes = reading.takes.map((take) => ({ ...take, mm: take.mm + by }));
+  const sized = sizeBlank({
+    ...blank,
+    fitCheck: null,
+    readings: { ...blank.readings, [name]: { ...reading, takes } },
+  });
+  return sized.ok ? bandOf(sized.size) : null;
+}
+
+function seenOn(paper: BandSizes, truth: BandSizes, handle: number): Seen {
+  const { gapRimMm, gapBaseMm, standMm, standBackMm } = predictFit(paper, truth, handle);
+  return { gapRim: gapRimMm, gapBase: gapBaseMm, driftFront: standMm, driftBack: standBackMm - standMm };
+}
+
+/** What is left after a fit check: each of the three things seen on the paper may be misread by the eye's σ. */
+function afterFit(blank: Blank, truth: BandSizes): Seen[] {
+  const { before, seen } = blank.fitCheck!;
+  return (['gapRimMm', 'gapBaseMm', 'standMm'] as const).map((key) => {
+    const moved = (by: number): Seen => {
+      const misread = { ...seen, [key]: seen[key] + by };
+      const solved = solveFit(before, misread, blank.kind === 'straight', blank.handleWidthMm);
+      return seenOn(solved.ok ? solved.after : truth, truth, blank.handleWidthMm);
+    };
+    return slope(moved, SEEN_SIGMA_MM);
+  });
 }
 
 /**

@@ -153,7 +153,8 @@ describe('a blank with a fit check', () => {
 
   it('promises the seam as well as the eye read the paper, whatever the tape did', () => {
     const blank = tumbler({ fitCheck: check });
-    expect(reportErrors(blank, size(blank))).toMatchObject({ gapRim: 0.5, gapBase: 0.5, driftFront: 0.5 });
+    const { gapRim, gapBase, driftFront } = reportErrors(blank, size(blank));
+    for (const mm of [gapRim, gapBase, driftFront]) expect(mm).toBeCloseTo(0.5, 2);
     expect(reportErrors(tumbler(), size(tumbler())).gapRim).toBeGreaterThan(0.5);
   });
 

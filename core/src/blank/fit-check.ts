@@ -52,6 +52,11 @@ export type FitResult =
     }
   | { readonly ok: false; readonly code: 'too-much' | 'no-cone' };
 
+/** What is seen, and how far the rim edge stands off at the back, mm, above (+) or below (−). */
+export interface FitPredicted extends FitSeen {
+  readonly standBackMm: number;
+}
+
 /**
  * What a wrapped paper would show on a blank of other sizes than it was made for.
  *
@@ -62,17 +67,18 @@ export type FitResult =
  * @source the paper keeps its flat shape, so on the true cone's own development it lies as it is, shifted along the
  *   front until the base edge is right; its corners, taken back to the surface, tell how much of the way round is left
  */
-export function predictFit(paper: ConeSpec, truth: ConeSpec, handleWidth = 0): FitSeen {
+export function predictFit(paper: ConeSpec, truth: ConeSpec, handleWidth = 0): FitPredicted {
   const flat = coneDevelopment(paper);
   const surface = coneDevelopment(truth);
   const shift = paper.side - truth.side;
-  const gapAt = (slant: number): number => {
+  const cornerAt = (slant: number): { gap: number; slant: number } => {
     const corner = flat.forward(Math.PI - handleWidth / 2 / flat.radiusAt(slant), slant);
     const spot = surface.onward(corner.x, corner.y + shift, 1.9 * Math.PI);
-    if (!spot) return NaN;
-    return 2 * (Math.PI - spot.azimuth) * surface.radiusAt(spot.slant) - handleWidth;
+    if (!spot) return { gap: NaN, slant: NaN };
+    return { gap: 2 * (Math.PI - spot.azimuth) * surface.radiusAt(spot.slant) - handleWidth, slant: spot.slant };
   };
-  return { gapRimMm: gapAt(0), gapBaseMm: gapAt(paper.side), standMm: shift };
+  const rim = cornerAt(0);
+  return { gapRimMm: rim.gap, gapBaseMm: cornerAt(paper.side).gap, standMm: shift, standBackMm: -rim.slant };
 }
 
 /**

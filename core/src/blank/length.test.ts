@@ -16,6 +16,7 @@ describe('parseLength', () => {
     ['10⅜″', 'mm', 263.525],
     ['10.375', 'in', 263.525],
     ['1/2 inch', 'mm', 12.7],
+    ['9/8 in', 'mm', 28.575],
     ['  10 3/8  ', 'mm', 263.525],
     ['12 Inches', 'mm', 304.8],
   ] as const)('reads %s with bare numbers in %s', (typed, bare, mm) => {
@@ -34,6 +35,8 @@ describe('parseLength', () => {
     ['1e9', 'not-a-length'],
     ['NaN', 'not-a-length'],
     ['12 34', 'not-a-length'],
+    ['10 9/8', 'not-a-length'],
+    ['10-8/8 in', 'not-a-length'],
     ['3/0', 'not-a-length'],
     ['26.4 m', 'not-a-length'],
     ['1000000000', 'too-large'],

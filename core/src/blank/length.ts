@@ -43,6 +43,8 @@ export function parseLength(typed: string, bare: LengthUnit): ParsedLength {
   const match = NUMBER.exec(negative ? body.slice(1).trim() : body);
   if (!match) return { ok: false, code: 'not-a-length' };
   const [, decimal, whole, top, bottom] = match;
+  // No tape shows nine eighths past the ten: a slip of the finger, and nobody knows of which.
+  if (whole !== undefined && Number(top) >= Number(bottom)) return { ok: false, code: 'not-a-length' };
   const number =
     decimal === undefined ? Number(whole ?? 0) + Number(top) / Number(bottom) : Number(decimal.replace(',', '.'));
   if (!Number.isFinite(number)) return { ok: false, code: 'not-a-length' };

@@ -5,6 +5,7 @@ import { READINGS_ASKED } from './blank.ts';
 import { coneOfBlank, sizeBlank } from './size.ts';
 import { zonesOfBlank } from './zones.ts';
 import { summariseReading } from './reading.ts';
+import { describeBlankProblem } from './words.ts';
 
 const sized = (blank: Blank) => {
   const result = sizeBlank(blank);
@@ -62,6 +63,20 @@ describe('sizeBlank', () => {
       problem: { code: 'side-too-short' },
     });
     expect(sizeBlank(mug({ handleWidthMm: 255 }))).toMatchObject({ problem: { code: 'handle-too-wide' } });
+    // 9 mm round and no handle: slim, but nothing is in the way.
+    expect(sizeBlank(makeBlank({ girthRim: 9, side: 40 })).ok).toBe(true);
+  });
+
+  it('flattens sides up to 60° from upright, and says of a steeper one how steep it is', () => {
+    // A side of 100 at sin 60° spans 2π · 86.6 = 544.14 mm of girth.
+    const leaning = (by: number) => sizeBlank(makeBlank({ girthRim: 200 + by, girthBase: 200, side: 100 }));
+    expect(leaning(544.1).ok).toBe(true);
+    const steep = leaning(544.2);
+    expect(steep).toMatchObject({ ok: false, problem: { code: 'too-steep', most: Math.PI / 3 } });
+    expect(leaning(-190)).toMatchObject({ ok: true });
+    // asin(570 / 2π / 100) = 65.1°.
+    const words = leaning(570);
+    expect(words.ok ? '' : describeBlankProblem(words.problem, 'mm')).toMatch(/leans 65\.1° .* up to 60° /);
   });
 
   it('asks a straight blank for two readings and a tapered one for three', () => {

@@ -57,6 +57,8 @@ export interface BlankSize {
 export type BlankProblem =
   | { readonly code: 'reading-missing'; readonly reading: ReadingName }
   | { readonly code: 'side-too-short'; readonly sideMm: number; readonly leastMm: number }
+  /** rad, from upright. */
+  | { readonly code: 'too-steep'; readonly halfAngle: number; readonly most: number }
   | { readonly code: 'handle-too-wide'; readonly handleMm: number; readonly girthMm: number }
   | { readonly code: 'stations-few'; readonly have: number }
   /** `station` counts from 1, from the rim end down. */
@@ -72,6 +74,9 @@ export type BlankSizeResult =
 
 /** Fewest and most heights at which a profile is read. */
 export const STATIONS = { least: 2, most: 25 } as const;
+
+/** rad. Half-angle past which nothing is flattened: such a thing is a plate, not a cup. */
+export const STEEPEST_FLATTENED = Math.PI / 3;
 
 /** mm. The shortest band that is worth cutting. */
 const LEAST_BAND_MM = 5;
@@ -120,6 +125,7 @@ function sizeCone(blank: Blank): BlankSizeResult {
   const stepIn = (girthRim - girthBase) / (2 * Math.PI);
   if (!(side > Math.abs(stepIn))) return fails({ code: 'side-too-short', sideMm: side, leastMm: Math.abs(stepIn) });
   return (
+    steepProblem(stepIn / side) ??
     handleProblem(blank, Math.min(girthRim, girthBase)) ?? {
       ok: true,
       size: {
@@ -298,8 +304,14 @@ function fitted(blank: Blank, read: BandSizes): { fit: BlankSize['fit']; sizes: 
   return same ? { fit: 'applied', sizes: after } : { fit: 'stale', sizes: read };
 }
 
+function steepProblem(taper: number): BlankSizeResult | null {
+  const halfAngle = Math.asin(Math.min(1, Math.abs(taper)));
+  return halfAngle > STEEPEST_FLATTENED ? fails({ code: 'too-steep', halfAngle, most: STEEPEST_FLATTENED }) : null;
+}
+
+/** Without a handle there is none to be in the way, however slim the thing is. */
 function handleProblem(blank: Blank, narrow: number): BlankSizeResult | null {
-  return blank.handleWidthMm + 2 * blank.handleClearanceMm >= narrow
+  return blank.handleWidthMm > 0 && blank.handleWidthMm + 2 * blank.handleClearanceMm >= narrow
     ? fails({ code: 'handle-too-wide', handleMm: blank.handleWidthMm, girthMm: narrow })
     : null;
 }

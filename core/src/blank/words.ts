@@ -63,6 +63,8 @@ export function describeBlankProblem(problem: BlankProblem, unit: ShownUnit): st
       return `Still to read: ${READING_LABEL[problem.reading].toLowerCase()}.`;
     case 'side-too-short':
       return `A side of ${formatLength(problem.sideMm, unit)} is too short for girths that differ this much: it would have to be well over ${formatLength(problem.leastMm, unit)}. Measure the side and both girths again.`;
+    case 'too-steep':
+      return `The side leans ${degrees(problem.halfAngle)}° from upright; up to ${degrees(problem.most)}° can be flattened. Measure the side along the wall, and both girths again. If it does lean so far, choose a curved side and read it at three heights.`;
     case 'handle-too-wide':
       return `A handle of ${formatLength(problem.handleMm, unit)} leaves no room on a girth of ${formatLength(problem.girthMm, unit)}. Measure the handle where it meets the side.`;
     case 'stations-few':
@@ -81,6 +83,9 @@ export function describeBlankProblem(problem: BlankProblem, unit: ShownUnit): st
       return `${formatLength(problem.overMm, unit)} over the skin is too short for this girth: it would have to be well over ${formatLength(problem.leastMm, unit)}. Lay the tape from the neck over the side to the crown.`;
   }
 }
+
+/** Degrees to a tenth. */
+const degrees = (angle: number): number => Math.round((angle * 1800) / Math.PI) / 10;
 
 /** A doubt about the readings: what is odd, and what was perhaps meant. */
 export function describeDoubt(

@@ -1,4 +1,5 @@
 import type { Path } from './path.ts';
+import { splitArcs } from './path.ts';
 import type { Point } from './point.ts';
 
 /** mm. Places after the point in written files: a tenth of a micrometre. */
@@ -11,17 +12,21 @@ export function writeNumber(value: number, digits = DIGITS): string {
   return text === '-0' || text === '' ? '0' : text;
 }
 
+/** rad. Longest arc that is written as one: past a quarter its middle strays by more than its numbers are rounded. */
+const LONGEST_ARC = Math.PI / 2;
+
 /**
  * SVG path data of a path. SVG counts y downwards, so y is mirrored about `height`.
  *
  * @param path mm, y up
  * @param height of the drawing, mm; y' = height − y
  * @param shiftX added to x, mm
+ * @param longestArc rad; arcs that turn further are written as several
  */
-export function pathData(path: Path, height = 0, shiftX = 0): string {
+export function pathData(path: Path, height = 0, shiftX = 0, longestArc = LONGEST_ARC): string {
   const at = (p: Point): string => `${writeNumber(p.x + shiftX)} ${writeNumber(height - p.y)}`;
   const parts = [`M${at(path.start)}`];
-  for (const s of path.segments) {
+  for (const s of splitArcs(path, longestArc).segments) {
     if (s.kind === 'line') parts.push(`L${at(s.to)}`);
     else if (s.kind === 'cubic') parts.push(`C${at(s.c1)} ${at(s.c2)} ${at(s.to)}`);
     else {

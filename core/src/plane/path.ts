@@ -73,6 +73,36 @@ export function arcSweep(from: Point, arc: Extract<Segment, { kind: 'arc' }>): n
   return arc.ccw ? sweep : -sweep;
 }
 
+/**
+ * The same path with every arc cut into even ones of no more than `mostSweep`. An arc of nearly half a circle hangs on the
+ * last digit of its radius; one of a quarter does not.
+ *
+ * @param mostSweep rad, > 0
+ */
+export function splitArcs(path: Path, mostSweep: number): Path {
+  let from = path.start;
+  const segments = path.segments.flatMap((segment): Segment[] => {
+    const begin = from;
+    from = segment.to;
+    if (segment.kind !== 'arc') return [segment];
+    const sweep = arcSweep(begin, segment);
+    const parts = Math.ceil(Math.abs(sweep) / mostSweep - 1e-9);
+    if (parts <= 1) return [segment];
+    const centre = arcCentre(begin, segment);
+    const first = Math.atan2(begin.y - centre.y, begin.x - centre.x);
+    const at = (share: number): Point => ({
+      x: centre.x + segment.radius * Math.cos(first + sweep * share),
+      y: centre.y + segment.radius * Math.sin(first + sweep * share),
+    });
+    return Array.from({ length: parts }, (_, i) => ({
+      ...segment,
+      large: Math.abs(sweep) / parts > Math.PI,
+      to: i === parts - 1 ? segment.to : at((i + 1) / parts),
+    }));
+  });
+  return { ...path, segments };
+}
+
 /** A full circle as two half arcs, mm. */
 export function circlePath(centre: Point, radius: number, ccw: boolean): Path {
   const end = (sign: 1 | -1): Point => ({ x: centre.x + sign * radius, y: centre.y });

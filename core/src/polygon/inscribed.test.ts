@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { breadthOf, tangentRadii } from './inscribed.ts';
+import { breadthOf, hasInnerCorner, tangentRadii } from './inscribed.ts';
 import type { Polygon, Ring } from './polygon.ts';
 
 const circle = (radius: number, hole = false, n = 240): Ring =>
@@ -16,6 +16,19 @@ describe('breadth of a shape', () => {
     const disk = breadthOf({ outer: circle(20), holes: [] }, 0.5);
     expect(disk.width / 40).toBeCloseTo(1, 2);
     expect(disk.fill).toBeGreaterThan(0.98);
+  });
+
+  it('of a disk is its diameter however coarsely its edge is drawn', () => {
+    for (const n of [36, 60, 96])
+      expect(breadthOf({ outer: circle(20, false, n), holes: [] }, 0.4).width / 40).toBeCloseTo(1, 1);
+  });
+
+  it('knows a sharp inner corner, of an outline or of a hole, from an outer one and from a curve', () => {
+    const L = { outer: Float64Array.from([0, 0, 20, 0, 20, 8, 8, 8, 8, 20, 0, 20]), holes: [] };
+    expect(hasInnerCorner(L)).toBe(true);
+    expect(hasInnerCorner(box(20, 8))).toBe(false);
+    expect(hasInnerCorner({ outer: circle(20), holes: [circle(9, true, 36)] })).toBe(false);
+    expect(hasInnerCorner({ outer: circle(20), holes: [Float64Array.from([-4, -4, -4, 4, 4, 4, 4, -4])] })).toBe(true);
   });
 
   it('of a long strip is its width, and it fills nearly nothing of a disk that broad', () => {

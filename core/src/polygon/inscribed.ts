@@ -13,6 +13,8 @@ export interface Breadth {
 
 /** Share of the outline that may have larger circles than the one taken for it: the broadest place counts, not the point. */
 const BROAD_SHARE = 0.95;
+/** Cosine of 20°: along a curve, chords that turn no more from each other are one smooth edge, and not each other's limit. */
+const SAME_EDGE = Math.cos((20 * Math.PI) / 180);
 /** Weights of the circles along the outline and of the largest circle. */
 const OUTLINE_WEIGHT = 0.7;
 
@@ -23,7 +25,8 @@ const OUTLINE_WEIGHT = 0.7;
  * @param step mm along the outline
  * @returns radii in mm, one for each step, in the order of the rings
  * @source a circle through p with its centre along the inward normal n passes through q when its radius is
- *   |q − p|²/(2 n·(q − p)); the largest free circle is the least of these over the outline
+ *   |q − p|²/(2 n·(q − p)); the largest free circle is the least of these over the outline. Places whose edges turn less
+ *   than 20° from each other are passed over: chords stand for a curve, and their own corners are none of it
  */
 export function tangentRadii(polygon: Polygon, step: number): number[] {
   const points: { x: number; y: number; nx: number; ny: number }[] = [];
@@ -46,7 +49,7 @@ export function tangentRadii(polygon: Polygon, step: number): number[] {
       const dx = q.x - p.x;
       const dy = q.y - p.y;
       const ahead = p.nx * dx + p.ny * dy;
-      if (ahead <= 1e-9) continue;
+      if (ahead <= 1e-9 || p.nx * q.nx + p.ny * q.ny > SAME_EDGE) continue;
       const radius = (dx * dx + dy * dy) / (2 * ahead);
       if (radius < least) least = radius;
     }
@@ -71,4 +74,23 @@ export function breadthOf(polygon: Polygon, step: number): Breadth {
   const along = radii[Math.min(radii.length - 1, Math.floor(BROAD_SHARE * radii.length))]!;
   const width = 2 * (OUTLINE_WEIGHT * along + (1 - OUTLINE_WEIGHT) * radii.at(-1)!);
   return { width, area, fill: Math.min(1, (Math.PI * width * width) / (4 * area)) };
+}
+
+/** rad. An outline that turns inwards by more than this (35°) at one point has a sharp inner corner. */
+const INNER_CORNER = (35 * Math.PI) / 180;
+
+/** Whether an outline, or that of a hole, has a sharp corner that points into the film. */
+export function hasInnerCorner(polygon: Polygon): boolean {
+  return ringsOf(polygon).some((ring) => {
+    const n = ring.length;
+    for (let i = 0; i < n; i += 2) {
+      const [ax, ay] = [ring[(i + n - 2) % n]!, ring[(i + n - 1) % n]!];
+      const [bx, by] = [ring[i]!, ring[i + 1]!];
+      const [cx, cy] = [ring[(i + 2) % n]!, ring[(i + 3) % n]!];
+      const [ux, uy, vx, vy] = [bx - ax, by - ay, cx - bx, cy - by];
+      // Film lies to the left: a turn to the right points into it.
+      if (Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy) < -INNER_CORNER) return true;
+    }
+    return false;
+  });
 }

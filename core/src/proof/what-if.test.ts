@@ -77,6 +77,34 @@ describe('tryOut', () => {
     expect(tilted.layAt(-Math.PI, 80)!.slant - tilted.layAt(Math.PI, 80)!.slant).toBeCloseTo(2.5, 3);
   });
 
+  it('draws the step that it says, on every taper, beside a handle and at both edges', () => {
+    for (const cone of [
+      { girthRim: 290, girthBase: 230, side: 160 },
+      { girthRim: 230, girthBase: 290, side: 160 },
+      { girthRim: 520, girthBase: 240, side: 90 },
+    ])
+      for (const handle of [0, 12]) {
+        // One degree: tan 1° over 100 mm. The ends of the rim edge lie a chord apart on the flat, 2ρ·sin(kθ).
+        const out = tryOut(cone, { ...NO_TRIAL, tiltMm: 100 * Math.tan(Math.PI / 180) }, handle)!;
+        const k = (cone.girthRim - cone.girthBase) / (2 * Math.PI * cone.side);
+        const reach = Math.PI - (Math.PI * handle) / cone.girthRim;
+        const step = 2 * (cone.girthRim / (2 * Math.PI * k)) * Math.sin(k * reach) * Math.sin(Math.PI / 180);
+        expect(out.stepMm).toBeCloseTo(step, 1);
+        expect(seamStep(cone, 100 * Math.tan(Math.PI / 180), reach)).toBeCloseTo(step, 6);
+        for (const slant of [0, cone.side]) {
+          const drawn = out.layAt(-reach, slant)!.slant - out.layAt(reach, slant)!.slant;
+          expect(drawn / out.stepMm).toBeCloseTo(1, 2);
+        }
+        // The front of the rim edge is where it is held: it stays.
+        expect(out.layAt(0, 0)).toEqual({ azimuth: expect.closeTo(0, 9), slant: expect.closeTo(0, 9) });
+      }
+    // 290 / 230 / 160: sin(πk) for k = 60/(2π·160) leaves a chord of 288.3 mm, and 5.03 mm of step.
+    expect(tryOut({ girthRim: 290, girthBase: 230, side: 160 }, { ...NO_TRIAL, tiltMm: 1.7455 })!.stepMm).toBeCloseTo(
+      5.03,
+      2,
+    );
+  });
+
   it('has no answer for a cup that cannot be', () => {
     expect(tryOut(mug, { ...NO_TRIAL, sideMm: -90 })).toBeNull();
     expect(tryOut(mug, { ...NO_TRIAL, rimMm: 600 })).toBeNull();

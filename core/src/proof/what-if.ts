@@ -48,8 +48,9 @@ const EDGE_POINTS = 48;
  * @param trial what is tried out
  * @param handleWidth strip that the wrap leaves free at the back, mm
  * @returns gaps (below nothing: overlaps), stand and step in mm; null when there is no such cup
- * @source gaps and stand as the paper fit check predicts them; step by `seamStep`. The flat keeps its shape: turned about
- *   the middle of its base edge by the tilt, and shifted until the base is right, it lies on the other cup's own flat
+ * @source gaps and stand as the paper fit check predicts them. The flat keeps its shape: shifted until its base edge is
+ *   right in front, and turned by the tilt about the front of its rim edge, which one starts by, it lies on the other
+ *   cup's own flat; the step is what its two ends then show
  */
 export function tryOut(cone: ConeSpec, trial: Trial, handleWidth = 0): TrialOutcome | null {
   const grown = 1 + trial.largerPercent / 100;
@@ -63,33 +64,38 @@ export function tryOut(cone: ConeSpec, trial: Trial, handleWidth = 0): TrialOutc
   const seen = predictFit(cone, truth, handleWidth);
   if (![seen.gapRimMm, seen.gapBaseMm].every(Number.isFinite)) return null;
   const [flat, own] = [coneDevelopment(cone), coneDevelopment(truth)];
-  const turn = trial.tiltMm / 100;
+  const turn = Math.atan(trial.tiltMm / 100);
   const [sin, cos] = [Math.sin(turn), Math.cos(turn)];
+  /** Height of the front of the template's rim edge on the other cup's flat: there it is held, and turned about. */
+  const held = cone.side - truth.side;
+  const layAt = (azimuth: number, slant: number): SurfacePoint | null => {
+    const { x, y } = flat.forward(azimuth, slant);
+    return own.onward(cos * x - sin * y, sin * x + cos * y + held, 1.9 * Math.PI);
+  };
+  const reach = Math.PI - handleWidth / 2 / flat.radiusAt(0);
+  const [left, right] = [layAt(-reach, 0), layAt(reach, 0)];
   return {
     ...seen,
-    stepMm: seamStep(cone, trial.tiltMm),
-    trueOver100: trueOver100(cone, 1),
+    stepMm: left && right ? left.slant - right.slant : seamStep(cone, trial.tiltMm, reach),
+    trueOver100: trueOver100(cone, 1, reach),
     truth,
-    layAt: (azimuth, slant) => {
-      const { x, y } = flat.forward(azimuth, slant);
-      const up = y + cone.side;
-      return own.onward(cos * x - sin * up, sin * x + cos * up - truth.side, 1.9 * Math.PI);
-    },
-    outline: ({ left, right }) => {
+    layAt,
+    outline: (region) => {
+      const [leftEnd, rightEnd] = [region.left, region.right];
       const round = (edge: readonly [number, number], share: number): number => edge[0] + (edge[1] - edge[0]) * share;
       const spots: [number, number][] = [];
       for (let i = 0; i < EDGE_POINTS; i++) {
         const t = i / EDGE_POINTS;
-        spots[i] = [round(left, t), t * truth.side];
-        spots[EDGE_POINTS + i] = [left[1] + (right[1] - left[1]) * t, truth.side];
-        spots[2 * EDGE_POINTS + i] = [round(right, 1 - t), (1 - t) * truth.side];
-        spots[3 * EDGE_POINTS + i] = [right[0] + (left[0] - right[0]) * t, 0];
+        spots[i] = [round(leftEnd, t), t * truth.side];
+        spots[EDGE_POINTS + i] = [leftEnd[1] + (rightEnd[1] - leftEnd[1]) * t, truth.side];
+        spots[2 * EDGE_POINTS + i] = [round(rightEnd, 1 - t), (1 - t) * truth.side];
+        spots[3 * EDGE_POINTS + i] = [rightEnd[0] + (leftEnd[0] - rightEnd[0]) * t, 0];
       }
       return Float64Array.from(
         spots.flatMap(([azimuth, slant]) => {
           const { x, y } = own.forward(azimuth, slant);
-          const up = y + truth.side;
-          return [cos * x + sin * up, -sin * x + cos * up - cone.side];
+          const up = y - held;
+          return [cos * x + sin * up, -sin * x + cos * up];
         }),
       );
     },

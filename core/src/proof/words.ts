@@ -262,6 +262,11 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         `${sentence(names['item'])} is too broad to lie flat here`,
         `Where it lies the blank curves both ways: its film has to give ${percent('needed')}, it takes ${percent('limit')} laid with care. Sharp inner corners ask for more.`,
       );
+    case 'wrinkle/corner':
+      return say(
+        `${sentence(names['item'])} may lift at its inner corners`,
+        `Its film has to give ${percent('needed')} of the ${percent('limit')} that it takes, but at a sharp inner corner up to half as much again. Round those corners, slit the film there, or make it smaller.`,
+      );
     case 'tape-wrinkle/slit':
       return say(
         `Slit the tape ${whole('count')} times`,

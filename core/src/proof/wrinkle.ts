@@ -1,40 +1,51 @@
 import { filmGive } from '../artwork/film.ts';
+import { hasInnerCorner } from '../polygon/inscribed.ts';
 import { gaussianOf } from '../wrap/curvature.ts';
 import { giveOfPiece, mostNeeded, neededOf } from '../wrap/piece-give.ts';
 import type { Piece } from '../wrap/pieces.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
-/** Pieces that ask more of the film than it gives where the side curves both ways; the worst of each item. */
+/** How much more a sharp inner corner asks than the body that is reckoned with: half as much again on stars, less on crosses. */
+const CORNER_MORE = 1.5;
+
+/**
+ * Pieces that ask more of the film than it gives where the side curves both ways; the worst of each item. Those that are
+ * just within it but have sharp inner corners are named too: the forecast does not see a corner.
+ */
 export const judgeWrinkle: Judge = (context) => {
   const gaussianAt = gaussianOf(context.job, context.wrap);
   if (!gaussianAt) return [];
-  const worst = new Map<string, { piece: Piece; needed: number; limit: number }>();
+  const worst = new Map<string, { piece: Piece; needed: number; asked: number; limit: number }>();
   for (const piece of context.wrap.pieces) {
     const limit = giveOfPiece(context.job, piece);
-    if (mostNeeded(piece, gaussianAt) <= limit) continue;
+    if (CORNER_MORE * mostNeeded(piece, gaussianAt) <= limit) continue;
     const needed = neededOf(piece, gaussianAt);
+    if (CORNER_MORE * needed <= limit) continue;
+    const asked = needed * (hasInnerCorner(piece.flat) ? CORNER_MORE : 1);
     const id = piece.itemIds[0]!;
     const before = worst.get(id);
-    if (needed > limit && needed / limit > (before ? before.needed / before.limit : 0))
-      worst.set(id, { piece, needed, limit });
+    if (asked > limit && asked / limit > (before ? before.asked / before.limit : 0))
+      worst.set(id, { piece, needed, asked, limit });
   }
-  return [...worst].map(([itemId, { piece, needed, limit }]): Finding => {
-    const load = needed / limit;
+  return [...worst].map(([itemId, { piece, needed, asked, limit }]): Finding => {
     const joined = context.job.items.find((item) => item.id === itemId)?.repeat.mode === 'joined';
+    const broad = needed > limit;
     return {
       id: `wrinkle:${itemId}`,
       code: 'wrinkle',
-      case: 'broad',
-      severity: 100 * load > context.limits.giveFails ? 'fails' : 'look',
+      case: broad ? 'broad' : 'corner',
+      severity: broad && (100 * needed) / limit > context.limits.giveFails ? 'fails' : 'look',
       place: { azimuths: piece.azimuths, slants: piece.slants },
       itemIds: [itemId],
       numbers: { needed: needed * 100, limit: limit * 100 },
       names: { item: itemName(context, itemId) },
       fixes: [
         // Need grows as the square of the size.
-        ...(joined ? [] : [{ do: 'scale-item', itemId, factor: Math.max(0.05, Math.sqrt(1 / load) * 0.99) } as const]),
-        ...(giveWarm(context, piece) >= needed ? [{ do: 'lay-warm' } as const] : []),
+        ...(joined
+          ? []
+          : [{ do: 'scale-item', itemId, factor: Math.max(0.05, Math.sqrt(limit / asked) * 0.99) } as const]),
+        ...(giveWarm(context, piece) >= asked ? [{ do: 'lay-warm' } as const] : []),
       ],
     };
   });

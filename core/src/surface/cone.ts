@@ -187,20 +187,26 @@ export function shortcutErrors(spec: ConeSpec): ShortcutErrors {
 }
 
 /**
- * How far the ends of a wrap step past each other when it is started off true.
+ * How far the ends of a wrap step past each other when its rim edge, the edge that one starts by, is held off true.
  *
  * @param spec the band
- * @param over100 mm by which its top edge is off the true line over 100 mm
- * @returns mm of step at the seam
- * @source a tilt δ turns the flat about its middle: the ends move apart by chord · sin δ, with chord = C·sinc(πk), which is
- *   the girth itself on a cylinder
+ * @param over100 mm by which its rim edge is off the true line over 100 mm
+ * @param reach rad from the front to the wrap's ends at the rim; π where nothing stands between them
+ * @returns mm of step at the seam, the same from rim to base
+ * @source a tilt δ turns the flat about the front of its rim edge, at ρ from the apex: ends at (±x, y) come to lie at
+ *   distances from it whose squares differ by 4·x·ρ·sin δ, so that the ends step by 2x·sin δ at the rim, and at the base
+ *   by as much: its chord is shorter as it lies nearer. 2x = 2r·θ·sinc(kθ), the girth itself on a cylinder
  */
-export function seamStep(spec: ConeSpec, over100: number): number {
-  return spec.girthRim * sinc(Math.PI * taperOf(spec)) * Math.sin(Math.atan(over100 / 100));
+export function seamStep(spec: ConeSpec, over100: number, reach = Math.PI): number {
+  return rimChord(spec, reach) * Math.sin(Math.atan(over100 / 100));
 }
 
-/** How true the top edge has to be held for the ends to step by no more than `stepMm`: mm off the line over 100 mm. */
-export function trueOver100(spec: ConeSpec, stepMm: number): number {
-  const sine = Math.min(1, stepMm / (spec.girthRim * sinc(Math.PI * taperOf(spec))));
+/** How true the rim edge has to be held for the ends to step by no more than `stepMm`: mm off the line over 100 mm. */
+export function trueOver100(spec: ConeSpec, stepMm: number, reach = Math.PI): number {
+  const sine = Math.min(1, stepMm / rimChord(spec, reach));
   return (100 * sine) / Math.sqrt(Math.max(1e-12, 1 - sine * sine));
 }
+
+/** mm straight across between the ends of the rim edge on the flat. */
+const rimChord = (spec: ConeSpec, reach: number): number =>
+  (spec.girthRim / Math.PI) * reach * sinc(reach * taperOf(spec));

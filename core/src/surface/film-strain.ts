@@ -42,7 +42,7 @@ export function neededGive(gaussian: number, { width, fill }: LyingShape): numbe
 }
 
 /**
- * What a closed loop round a hole needs besides; one slit through the loop removes it.
+ * What a closed loop round a hole needs at least, however thin it is; one slit through the loop removes it.
  *
  * @param gaussian 1/mm²
  * @param netArea of the film, mm²

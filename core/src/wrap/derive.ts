@@ -74,9 +74,6 @@ export type Derived =
 
 const NO_OVERLAPS: DrawnOverlaps = { areas: new Float64Array(), pairs: [] };
 
-/** Sine past which nothing is flattened: half-angles over 60° are discs, not cups. */
-const STEEPEST_FLATTENED = Math.sin(Math.PI / 3);
-
 /**
  * Works a job through: readings → sizes → template → artwork on the side → pieces of film.
  *
@@ -88,12 +85,6 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
   const sized = sizeBlank(job.blank);
   if (!sized.ok) return { ok: false, problem: sized.problem, doubts };
   const read = sized.size;
-  if (read.shape.form === 'cone' && Math.abs(read.taper) > STEEPEST_FLATTENED)
-    return {
-      ok: false,
-      problem: { code: 'side-too-short', sideMm: read.side, leastMm: Math.abs(read.taper * read.side) },
-      doubts,
-    };
   const film = wrapFilm(job);
   const thickness = film?.thicknessMm ?? 0;
   const give = filmGive(film?.finish ?? 'gloss permanent', job.warm);

@@ -7,11 +7,10 @@ import type { Blank } from '../blank/blank.ts';
 import { solveFit } from '../blank/fit-check.ts';
 import { predictBandFit } from '../blank/band-fit.ts';
 import { sizeBlank } from '../blank/size.ts';
-import { ballProfile } from '../surface/profile.ts';
+import { bandCuts, bestConicBand, fewestBands } from '../surface/conic-band.ts';
 import type { Wrap } from './derive.ts';
 import { deriveWrap } from './derive.ts';
 import { paperBand, solveFitPaper } from './fit-paper.ts';
-import { bandCuts } from './flattening.ts';
 
 function derive(blank: Blank): Wrap {
   const derived = deriveWrap(makeJob(blank, []), testFonts);
@@ -91,8 +90,32 @@ describe('a profile', () => {
     const total = panels.reduce((sum, p) => sum + (p.bounds.maxY - p.bounds.minY), 0);
     expect(total).toBeGreaterThan(60);
     for (let i = 1; i < 3; i++) expect(panels[i - 1]!.bounds.minY - panels[i]!.bounds.maxY).toBeCloseTo(6, 6);
-    // Even curvature is shared evenly.
-    bandCuts(ballProfile(50), 4).forEach((cut, i) => expect(cut).toBeCloseTo((Math.PI * 50 * i) / 4, 6));
+  });
+
+  it('lets bands meet where the worst of them strains least, and makes no more of them than the film asks for', () => {
+    // A pot: nearly straight above, a sharp belly below. No pair of cuts on a grid of 1 mm may do better by a fiftieth.
+    const girthAt = (slant: number): number => 300 + 70 * Math.exp(-(((slant - 70) / 16) ** 2));
+    const give = { stretch: 0.015, squeeze: 0.005 };
+    const loadOf = (cuts: readonly number[]): number =>
+      Math.max(...cuts.slice(1).map((to, i) => bestConicBand(girthAt, [cuts[i]!, to], give).load));
+    const found = bandCuts(girthAt, [0, 100], give, 3);
+    let best = Infinity;
+    for (let a = 5; a < 90; a += 2.5)
+      for (let b = a + 5; b < 97; b += 2.5) best = Math.min(best, loadOf([0, a, b, 100]));
+    expect(loadOf(found)).toBeLessThan(1.02 * best);
+    // On a ball, seen from its middle, above and below are alike.
+    const zoneOf = (slant: number): number => 2 * Math.PI * 60 * Math.cos((slant - 40) / 60);
+    const halves = bandCuts(zoneOf, [0, 80], give, 2);
+    expect(halves[1]).toBeCloseTo(40, 1);
+    // Equal loads all but meet the limit at the fewest; one band less passes it.
+    const count = fewestBands(girthAt, [0, 100], give, 20);
+    expect(loadOf(bandCuts(girthAt, [0, 100], give, count))).toBeLessThanOrEqual(1.01);
+    expect(loadOf(bandCuts(girthAt, [0, 100], give, count - 1))).toBeGreaterThan(1);
+    // A straight side needs one; asked for three, it has three of some width.
+    expect(fewestBands(() => 260, [0, 90], give, 6)).toBe(1);
+    const three = bandCuts(() => 260, [0, 90], give, 3);
+    expect(three).toHaveLength(4);
+    three.slice(1).forEach((to, i) => expect(to - three[i]!).toBeGreaterThan(10));
   });
 
   it('says which height is missing, out of order or impossible', () => {

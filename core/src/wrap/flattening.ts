@@ -3,7 +3,7 @@ import type { Blank, FlatteningChoice } from '../blank/blank.ts';
 import type { BlankForm, BlankSize } from '../blank/size.ts';
 import { girthOfFilm } from '../blank/reading.ts';
 import type { ConicBand } from '../surface/conic-band.ts';
-import { bestConicBand, longestBand } from '../surface/conic-band.ts';
+import { bandCuts, bestConicBand, fewestBands, longestBand } from '../surface/conic-band.ts';
 import type { FilmGive, WidestPieces } from '../surface/film-strain.ts';
 import { neededGive, widestPulled } from '../surface/film-strain.ts';
 import type { Profile } from '../surface/profile.ts';
@@ -56,6 +56,8 @@ export interface Flattening extends FlattenOption {
   readonly rectangleExcess: number;
   /** mm across, of a patch. */
   readonly patchMm: number;
+  /** Where bands begin and end along the side, mm; empty when it is not laid in bands. */
+  readonly cuts: readonly number[];
 }
 
 /** Curvature under which a side counts as flat one way: film over a span of its whole length stays under 0.01 %. */
@@ -101,6 +103,7 @@ const EXACT: Omit<Flattening, 'give'> = {
   widest: null,
   rectangleExcess: 0,
   patchMm: 0,
+  cuts: [],
 };
 
 /** The side of a profile that is flattened, counted from where it begins; with the girth for a film. */
@@ -129,12 +132,14 @@ function flattenProfile(
   const gaussian = Array.from({ length: 121 }, (_, i) => side.gaussianAt((side.sideLength * i) / 120));
   const sharpest = gaussian.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
   const develops = band.load < FLAT_LOAD;
-  const bandsOption = (parts: number): FlattenOption => {
-    const loads = bandCuts(side, parts)
+  const whole = [0, side.sideLength] as const;
+  const bandsOption = (parts: number): FlattenOption & { readonly cuts: readonly number[] } => {
+    const found = bandCuts(girthAt, whole, give, parts);
+    const loads = found
       .slice(1)
       .map((to, i, cuts) => bestConicBand(girthAt, [i === 0 ? 0 : cuts[i - 1]!, to], give))
       .sort((a, b) => b.load - a.load);
-    return { way: 'bands', parts, strain: Math.abs(loads[0]!.worst.strain), load: loads[0]!.load };
+    return { way: 'bands', parts, strain: Math.abs(loads[0]!.worst.strain), load: loads[0]!.load, cuts: found };
   };
   const goresOption = (parts: number): FlattenOption => {
     const needed = Math.max(...girths.map((girth, i) => neededGive(gaussian[i]!, { width: girth / parts, fill: 0 })));
@@ -147,10 +152,11 @@ function flattenProfile(
     }
     return option(most);
   };
-  const bands =
+  const { cuts, ...bands } = bandsOption(
     choice.way === 'bands' && choice.parts
-      ? bandsOption(clampParts(choice.parts, 2, MOST_PARTS.bands))
-      : fewest(bandsOption, 2, MOST_PARTS.bands);
+      ? clampParts(choice.parts, 2, MOST_PARTS.bands)
+      : Math.max(2, fewestBands(girthAt, whole, give, MOST_PARTS.bands)),
+  );
   const gores =
     choice.way === 'gores' && choice.parts
       ? goresOption(clampParts(choice.parts, 2, MOST_PARTS.gores))
@@ -178,6 +184,7 @@ function flattenProfile(
     widest: develops || sharpest === 0 ? null : widestPulled(sharpest, give.stretch, give.squeeze),
     rectangleExcess: Math.max(...girths) - Math.min(...girths),
     patchMm: 0,
+    cuts: chosen === bands ? cuts : [],
   };
 }
 
@@ -208,36 +215,6 @@ function cutDownOf(
     keep: [shape.keep[0] + from, shape.keep[0] + to],
     strain: strains.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a)),
   };
-}
-
-/**
- * Where several bands meet: each takes an equal share of the curvature, so that they strain about alike.
- *
- * @param side that is divided
- * @param parts of them
- * @returns parts + 1 distances along the side, mm, from 0 to its end
- * @source a band of width w strains by about |K|w²/16, so equal shares of ∫√|K|
- */
-export function bandCuts(side: Profile, parts: number): number[] {
-  const steps = 240;
-  const weights = Array.from({ length: steps }, (_, i) =>
-    Math.sqrt(Math.abs(side.gaussianAt((side.sideLength * (i + 0.5)) / steps))),
-  );
-  const most = Math.max(...weights);
-  // Where the side runs straight a band may still not become endless: a twentieth of the sharpest counts everywhere.
-  const sums = [0];
-  for (const weight of weights) sums.push(sums.at(-1)! + weight + most / 20 + 1e-9);
-  const total = sums.at(-1)!;
-  return Array.from({ length: parts + 1 }, (_, i) => {
-    if (i === 0) return 0;
-    if (i === parts) return side.sideLength;
-    const wanted = (total * i) / parts;
-    const k = Math.max(
-      1,
-      sums.findIndex((sum) => sum >= wanted),
-    );
-    return (side.sideLength * (k - 1 + (wanted - sums[k - 1]!) / (sums[k]! - sums[k - 1]!))) / steps;
-  });
 }
 
 /** Latitude of a patch's middle, parametric, rad. */
@@ -290,5 +267,6 @@ function flattenBall(
     widest,
     rectangleExcess: 2 * Math.PI * shape.radius,
     patchMm: across,
+    cuts: [],
   };
 }

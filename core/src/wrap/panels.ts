@@ -17,7 +17,7 @@ import { goreOf } from '../surface/gores.ts';
 import type { Profile } from '../surface/profile.ts';
 import { ballProfile } from '../surface/profile.ts';
 import { spheroidGaussian } from '../surface/spheroid.ts';
-import { bandCuts, keptSide } from './flattening.ts';
+import { keptSide } from './flattening.ts';
 import type { TemplateMarks } from './marks.ts';
 import { bandMarks, faceMarks } from './marks.ts';
 import type { PanelFrame } from './panel-frame.ts';
@@ -67,10 +67,10 @@ export function makePanels(
   seams: readonly SeamPath[],
 ): Panels {
   const { shape } = size;
-  const { way, parts, give } = template.flattening;
+  const { way, parts, give, cuts } = template.flattening;
   if (shape.form === 'profile' && way === 'bands') {
     const ends = panelEnds(template, surface, seams.slice(0, 1));
-    return bandPanels(keptSide(shape), parts, filmThickness, give, ends[0]!);
+    return bandPanels(keptSide(shape), cuts, filmThickness, give, ends[0]!);
   }
   if (shape.form === 'profile' && way === 'gores') {
     const side = keptSide(shape);
@@ -221,13 +221,13 @@ function ringPath(middle: number, inner: number, outer: number): Path {
 
 function bandPanels(
   side: Profile,
-  parts: number,
+  cuts: readonly number[],
   filmThickness: number,
   give: FilmGive,
   ends: { readonly left: SeamPath; readonly right: SeamPath },
 ): Panels {
   const girthAt = (slant: number): number => girthOfFilm(2 * Math.PI * side.radiusAt(slant), filmThickness);
-  const cuts = bandCuts(side, parts);
+  const parts = cuts.length - 1;
   let below = 0;
   const made = cuts.slice(1).map((to, i) => {
     const from = cuts[i]!;

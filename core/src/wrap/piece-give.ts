@@ -43,17 +43,15 @@ export function mostNeeded(piece: Piece, gaussianAt: (slant: number) => number):
   const gaussian = gaussianAt((piece.slants[0] + piece.slants[1]) / 2);
   const [width, height] = [boxWidth(piece.flatBox), boxHeight(piece.flatBox)];
   const strip = neededGive(gaussian, { width: Math.min(width, height), fill: 0 });
-  return strip + (piece.flat.holes.length > 0 ? loopGive(gaussian, piece.areaMm2, width * height) : 0);
+  return Math.max(strip, piece.flat.holes.length > 0 ? loopGive(gaussian, piece.areaMm2, width * height) : 0);
 }
 
-/** What a piece needs, as a fraction, by its breadth and its holes. */
+/** What a piece needs, as a fraction: what its breadth asks, or the loop round its holes if that asks for more. */
 export function neededOf(piece: Piece, gaussianAt: (slant: number) => number): number {
   const gaussian = gaussianAt((piece.slants[0] + piece.slants[1]) / 2);
   const holes = piece.flat.holes.reduce((sum, hole) => sum + Math.abs(ringArea(hole)), 0);
-  return (
-    neededGive(gaussian, breadthOf(piece.flat, stepOf(piece))) +
-    (holes > 0 ? loopGive(gaussian, piece.areaMm2, holes) : 0)
-  );
+  const body = neededGive(gaussian, breadthOf(piece.flat, stepOf(piece)));
+  return holes > 0 ? Math.max(body, loopGive(gaussian, piece.areaMm2, holes)) : body;
 }
 
 /** mm. Steps along an outline that are fine enough for its breadth, and few enough for a long one. */

@@ -46,7 +46,7 @@ const SLIDERS = computed((): Slider[] => [
     : []),
 ]);
 const SHAPE = computed((): Slider[] => [
-  { key: 'tiltMm', label: 'Started off true by, over 100 mm', most: 3, step: 0.1, says: signed },
+  { key: 'tiltMm', label: 'Rim edge started off true by, over 100 mm', most: 3, step: 0.1, says: signed },
   {
     key: 'rimMm',
     label: straight.value ? 'The girth is more by' : 'The rim is more by',
@@ -149,7 +149,7 @@ const drawing = computed(() => {
       </button>
     </div>
     <p v-if="closes && outcome" class="quiet small mb-2">
-      Hold the start line true to {{ mm(outcome.trueOver100) }} over 100 mm, and the ends step by no more than
+      Hold the rim edge true to {{ mm(outcome.trueOver100) }} over 100 mm, and the ends step by no more than
       {{ mm(1) }}.
     </p>
     <svg v-if="closes && drawing" :viewBox="drawing.view" class="seam" role="img" :aria-label="says.join(' ')">

@@ -4,6 +4,7 @@ import type { Film } from '../../artwork/film.ts';
 import { formatLength } from '../../blank/length.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
+import type { Path } from '../../plane/path.ts';
 import type { Wrap } from '../../wrap/derive.ts';
 import { boxOfSheet, carriesPieces } from '../../wrap/panels.ts';
 import { pathData } from '../svg/path-data.ts';
@@ -21,6 +22,10 @@ const EDGE_MM = 9;
 const OVERLAP_MM = 10;
 /** mm at the foot of each sheet for the ruler and words. */
 const FOOT_MM = 22;
+
+/** rad. Arcs become cubics on paper: of an eighth of a half circle each, off by less than 1e-7 of the radius. */
+const ARC_ON_PAPER = Math.PI / 8;
+const onPaper = (path: Path): string => pathData(path, 0, 0, ARC_ON_PAPER);
 
 /** What goes on the printed template. */
 export interface TemplatePrint {
@@ -123,9 +128,9 @@ function drawTile(
   if (print.withPieces && carriesPieces(wrap))
     for (const piece of wrap.pieces) {
       const film = films.find((f) => f.id === piece.film);
-      draw(piece.paths.map((p) => pathData(p)).join(''), { fill: film?.colour ?? '#888888', shade: 0.35 });
+      draw(piece.paths.map(onPaper).join(''), { fill: film?.colour ?? '#888888', shade: 0.35 });
     }
-  for (const path of panels.flatMap((panel) => panel.outlines)) draw(pathData(path), { line: 0.25 });
+  for (const path of panels.flatMap((panel) => panel.outlines)) draw(onPaper(path), { line: 0.25 });
   const line = (ax: number, ay: number, bx: number, by: number, thickness = 0.6, colour = ink): void =>
     page.drawLine({ start: { x: ax, y: ay }, end: { x: bx, y: by }, thickness, color: colour });
   for (const { from, to } of panels.flatMap((panel) => panel.lines)) line(x(from.x), y(from.y), x(to.x), y(to.y));
