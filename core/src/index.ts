@@ -48,11 +48,11 @@ export type {
   Station,
   SurfaceKind,
 } from './blank/blank.ts';
-export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME } from './blank/blank.ts';
+export { isGirth, isRound, layThickness, READINGS_ASKED, READINGS_WELCOME } from './blank/blank.ts';
 export type { BalloonThen } from './blank/balloon.ts';
 export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './blank/balloon.ts';
 export type { BlankForm, BlankProblem, BlankSize, BlankSizeResult } from './blank/size.ts';
-export { coneOfBlank, sizeBlank, STATIONS } from './blank/size.ts';
+export { coneOfBlank, sizeBlank, STATIONS, takenOffGirth } from './blank/size.ts';
 export type { ErrorReport } from './blank/error-report.ts';
 export { reportErrors } from './blank/error-report.ts';
 export type { BandSizes, FitCheck, FitResult, FitSeen } from './blank/fit-check.ts';

@@ -24,6 +24,7 @@ export function makeBlank(readings: { [name in ReadingName]?: number }, more: Pa
     surface: 'bare steel',
     colour: '#c9cdd0',
     readings: Object.fromEntries(Object.entries(readings).map(([name, mm]) => [name, bare(mm)])),
+    inside: null,
     handleWidthMm: 0,
     handleClearanceMm: 5,
     bandBelowRimMm: 5,

@@ -132,8 +132,18 @@ export const useLibrary = defineStore('library', () => {
     const known = shelf.value.find((b) => b.blank.id === blank.id);
     const entry = known ? { ...known, blank, changedAt: now } : newShelfBlank(blank, now);
     const family = known ? familyOf(known) : blank.id;
-    const { kind, readings, stations, stationsAlong, flattening, balloon, fitCheck, bandBelowRimMm, handleWidthMm } =
-      blank;
+    const {
+      kind,
+      readings,
+      inside,
+      stations,
+      stationsAlong,
+      flattening,
+      balloon,
+      fitCheck,
+      bandBelowRimMm,
+      handleWidthMm,
+    } = blank;
     const shape = {
       kind,
       readings,
@@ -143,6 +153,7 @@ export const useLibrary = defineStore('library', () => {
       balloon,
       fitCheck,
       bandBelowRimMm,
+      inside,
       handleWidthMm,
     };
     const others = shelf.value

@@ -2,6 +2,7 @@ import {
   backSeam,
   describeBlankProblem,
   filmGive,
+  layThickness,
   PLAIN_SEAM,
   makePanels,
   makeTemplate,
@@ -29,7 +30,7 @@ export const flatten: CommandLine = (args, { out }) => {
   const { template, surface } = makeTemplate(
     blank,
     sized.size,
-    film,
+    layThickness(blank, film),
     seam,
     filmGive(finish ?? 'gloss permanent', warm),
   );
@@ -79,7 +80,7 @@ export const flatten: CommandLine = (args, { out }) => {
     widestFlat: widest,
     panels:
       parts > 1
-        ? makePanels(size, film, template, surface, backSeam(template)).flats.map((panel) => ({
+        ? makePanels(size, layThickness(blank, film), template, surface, backSeam(template)).flats.map((panel) => ({
             name: panel.name,
             outlines: panel.outlines,
             bounds: panel.bounds,

@@ -1,7 +1,7 @@
 import type { ConeSpec } from '../surface/cone.ts';
 import { taperOf } from '../surface/cone.ts';
 import type { BandSizes, FitResult, FitSeen } from './fit-check.ts';
-import { FIT_PAPER_MM, predictFit, SEEN_SIGMA_MM, solveFit } from './fit-check.ts';
+import { predictFit, SEEN_SIGMA_MM, solveFit } from './fit-check.ts';
 import { girthOfFilm } from './reading.ts';
 
 /** A conic band that was cut from paper for a profile, and the side that it was worked out from; mm. */
@@ -10,6 +10,8 @@ export interface PaperBand {
   readonly sizes: BandSizes;
   /** The cone that the paper's flat shape belongs to. */
   readonly cone: ConeSpec;
+  /** mm of paper; below zero when it was laid on the inside. */
+  readonly paperMm: number;
   /** Change of the side's radius per mm down, at the rim end. */
   readonly slopeRim: number;
 }
@@ -55,13 +57,13 @@ export function predictBandFit(band: PaperBand, truth: BandSizes, handleWidth = 
 export function solveBandFit(band: PaperBand, seen: FitSeen, handleWidth = 0): FitResult {
   const { cone, sizes } = band;
   const bare = {
-    girthRim: cone.girthRim - Math.PI * FIT_PAPER_MM,
-    girthBase: cone.girthBase - Math.PI * FIT_PAPER_MM,
+    girthRim: cone.girthRim - Math.PI * band.paperMm,
+    girthBase: cone.girthBase - Math.PI * band.paperMm,
     side: cone.side,
   };
   const always = ownGaps(band, seen.standMm);
   const onCone = { ...seen, gapRimMm: seen.gapRimMm - always.rim, gapBaseMm: seen.gapBaseMm - always.base };
-  const solved = solveFit(bare, onCone, false, handleWidth);
+  const solved = solveFit(bare, onCone, false, handleWidth, band.paperMm);
   if (!solved.ok) return solved;
   const { after, sigma } = solved;
   return {
@@ -82,7 +84,7 @@ const excessSlope = ({ cone, slopeRim }: PaperBand): number => slopeRim + taperO
 function ownGaps(band: PaperBand, standMm: number): { rim: number; base: number } {
   const { sizes, cone } = band;
   return {
-    rim: girthOfFilm(sizes.girthRim, FIT_PAPER_MM) - cone.girthRim - 2 * Math.PI * excessSlope(band) * standMm,
-    base: girthOfFilm(sizes.girthBase, FIT_PAPER_MM) - cone.girthBase,
+    rim: girthOfFilm(sizes.girthRim, band.paperMm) - cone.girthRim - 2 * Math.PI * excessSlope(band) * standMm,
+    base: girthOfFilm(sizes.girthBase, band.paperMm) - cone.girthBase,
   };
 }

@@ -55,6 +55,14 @@ export interface FlatteningChoice {
   readonly patchUpDeg: number;
 }
 
+/** Film that lies on the inside of a glass or bowl. */
+export interface InsideFilm {
+  /** Where tape or strip lay for the girths: pressed against the inside, or round the outside. */
+  readonly read: 'inside' | 'outside';
+  /** mm. Thickness of the wall; counts for girths that were read outside. */
+  readonly wallMm: number;
+}
+
 /** What becomes of a balloon until it is handed over. */
 export interface BalloonPlan {
   readonly gas: 'air' | 'helium';
@@ -91,6 +99,8 @@ export interface Blank {
   readonly stationsAlong: 'side' | 'upright';
   readonly flattening: FlatteningChoice;
   readonly balloon: BalloonPlan;
+  /** Set when film goes on the inside; null for the outside. */
+  readonly inside: InsideFilm | null;
   /** What was read when, the oldest first. */
   readonly readingLog: readonly ReadingLogLine[];
   /** Width of the handle where it meets the side, mm; 0 for none. */
@@ -129,6 +139,13 @@ export const READINGS_WELCOME: Record<BlankKind, readonly ReadingName[]> = {
   lid: ['hole', 'holeIn'],
   flat: [],
 };
+
+/**
+ * Thickness by which film makes the way round longer: its own on the outside, less than nothing on the inside, where it
+ * lies nearer to the axis than the wall.
+ */
+export const layThickness = ({ inside }: Pick<Blank, 'inside'>, thicknessMm: number): number =>
+  inside ? -thicknessMm : thicknessMm;
 
 /** Whether film goes round the blank and meets itself at a seam. */
 export function isRound(kind: BlankKind): boolean {

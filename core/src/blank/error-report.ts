@@ -60,13 +60,19 @@ export function reportErrors(blank: Blank, size: BlankSize): ErrorReport {
   });
   const weight = ({ seen }: (typeof parts)[number]): number => seen.gapRim ** 2 + seen.gapBase ** 2;
   const weakest = parts.reduce((a, b) => (weight(a) >= weight(b) ? a : b)).name;
-  const seen = size.fit === 'applied' ? afterFit(blank, truth) : parts.map((part) => part.seen);
-  const total = (key: keyof Seen): number => Math.hypot(...seen.map((part) => part[key]));
+  const total = (seen: readonly Seen[], key: keyof Seen): number => Math.hypot(...seen.map((part) => part[key]));
+  if (size.fit === 'applied') {
+    // What was seen on the paper is what is left, as well as it was seen.
+    const [gapRim, gapBase, driftFront] = [SEEN_SIGMA_MM, SEEN_SIGMA_MM, SEEN_SIGMA_MM];
+    const driftBack = total(afterFit(blank, truth), 'driftBack');
+    return { gapRim, gapBase, driftFront, driftBack, weakest, weakestStation: null };
+  }
+  const seen = parts.map((part) => part.seen);
   return {
-    gapRim: total('gapRim'),
-    gapBase: total('gapBase'),
-    driftFront: total('driftFront'),
-    driftBack: total('driftBack'),
+    gapRim: total(seen, 'gapRim'),
+    gapBase: total(seen, 'gapBase'),
+    driftFront: total(seen, 'driftFront'),
+    driftBack: total(seen, 'driftBack'),
     weakest,
     weakestStation: null,
   };

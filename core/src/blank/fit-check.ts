@@ -90,18 +90,25 @@ export function predictFit(paper: ConeSpec, truth: ConeSpec, handleWidth = 0): F
  * @param seen what the paper showed, mm
  * @param straight whether rim and base are one girth
  * @param handleWidth mm; 0 for none
+ * @param paperMm thickness of the paper, below zero when it was laid on the inside
  * @returns true sizes with their 1 σ, or why there are none
  * @source Newton's method on `predictFit` from the first guess C + gap, s − stand; σ by differences of the solution,
  *   added as squares
  */
-export function solveFit(sizes: BandSizes, seen: FitSeen, straight: boolean, handleWidth = 0): FitResult {
+export function solveFit(
+  sizes: BandSizes,
+  seen: FitSeen,
+  straight: boolean,
+  handleWidth = 0,
+  paperMm = FIT_PAPER_MM,
+): FitResult {
   const far = [seen.gapRimMm, seen.gapBaseMm, seen.standMm].some((v) => !(Math.abs(v) <= MOST_SEEN_MM));
   if (far || seen.standMm >= sizes.side) return { ok: false, code: 'too-much' };
-  const after = solve(sizes, seen, straight, handleWidth);
+  const after = solve(sizes, seen, straight, handleWidth, paperMm);
   if (!after) return { ok: false, code: 'no-cone' };
   const step = 0.05;
   const effects = (['gapRimMm', 'gapBaseMm', 'standMm'] as const).map((key) => {
-    const moved = solve(sizes, { ...seen, [key]: seen[key] + step }, straight, handleWidth) ?? after;
+    const moved = solve(sizes, { ...seen, [key]: seen[key] + step }, straight, handleWidth, paperMm) ?? after;
     const effect = (of: keyof BandSizes): number => ((moved[of] - after[of]) / step) * SEEN_SIGMA_MM;
     return { girthRim: effect('girthRim'), girthBase: effect('girthBase'), side: effect('side') };
   });
@@ -114,8 +121,14 @@ export function solveFit(sizes: BandSizes, seen: FitSeen, straight: boolean, han
   };
 }
 
-function solve(sizes: BandSizes, seen: FitSeen, straight: boolean, handleWidth: number): BandSizes | null {
-  const inPaper = (girth: number): number => girth + Math.PI * FIT_PAPER_MM;
+function solve(
+  sizes: BandSizes,
+  seen: FitSeen,
+  straight: boolean,
+  handleWidth: number,
+  paperMm: number,
+): BandSizes | null {
+  const inPaper = (girth: number): number => girth + Math.PI * paperMm;
   const paper = { girthRim: inPaper(sizes.girthRim), girthBase: inPaper(sizes.girthBase), side: sizes.side };
   const side = sizes.side - seen.standMm;
   const miss = (girthRim: number, girthBase: number): FitSeen | null => {

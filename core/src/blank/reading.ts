@@ -58,7 +58,7 @@ export function summariseReading(reading: Reading | undefined): ReadingSummary |
  * Girth of the bare surface from a tape or strip lying on it.
  *
  * @param read mean as read, mm
- * @param thickness of the tape or strip, mm
+ * @param thickness of the tape or strip, mm; below zero when it lay on the inside
  * @returns girth in mm
  * @source a tape of thickness t on a radius r reads at its own middle: 2π(r + t/2) = 2πr + πt
  */
@@ -70,7 +70,7 @@ export function girthUnderTape(read: number, thickness: number): number {
  * Length that a film of some thickness needs to go once round a girth and meet.
  *
  * @param girth of the bare surface, mm
- * @param filmThickness mm
+ * @param filmThickness mm; below zero for film on the inside
  * @source the film keeps its length at its middle: 2π(r + f/2) = 2πr + πf
  */
 export function girthOfFilm(girth: number, filmThickness: number): number {

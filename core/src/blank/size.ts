@@ -10,7 +10,10 @@ import { girthOfFilm, girthUnderTape, summariseReading } from './reading.ts';
 /** The lines of the sum from what was read to what the template needs, mm. */
 export interface GirthSum {
   readonly read: number;
+  /** Below zero where the tape lay on the inside: then it is added. */
   readonly takenOffForTape: number;
+  /** What the wall takes off where the outside was read for film on the inside. */
+  readonly takenOffForWall: number;
   /** What the paper fit check adds; negative takes off. */
   readonly fromFitCheck: number;
   readonly surface: number;
@@ -110,9 +113,9 @@ const missing = (reading: ReadingName): BlankSizeResult => fails({ code: 'readin
 
 /** @source side from upright height: s = √(h² + ((C₁ − C₂)/2π)²) */
 function sizeCone(blank: Blank): BlankSizeResult {
-  const rimRead = girthSum(blank.readings.girthRim);
+  const rimRead = girthSum(blank, blank.readings.girthRim);
   if (!rimRead) return missing('girthRim');
-  const baseRead = blank.kind === 'straight' ? rimRead : girthSum(blank.readings.girthBase);
+  const baseRead = blank.kind === 'straight' ? rimRead : girthSum(blank, blank.readings.girthBase);
   if (!baseRead) return missing('girthBase');
   const along = summariseReading(blank.readings.side);
   const up = summariseReading(blank.readings.upright);
@@ -148,7 +151,7 @@ function sizeProfile(blank: Blank): BlankSizeResult {
   const read: (ProfileStation & { readonly sum: GirthSum })[] = [];
   const first = summariseReading(blank.stations[0]?.down)?.mean ?? 0;
   for (const [i, { down, girth }] of blank.stations.entries()) {
-    const sum = girthSum(girth);
+    const sum = girthSum(blank, girth);
     const at = i === 0 ? { mean: first } : summariseReading(down);
     if (!sum || !at) continue;
     if (sum.surface < 10 || sum.surface > 5000)
@@ -242,9 +245,9 @@ function uprightOf(slopeAt: (slant: number) => number, [from, to]: readonly [num
 function sizeBall(blank: Blank): BlankSizeResult {
   const across = summariseReading(blank.readings.across)?.mean;
   const sum: GirthSum | null =
-    girthSum(blank.readings.girth) ??
+    girthSum(blank, blank.readings.girth) ??
     (blank.kind === 'ball' && across !== undefined
-      ? { read: across, takenOffForTape: 0, fromFitCheck: 0, surface: Math.PI * across }
+      ? { read: across, takenOffForTape: 0, takenOffForWall: 0, fromFitCheck: 0, surface: Math.PI * across }
       : null);
   if (!sum) return missing('girth');
   const radius = sum.surface / (2 * Math.PI);
@@ -280,7 +283,13 @@ function sizeFlat(blank: Blank): BlankSizeResult {
   return { ok: true, size: { ...faceOf(plainSum(width), height), shape: { form: 'plane', width, height } } };
 }
 
-const plainSum = (read: number): GirthSum => ({ read, takenOffForTape: 0, fromFitCheck: 0, surface: read });
+const plainSum = (read: number): GirthSum => ({
+  read,
+  takenOffForTape: 0,
+  takenOffForWall: 0,
+  fromFitCheck: 0,
+  surface: read,
+});
 
 const faceOf = (width: GirthSum, side: number): Omit<BlankSize, 'shape'> => ({
   rim: width,
@@ -316,19 +325,36 @@ function handleProblem(blank: Blank, narrow: number): BlankSizeResult | null {
     : null;
 }
 
-function girthSum(reading: Reading | undefined): GirthSum | null {
+/**
+ * What comes off a girth as it was read, for the tape that lay there and for the wall between it and the film, mm.
+ *
+ * @source tape: π·t less on the outside, more on the inside; a wall of w parts two girths by 2π·w
+ */
+export function takenOffGirth(
+  inside: Blank['inside'],
+  { thicknessMm }: Pick<Reading, 'thicknessMm'>,
+): { readonly tape: number; readonly wall: number } {
+  return {
+    tape: -girthUnderTape(0, inside?.read === 'inside' ? -thicknessMm : thicknessMm),
+    wall: inside?.read === 'outside' ? 2 * Math.PI * inside.wallMm : 0,
+  };
+}
+
+function girthSum({ inside }: Blank, reading: Reading | undefined): GirthSum | null {
   const summary = summariseReading(reading);
   if (!reading || !summary) return null;
-  const takenOffForTape = Math.PI * reading.thicknessMm;
-  const surface = girthUnderTape(summary.mean, reading.thicknessMm);
-  return surface > 0 ? { read: summary.mean, takenOffForTape, fromFitCheck: 0, surface } : null;
+  const { tape, wall } = takenOffGirth(inside, reading);
+  const surface = summary.mean - tape - wall;
+  return surface > 0
+    ? { read: summary.mean, takenOffForTape: tape, takenOffForWall: wall, fromFitCheck: 0, surface }
+    : null;
 }
 
 /**
  * The cone that film of some thickness is cut for, on a straight or tapered blank.
  *
  * @param size corrected sizes, mm
- * @param filmThickness mm; 0 for the bare surface
+ * @param filmThickness mm; 0 for the bare surface, below zero for film on the inside
  */
 export function coneOfBlank(size: BlankSize, filmThickness: number): ConeSpec {
   return {

@@ -25,6 +25,7 @@ const CALLED: { readonly [field: string]: string } = {
   capMm: 'The capital height',
   leastCapMm: 'The smallest capitals',
   handleWidthMm: 'The handle',
+  wallMm: 'The wall',
   handleClearanceMm: 'The clearance at the handle',
   bandBelowRimMm: 'What the band lies below the rim',
   rimClearanceMm: 'The rim clearance',

@@ -48,6 +48,7 @@ export function newBlank(id: string, kind: BlankKind, name: string): Blank {
     stationsAlong: 'side',
     flattening: AS_IT_FALLS,
     balloon: USUAL_BALLOON,
+    inside: null,
     readingLog: [],
     handleWidthMm: 0,
     handleClearanceMm: 5,

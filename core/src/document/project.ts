@@ -7,7 +7,7 @@ import type { StockThing } from '../sheet/stock.ts';
 import type { Job } from '../wrap/job.ts';
 
 /** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 8;
+export const FORMAT_VERSION = 9;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {

@@ -98,6 +98,7 @@ export const blankSchema = z.object({
     hours: z.number().min(0).max(10_000),
     shrinkPerDay: z.number().min(0).max(100),
   }),
+  inside: z.object({ read: z.enum(['inside', 'outside']), wallMm: z.number().min(0).max(50) }).nullable(),
   readingLog: z
     .array(
       z.object({

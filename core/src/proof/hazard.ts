@@ -8,6 +8,7 @@ const HAZARDS: readonly { readonly case: string; readonly when: (context: ProofC
   { case: 'blasting', when: ({ job }) => job.process === 'blast' },
   { case: 'painting', when: ({ job }) => job.process === 'paint' },
   { case: 'glass-worked', when: ({ job }) => job.blank.surface === 'glass' && ['etch', 'blast'].includes(job.process) },
+  { case: 'film-inside', when: ({ job }) => job.process === 'decal' && job.blank.inside !== null },
   { case: 'heat-latex', when: ({ job }) => job.warm && job.blank.surface === 'latex' },
   { case: 'alcohol-heat', when: ({ job }) => job.warm && isWipedWithAlcohol(job.blank.surface) },
   { case: 'latex', when: ({ job }) => job.blank.surface === 'latex' },

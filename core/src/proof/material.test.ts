@@ -77,6 +77,8 @@ describe('hazard', () => {
     expect(cases(glass('etch'))).toEqual(['etching', 'glass-worked']);
     expect(cases(glass('blast'))).toEqual(['blasting', 'glass-worked']);
     expect(cases(glass('paint'))).toEqual(['painting']);
+    const inside = { read: 'inside', wallMm: 0 } as const;
+    expect(cases(jobOf(tumbler({ surface: 'glass', inside }), textItem('COX')))).toEqual(['film-inside']);
     expect(cases(jobOf(tumbler({ surface: 'glass' }), textItem('COX', { film: 'brass' })))).toEqual(['foil-microwave']);
     expect(cases(jobOf(balloon, textItem('4', { running: 'rigid' })))).toEqual(['latex']);
     const helium = { ...balloon, balloon: { ...balloon.balloon, gas: 'helium' as const } };

@@ -456,6 +456,11 @@ function sayFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
         'Latex and small children',
         `Some people are allergic to latex, and burst pieces choke: pick them up. ${LAST_WORD}`,
       );
+    case 'hazard/film-inside':
+      return say(
+        'Film inside touches what is in it',
+        `Vinyl is not made for contact with food or drink: only for things that hold neither. ${LAST_WORD}`,
+      );
     case 'hazard/helium':
       return say(
         'Never breathe helium',

@@ -3,8 +3,9 @@ import type { Ring } from '../polygon/polygon.ts';
 
 /** Something that is drawn: clean film in the working plane of the side, mm. What comes later is drawn over what came before. */
 export interface DrawnFilm {
-  /** Which item it is of. */
+  /** Which item it is of, and which of its groups. */
   readonly itemId: string;
+  readonly group: number;
   readonly film: string;
   readonly rings: readonly Ring[];
 }

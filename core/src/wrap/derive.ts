@@ -6,6 +6,7 @@ import type { ErrorReport } from '../blank/error-report.ts';
 import { zonesOfBlank } from '../blank/zones.ts';
 import { reportErrors } from '../blank/error-report.ts';
 import type { ReadingDoubt } from '../blank/plausibility.ts';
+import { layThickness } from '../blank/blank.ts';
 import { doubtReadings } from '../blank/plausibility.ts';
 import type { Development } from '../surface/development.ts';
 import type { Job } from './job.ts';
@@ -22,6 +23,7 @@ import { findSeams, measureSeam } from './seam-finder.ts';
 import type { DrawnFilm, DrawnOverlaps, PictureOrder } from '../stack/overlaps.ts';
 import { orderByPicture, overlapsOf } from '../stack/overlaps.ts';
 import { layersOf } from '../stack/stack.ts';
+import { filmBelow, type LiesOn } from './lies-on.ts';
 import { toPlane, turnsNear } from './side-plane.ts';
 import { buildStack, filmOfGroup } from './build-stack.ts';
 import { shapeOthers } from './shape-others.ts';
@@ -63,6 +65,8 @@ export interface Wrap {
     readonly order: PictureOrder;
   };
   readonly pieces: readonly Piece[];
+  /** mm of film that lies under each group of each item. */
+  readonly liesOn: LiesOn;
   /** Sheets of transfer tape, where the side curves both ways. */
   readonly tape: readonly TapeSheet[];
 }
@@ -86,7 +90,7 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
   if (!sized.ok) return { ok: false, problem: sized.problem, doubts };
   const read = sized.size;
   const film = wrapFilm(job);
-  const thickness = film?.thicknessMm ?? 0;
+  const thickness = layThickness(job.blank, film?.thicknessMm ?? 0);
   const give = filmGive(film?.finish ?? 'gloss permanent', job.warm);
   const reach = patchReach(job, read, fonts, () => makeTemplate(job.blank, read, thickness, job.seam, give).surface);
   const { template, surface } = makeTemplate(job.blank, read, thickness, job.seam, give, reach);
@@ -127,7 +131,14 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
     surface,
     seams.map((seam) => seam.path),
   );
-  const frame = pieceFrameOf(job, { frames: panels.frames, meanRadius, surface });
+  const lying = job.stack.build === 'full' ? drawn : drawnFilms(placed, meanRadius, template.closed);
+  const liesOn = filmBelow(
+    lying,
+    lying === drawn ? overlaps : overlapsOf(lying),
+    layers,
+    (id) => job.films.find((one) => one.id === id)?.thicknessMm ?? 0,
+  );
+  const frame = pieceFrameOf(job, { frames: panels.frames, meanRadius, surface, liesOn });
   // What is laid first comes first: pieces lie on each other by their films, whatever the order of the artwork.
   const rank = new Map(layers.map((film, i) => [film, i]));
   const pieces = makePieces(placed, frame).sort((a, b) => rank.get(a.film)! - rank.get(b.film)!);
@@ -157,6 +168,7 @@ export function deriveWrap(job: Job, fonts: FontBook): Derived {
       meanRadius,
       placed,
       layers,
+      liesOn,
       drawn: { films: drawn, overlaps, order: picture },
       pieces:
         spares.length > 0 ? [...pieces, ...makeSpares(placed, spares, surface, boxOfPanels(panels.flats))] : pieces,
@@ -172,17 +184,33 @@ function drawnFilms(placed: readonly PlacedItem[], meanRadius: number, closed: b
       const rings = turnsNear(group, onSide, closed).flat();
       return rings.length === 0
         ? []
-        : [{ itemId: one.item.id, film: filmOfGroup(one, g), rings: rings.map((ring) => toPlane(ring, meanRadius)) }];
+        : [
+            {
+              itemId: one.item.id,
+              group: g,
+              film: filmOfGroup(one, g),
+              rings: rings.map((ring) => toPlane(ring, meanRadius)),
+            },
+          ];
     }),
   );
 }
 
 /** The frame in which pieces of a job are cut. */
 export function pieceFrameOf(
-  { seam }: Pick<Job, 'seam'>,
-  { frames, meanRadius, surface }: Pick<Wrap, 'frames' | 'meanRadius' | 'surface'>,
+  job: Pick<Job, 'seam' | 'films' | 'items' | 'blank'>,
+  { frames, meanRadius, surface, liesOn }: Pick<Wrap, 'frames' | 'meanRadius' | 'surface' | 'liesOn'>,
 ): PieceFrame {
+  const { seam, films, blank } = job;
+  const thick = (id: string): number => films.find((film) => film.id === id)?.thicknessMm ?? 0;
+  const base = wrapFilm(job)?.thicknessMm ?? 0;
   return {
+    // Each film at its own middle: all that lies below it, and half of itself, further out than the blank.
+    longerBy: (film, itemId, group) => {
+      const below = liesOn.get(itemId);
+      const under = below?.[group] ?? below?.[0] ?? 0;
+      return Math.PI * layThickness(blank, 2 * under + thick(film) - base);
+    },
     panels: frames,
     meanRadius,
     side: surface.slantLength,

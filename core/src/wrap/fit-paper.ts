@@ -1,6 +1,7 @@
 import type { FontBook } from '../artwork/font.ts';
 import { filmGive } from '../artwork/film.ts';
 import type { Blank } from '../blank/blank.ts';
+import { layThickness } from '../blank/blank.ts';
 import type { PaperBand } from '../blank/band-fit.ts';
 import { solveBandFit } from '../blank/band-fit.ts';
 import type { FitResult, FitSeen } from '../blank/fit-check.ts';
@@ -52,16 +53,18 @@ export function solveFitPaper(blank: Blank, seen: FitSeen): FitResult {
   const band = paperBand(blank, size);
   return band
     ? solveBandFit(band, seen, blank.handleWidthMm)
-    : solveFit(sizes, seen, blank.kind === 'straight', blank.handleWidthMm);
+    : solveFit(sizes, seen, blank.kind === 'straight', blank.handleWidthMm, layThickness(blank, FIT_PAPER_MM));
 }
 
 /** The paper of a profile; null on a cone, whose paper fits exactly. */
 export function paperBand(blank: Blank, size: BlankSize): PaperBand | null {
   if (size.shape.form !== 'profile') return null;
-  const { template } = makeTemplate(oneBand(blank), size, FIT_PAPER_MM, PLAIN_SEAM, filmGive(AS_PAPER, false));
+  const paperMm = layThickness(blank, FIT_PAPER_MM);
+  const { template } = makeTemplate(oneBand(blank), size, paperMm, PLAIN_SEAM, filmGive(AS_PAPER, false));
   return {
     sizes: { girthRim: size.rim.surface, girthBase: size.base.surface, side: size.side },
     cone: template.cone,
+    paperMm,
     slopeRim: keptSide(size.shape).slopeAt(0),
   };
 }

@@ -66,7 +66,7 @@ export interface Job {
 }
 
 /** Film that the template's length is worked out for: the first that touches the blank. */
-export function wrapFilm(job: Job): Film | null {
+export function wrapFilm(job: Pick<Job, 'items' | 'films'>): Film | null {
   const first = job.items[0]?.film;
   return job.films.find((film) => film.id === first) ?? job.films[0] ?? null;
 }

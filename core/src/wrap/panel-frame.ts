@@ -2,6 +2,8 @@ import type { Segment } from '../plane/path.ts';
 import type { Path } from '../plane/path.ts';
 import type { Point } from '../plane/point.ts';
 import { ARC_SAGITTA_MM } from '../numeric/tolerances.ts';
+import type { ConeSpec } from '../surface/cone.ts';
+import { coneDevelopment } from '../surface/cone.ts';
 import type { Development, SurfacePoint } from '../surface/development.ts';
 import type { SeamPath } from './seam-path.ts';
 import { seamAt, straightSeam, turnSeam } from './seam-path.ts';
@@ -22,6 +24,8 @@ export interface PanelFrame {
   forwardInto(azimuth: number, slant: number, out: Float64Array): void;
   /** Sheet to surface; null off the panel's map. */
   inverse(x: number, y: number): SurfacePoint | null;
+  /** The same panel for film that runs further round by some millimetres a turn, or less far; missing where that is all one. */
+  readonly longerBy?: (girthMm: number) => PanelFrame;
 }
 
 /** The straight seam down the back; none on a face, or where a handle stands there. */
@@ -139,7 +143,11 @@ function thinned(points: readonly Point[]): Point[] {
 /** `panel 2 of 3` as it is written in names of files. */
 export const partName = (name: string): string => name.replace(/ of .*/, '').replace(/ /g, '-');
 
-/** A panel of one development, turned so that it lies upright, and moved to its place on the sheet. */
+/**
+ * A panel of one development, turned so that it lies upright, and moved to its place on the sheet.
+ *
+ * @param cone that it is the development of, where film goes round
+ */
 export function frameOn(
   flat: Development,
   ends: { readonly left: SeamPath | null; readonly right: SeamPath | null },
@@ -151,9 +159,20 @@ export function frameOn(
     readonly x: number;
     readonly y: number;
   },
+  cone: ConeSpec | null = null,
 ): PanelFrame {
   const { name, turn, from, x, y } = place;
+  const longer = cone && {
+    longerBy: (mm: number): PanelFrame =>
+      frameOn(
+        coneDevelopment({ ...cone, girthRim: cone.girthRim + mm, girthBase: cone.girthBase + mm }),
+        ends,
+        slant,
+        place,
+      ),
+  };
   return {
+    ...longer,
     ...ends,
     part: partName(name),
     asBand: turn === 0 && from === 0 && x === 0 && y === 0 && slant[0] === -Infinity && slant[1] === Infinity,

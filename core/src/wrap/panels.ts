@@ -9,6 +9,7 @@ import type { Path } from '../plane/path.ts';
 import { mapPath } from '../plane/path.ts';
 import type { Point } from '../plane/point.ts';
 import { bestConicBand } from '../surface/conic-band.ts';
+import type { ConeSpec } from '../surface/cone.ts';
 import { coneDevelopment } from '../surface/cone.ts';
 import type { Development } from '../surface/development.ts';
 import type { FilmGive } from '../surface/film-strain.ts';
@@ -92,15 +93,18 @@ export function makePanels(
     template.outline.segments.length === 4 &&
     isStraight(seams)
   )
-    return { flats: [whole], frames: [wholeFrame(surface, ends[0]!)] };
+    return { flats: [whole], frames: [wholeFrame(surface, ends[0]!, template.cone)] };
   return sidePanels(template, surface, ends, whole.heat);
 }
 
 const isStraight = (seams: readonly SeamPath[]): boolean =>
   seams.every(({ azimuths }) => azimuths.every((azimuth) => azimuth === -Math.PI));
 
-const wholeFrame = (surface: Development, ends: Pick<PanelFrame, 'left' | 'right'>): PanelFrame =>
-  frameOn(surface, ends, [-Infinity, Infinity], { name: '', turn: 0, from: 0, x: 0, y: 0 });
+const wholeFrame = (
+  surface: Development,
+  ends: Pick<PanelFrame, 'left' | 'right'>,
+  cone: ConeSpec | null = null,
+): PanelFrame => frameOn(surface, ends, [-Infinity, Infinity], { name: '', turn: 0, from: 0, x: 0, y: 0 }, cone);
 
 /** rad. A seam further from the back than this has its wrap turned upright. */
 const FAR_FROM_BACK = 0.6;
@@ -161,7 +165,7 @@ function sidePanels(
         x,
         0,
       ),
-      frame: frameOn(surface, { left, right }, [-Infinity, Infinity], { name, turn, from: 0, x, y: 0 }),
+      frame: frameOn(surface, { left, right }, [-Infinity, Infinity], { name, turn, from: 0, x, y: 0 }, template.cone),
     };
   });
   return { flats: made.map((m) => m.flat), frames: made.map((m) => m.frame) };
@@ -257,7 +261,7 @@ function bandPanels(
     );
     below = panel.bounds.minY - PANEL_GAP_MM;
     const slant = [i === 0 ? -Infinity : from, i === parts - 1 ? Infinity : to] as const;
-    return { flat: panel, frame: frameOn(flat, ends, slant, { name, turn: 0, from, x: 0, y }) };
+    return { flat: panel, frame: frameOn(flat, ends, slant, { name, turn: 0, from, x: 0, y }, band.cone) };
   });
   return { flats: made.map((m) => m.flat), frames: made.map((m) => m.frame) };
 }

@@ -1,6 +1,6 @@
 import { SEAM_SNAP_MM } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX, touchingBunches } from '../plane/box.ts';
+import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX, touchingBunches } from '../plane/box.ts';
 import { fitRing } from '../plane/fit.ts';
 import type { Path } from '../plane/path.ts';
 import { resampleRing } from '../plane/resample.ts';
@@ -50,6 +50,8 @@ export interface PieceFrame {
   readonly side: number;
   /** Copies that a seam cuts and that are not simply cut there: mm of overlap, or `null` to leave them off. */
   readonly atSeam?: (itemId: string, copy: number) => number | null | undefined;
+  /** mm by which a turn of a group's film is longer than one of the film that the panels are for; 0 when left out. */
+  readonly longerBy?: (film: string, itemId: string, group: number) => number;
 }
 
 /**
@@ -64,9 +66,9 @@ export interface PieceFrame {
  */
 export function makePieces(placed: readonly PlacedItem[], frame: PieceFrame): Piece[] {
   const pieces: Piece[] = [];
-  const sets = fuseSets(placed);
+  const sets = fuseSets(placed, frame.longerBy);
   frame.panels.forEach((panel, index) => {
-    const cutter: Cutter = { frame, panel, index, window: windowOf(panel, frame, 0) };
+    const cutter: Cutter = { frame, panel, index, window: windowOf(panel, frame, 0), layFor: layOnFilm(panel) };
     for (const set of sets) pieces.push(...piecesOfSet(set, cutter));
   });
   return pieces;
@@ -78,42 +80,64 @@ interface Cutter {
   readonly panel: PanelFrame;
   readonly index: number;
   readonly window: Window;
+  /** The panel for film that is longer by some millimetres a turn. */
+  readonly layFor: (girthMm: number) => PanelFrame;
+}
+
+/** Each length is worked out once: most pieces of a film lie on the same. */
+function layOnFilm(panel: PanelFrame): Cutter['layFor'] {
+  const known = new Map<number, PanelFrame>();
+  return (girthMm) => {
+    const key = Math.round(girthMm * 1e4) / 1e4;
+    if (key === 0 || !panel.longerBy) return panel;
+    const made = known.get(key) ?? panel.longerBy(key);
+    known.set(key, made);
+    return made;
+  };
 }
 
 function piecesOfSet(set: FuseSet, cutter: Cutter): Piece[] {
   const { frame, panel, index, window } = cutter;
   const pieces: Piece[] = [];
-  const [plain, lapped]: [Ring[][], { rings: Ring[]; mm: number }[]] = [[], []];
+  const [plain, lapped]: [{ rings: Ring[]; longer: number }[], { rings: Ring[]; longer: number; mm: number }[]] = [
+    [],
+    [],
+  ];
   set.groups.forEach((group, g) => {
+    const longer = set.longer[g]!;
     for (const rings of intoWindow(group, frame, panel, window.reach)) {
       const choice = set.copies[g] && frame.atSeam?.(set.copies[g].itemId, set.copies[g].copy);
-      if (choice === undefined || contains(window.within, boxOfRings(rings))) plain.push(rings);
-      else if (choice !== null) lapped.push({ rings, mm: choice });
+      if (choice === undefined || contains(window.within, boxOfRings(rings))) plain.push({ rings, longer });
+      else if (choice !== null) lapped.push({ rings, longer, mm: choice });
     }
   });
   const start = index === 0 ? set.idStart : `${set.idStart}:p${index + 1}`;
-  const add = (polygon: Polygon, whole: boolean): void => {
-    pieces.push(developPiece(polygon, cutter, `${start}:${pieces.length}`, set, whole));
+  const add = (polygon: Polygon, whole: boolean, longer: number): void => {
+    pieces.push(developPiece(polygon, cutter, cutter.layFor(longer), `${start}:${pieces.length}`, set, whole));
   };
-  const boxes = plain.map(boxOfRings);
+  const boxes = plain.map(({ rings }) => boxOfRings(rings));
   for (const bunch of set.fuse ? touchingBunches(boxes) : plain.map((_, i) => [i])) {
     const whole = bunch.length === 1 && contains(window.within, boxes[bunch[0]!]!);
     // A group alone in the window is film already; only what overlaps or is cut has to be combined.
     const polygons = whole
-      ? nestRings(plain[bunch[0]!]!)
+      ? nestRings(plain[bunch[0]!]!.rings)
       : intersectRings(
-          bunch.flatMap((g) => plain[g]!),
+          bunch.flatMap((g) => plain[g]!.rings),
           [window.ring],
         );
-    for (const polygon of polygons) add(polygon, whole);
+    // What is fused is laid as its largest part lies.
+    const main = bunch.reduce((a, b) => (sizeOf(boxes[b]!) > sizeOf(boxes[a]!) ? b : a));
+    for (const polygon of polygons) add(polygon, whole, plain[main]!.longer);
   }
   // What laps at the seam is cut by itself, a little further out on one side.
-  for (const { rings, mm } of lapped)
-    for (const polygon of intersectRings(rings, [windowOf(panel, frame, mm).ring])) add(polygon, false);
+  for (const { rings, mm, longer } of lapped)
+    for (const polygon of intersectRings(rings, [windowOf(panel, frame, mm).ring])) add(polygon, false, longer);
   return pieces;
 }
 
 const boxOfRings = (rings: readonly Ring[]): Box => rings.reduce((box, ring) => boxOfCoordinates(ring, box), EMPTY_BOX);
+
+const sizeOf = (box: Box): number => boxWidth(box) * boxHeight(box);
 
 const contains = (outer: Box, inner: Box): boolean =>
   inner.minX >= outer.minX && inner.maxX <= outer.maxX && inner.minY >= outer.minY && inner.maxY <= outer.maxY;
@@ -125,11 +149,13 @@ interface FuseSet {
   /** What the ids of its pieces begin with. */
   readonly idStart: string;
   readonly groups: (readonly Ring[])[];
+  /** mm by which a turn of each group's film is longer. */
+  readonly longer: number[];
   /** Which copy of which item each group belongs to. */
   readonly copies: { readonly itemId: string; readonly copy: number }[];
 }
 
-function fuseSets(placed: readonly PlacedItem[]): FuseSet[] {
+function fuseSets(placed: readonly PlacedItem[], longerBy: PieceFrame['longerBy']): FuseSet[] {
   const sets = new Map<string, FuseSet>();
   for (const one of placed) {
     const { item, groups, filmOf } = one;
@@ -143,10 +169,12 @@ function fuseSets(placed: readonly PlacedItem[]): FuseSet[] {
         itemIds: [],
         idStart: own,
         groups: [],
+        longer: [],
         copies: [],
       };
       if (set.itemIds.at(-1) !== item.id) set.itemIds.push(item.id);
       set.groups.push(group);
+      set.longer.push(longerBy?.(film, item.id, i) ?? 0);
       set.copies.push({ itemId: item.id, copy: copyOfGroup(one, i) });
       sets.set(key, set);
     });
@@ -218,8 +246,14 @@ function intoWindow(
   return copies;
 }
 
-function developPiece(unrolled: Polygon, cutter: Cutter, id: string, set: FuseSet, whole: boolean): Piece {
-  const { panel, frame } = cutter;
+function developPiece(
+  unrolled: Polygon,
+  { frame }: Cutter,
+  panel: PanelFrame,
+  id: string,
+  set: FuseSet,
+  whole: boolean,
+): Piece {
   const { meanRadius } = frame;
   let cutLeft = false;
   let cutRight = false;

@@ -75,13 +75,42 @@ function setName(event: Event): void {
         @change="emit('change', { colour: ($event.target as HTMLInputElement).value })"
       />
     </div>
+    <SelectRow
+      v-if="round"
+      label="Film goes on the"
+      :value="blank.inside ? 'inside' : 'outside'"
+      :options="[
+        { value: 'outside', label: 'Outside' },
+        { value: 'inside', label: 'Inside' },
+      ]"
+      @change="emit('change', { inside: $event === 'inside' ? { read: 'inside', wallMm: 0 } : null })"
+    />
+    <SelectRow
+      v-if="round && blank.inside"
+      label="The tape lay on the"
+      :value="blank.inside.read"
+      :options="[
+        { value: 'inside', label: 'Inside' },
+        { value: 'outside', label: 'Outside' },
+      ]"
+      @change="emit('change', { inside: { ...blank.inside!, read: $event } })"
+    />
+    <LengthField
+      v-if="round && blank.inside?.read === 'outside'"
+      label="The wall is thick by"
+      :mm="blank.inside.wallMm"
+      :unit="unit"
+      :most="50"
+      hint="Each girth inside is 2π times this less"
+      @change="emit('change', { inside: { ...blank.inside!, wallMm: $event } })"
+    />
     <LengthField
       v-if="girths.length > 0"
       label="Your tape is thick by"
       :mm="tape"
       :unit="unit"
       :most="5"
-      hint="Each turn reads π times this too much"
+      :hint="`Each turn reads π times this too ${blank.inside?.read === 'inside' ? 'little' : 'much'}`"
       @change="setTape"
     />
     <LengthField

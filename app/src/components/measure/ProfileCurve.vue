@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { formatLength, profileOf, summariseReading, type Station } from '@mivet/core';
+import {
+  formatLength,
+  profileOf,
+  summariseReading,
+  takenOffGirth,
+  type Blank,
+  type Reading,
+  type Station,
+} from '@mivet/core';
 import { drag, type D3DragEvent } from 'd3-drag';
 import { select } from 'd3-selection';
 import { computed, onMounted, onUpdated, ref } from 'vue';
@@ -8,6 +16,7 @@ import type { Asked } from '../../stores/view.ts';
 /** The side as it is drawn by its heights; each can be dragged: sideways for its girth, up and down for its height. */
 const props = defineProps<{
   stations: readonly Station[];
+  inside: Blank['inside'];
   along: 'side' | 'upright';
   unit: 'mm' | 'in';
   asked: Asked | null;
@@ -18,6 +27,10 @@ const W = 260;
 const H = 168;
 const svg = ref<SVGSVGElement | null>(null);
 
+const takenOff = (girth: Reading): number => {
+  const { tape, wall } = takenOffGirth(props.inside, girth);
+  return tape + wall;
+};
 interface Spot {
   readonly index: number;
   readonly down: number;
@@ -29,7 +42,7 @@ const spots = computed((): Spot[] => {
     const round = summariseReading(girth);
     const at = index === 0 ? first : summariseReading(down)?.mean;
     if (!round || at === undefined) return [];
-    return [{ index, down: at - first, girth: Math.max(1, round.mean - Math.PI * girth.thicknessMm) }];
+    return [{ index, down: at - first, girth: Math.max(1, round.mean - takenOff(girth)) }];
   });
 });
 /** The curve as [radius, height below the first], mm; null while the heights make none. */
@@ -80,7 +93,7 @@ function moveTo(spot: Spot, girth: number, down: number): void {
   const low = before ? before.down + room : 0;
   const high = after ? after.down - room : spot.down + 400;
   const mmDown = first + round(Math.min(high, Math.max(low, down)));
-  const mmRound = round(Math.min(1500, Math.max(60, girth)) + Math.PI * station.girth.thicknessMm);
+  const mmRound = round(Math.min(1500, Math.max(60, girth)) + takenOff(station.girth));
   const take = (mm: number): { typed: string; mm: number } => ({ typed: formatLength(mm, props.unit), mm });
   const next = {
     ...station,

@@ -70,6 +70,7 @@ function setReading(reading: Reading | undefined): void {
     />
     <ProfileCurve
       :stations="blank.stations"
+      :inside="blank.inside"
       :along="blank.stationsAlong"
       :unit="unit"
       :asked="asked"

@@ -25,12 +25,17 @@ const firstGirth = computed(
 const sum = computed((): [string, string][] => {
   const { rim, shape } = size.value;
   const cone = round.value && shape.form === 'cone';
+  const signed = (mm: number): string => (mm < 0 ? 'Added' : 'Taken off');
   const film = cone ? props.picture.template.cone.girthRim - rim.surface : 0;
   const lines: [string, number][] = [
     [cone ? 'Read at the rim' : 'Read', rim.read],
-    [`Taken off for the ${firstGirth.value?.how === 'strip' ? 'paper strip' : 'tape'}`, -rim.takenOffForTape],
+    [
+      `${signed(rim.takenOffForTape)} for the ${firstGirth.value?.how === 'strip' ? 'paper strip' : 'tape'}`,
+      -rim.takenOffForTape,
+    ],
+    ...(rim.takenOffForWall > 0 ? ([['Taken off for the wall', -rim.takenOffForWall]] as [string, number][]) : []),
     ...(size.value.fit === 'applied' ? ([['From the paper fit check', rim.fromFitCheck]] as [string, number][]) : []),
-    ...(cone ? ([['Added for the film', film]] as [string, number][]) : []),
+    ...(cone ? ([[`${signed(-film)} for the film`, film]] as [string, number][]) : []),
   ];
   const shown = sumTexts(
     lines.map(([, mm]) => mm),

@@ -5,6 +5,7 @@ import { fromV4 } from './v4.ts';
 import { fromV5 } from './v5.ts';
 import { fromV6 } from './v6.ts';
 import { fromV7 } from './v7.ts';
+import { fromV8 } from './v8.ts';
 import type { VersionStep } from './walk.ts';
 
 /**
@@ -19,4 +20,5 @@ export const STEPS: { readonly [from: number]: VersionStep } = {
   5: fromV5,
   6: fromV6,
   7: fromV7,
+  8: fromV8,
 };

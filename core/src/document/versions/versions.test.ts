@@ -81,7 +81,8 @@ describe('files of older versions', () => {
         if (item.type === 'text') expect(item.gapsAtMm).toBeNull();
       }
     // What a project carries moves on with it.
-    for (const v of [5, 6, 7]) expect(project(v).carried!.fonts[0]!.version).toBe(FORMAT_VERSION);
+    for (const v of [5, 6, 7, 8]) expect(project(v).carried!.fonts[0]!.version).toBe(FORMAT_VERSION);
+    for (const v of versions) expect(project(v).blank.inside).toBeNull();
     expect(project(6).carried!.limits).toEqual({ tinyPiece: 3 });
   });
 });
