@@ -18,8 +18,21 @@ export interface Drawing {
   readonly heightMm: number;
   /** As they are drawn, the lowest first; a colour that lies both under and over another is there twice. */
   readonly colours: readonly DrawingColour[];
-  /** What could not be taken, in words, each with how often. */
+  /** What could not be taken as it was drawn, in words, each with how often. */
   readonly leftOut: readonly { readonly what: string; readonly count: number }[];
+  /** Whether the file says how large its unit is; otherwise it was taken for a millimetre, and somebody has to be asked. */
+  readonly unitSaid: boolean;
+}
+
+/** A line that a drawing has, before it is made broad. */
+export interface DrawnLine {
+  readonly colour: string;
+  readonly widthMm: number;
+  readonly dashed: boolean;
+  /** mm, y up. */
+  readonly paths: readonly { readonly ring: Ring; readonly closed: boolean }[];
+  /** What of it is seen; null for all. */
+  readonly clip: readonly Ring[] | null;
 }
 
 /** Specks that are left off of their own accord at most; more of them, all alike, are a pattern. */
@@ -58,9 +71,13 @@ export type DrawingProblem =
   | { readonly code: 'too-much'; readonly what: string; readonly limit: number }
   | { readonly code: 'empty' };
 
-/** A drawing, or why not. */
+/**
+ * A drawing, or why not. One of hairlines is what they enclose; `asDrawn` then has the lines themselves as film, null where
+ * there is but one way to take it.
+ */
 export type DrawingResult =
-  { readonly ok: true; readonly drawing: Drawing } | { readonly ok: false; readonly problem: DrawingProblem };
+  | { readonly ok: true; readonly drawing: Drawing; readonly asDrawn: Drawing | null }
+  | { readonly ok: false; readonly problem: DrawingProblem };
 
 /** Why a drawing was refused, in words: what happened and what to do. */
 export function describeDrawingProblem(problem: DrawingProblem): string {

@@ -67,6 +67,7 @@ export function tracePicture(picture: Picture, wish: TraceWish): Traced {
     result: {
       ok: true,
       drawing: aboutItsFigure(colours),
+      asDrawn: null,
     },
   };
 }
@@ -83,6 +84,7 @@ function aboutItsFigure(colours: readonly DrawingColour[]): Drawing {
       rings: one.rings.map((ring) => ring.map((value, i) => value - (i % 2 ? cy : cx))),
     })),
     leftOut: [],
+    unitSaid: true,
   };
 }
 

@@ -1,4 +1,5 @@
 import svgpath from 'svgpath';
+import { arcToCubics } from './elliptic-arc.ts';
 import type { Path, Segment } from './path.ts';
 import type { Point } from './point.ts';
 
@@ -10,11 +11,23 @@ import type { Point } from './point.ts';
  * @throws SyntaxError when the data is malformed or holds a number that is not finite
  */
 export function parsePathData(data: string): Path[] {
-  const parsed = svgpath(data).abs().unshort().unarc() as unknown as {
+  const { paths, error } = readPathData(data);
+  if (error !== null) throw new SyntaxError(error);
+  return paths;
+}
+
+/**
+ * Reads SVG path data as far as it makes sense, as the standard asks of whoever draws it.
+ *
+ * @param data the `d` attribute
+ * @returns one path a subpath up to the first error, y upwards, and what the error was; null for none
+ */
+export function readPathData(data: string): { readonly paths: Path[]; readonly error: string | null } {
+  const parsed = svgpath(data).abs().unshort() as unknown as {
     err: string;
     segments: [string, ...number[]][];
   };
-  if (parsed.err) throw new SyntaxError(parsed.err);
+  let error: string | null = parsed.err || null;
   const paths: Path[] = [];
   let start: Point | null = null;
   let from: Point = { x: 0, y: 0 };
@@ -25,7 +38,10 @@ export function parsePathData(data: string): Path[] {
     start = null;
   };
   for (const [command, ...numbers] of parsed.segments) {
-    if (numbers.some((n) => !Number.isFinite(n))) throw new SyntaxError(`a number in ${command} is not finite`);
+    if (numbers.some((n) => !Number.isFinite(n))) {
+      error = `a number in ${command} is not finite`;
+      break;
+    }
     const p = (i: number): Point => ({ x: numbers[2 * i]!, y: -numbers[2 * i + 1]! });
     if (command === 'M') {
       finish(false);
@@ -48,9 +64,19 @@ export function parsePathData(data: string): Path[] {
       const to = p(1);
       const third = (a: Point): Point => ({ x: a.x + (2 / 3) * (c.x - a.x), y: a.y + (2 / 3) * (c.y - a.y) });
       segments.push({ kind: 'cubic', c1: third(from), c2: third(to), to });
-    } else throw new SyntaxError(`unknown path command ${command}`);
+    } else if (command === 'A') {
+      const [rx, ry, degrees, large, sweep, x, y] = numbers as [number, number, number, number, number, number, number];
+      // With y upwards everything turns the other way.
+      const turn = (-degrees * Math.PI) / 180;
+      segments.push(...arcToCubics(from, [rx, ry], turn, large !== 0, sweep === 0, { x, y: -y }));
+      from = { x, y: -y };
+      continue;
+    } else {
+      error = `unknown path command ${command}`;
+      break;
+    }
     from = segments.at(-1)!.to;
   }
   finish(false);
-  return paths;
+  return { paths, error };
 }

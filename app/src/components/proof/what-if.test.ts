@@ -36,7 +36,7 @@ describe('What if', () => {
     expect(view.text()).toContain('The lap of 1.0 mm does not cover it.');
     await press(view, 'As it was read');
     expect(view.text()).toContain('At the seam they meet.');
-    await slide('Started off true by, over 100 mm', '1');
+    await slide('Rim edge started off true by, over 100 mm', '1');
     expect(view.text()).toMatch(/The ends step by 2\.7 mm/);
   });
 

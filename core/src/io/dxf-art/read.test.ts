@@ -101,7 +101,7 @@ describe('readDxfDrawing', () => {
     expect(colours.map((c) => Math.round(c.areaMm2))).toEqual([314, 113]);
     expect(new Set(colours.map((c) => c.colour)).size).toBe(2);
     expect(leftOut).toEqual([
-      { what: 'text entities', count: 1 },
+      { what: 'words that are still type', count: 1 },
       { what: 'lines that do not close', count: 1 },
     ]);
   });

@@ -67,7 +67,7 @@ describe('readSvgDrawing', () => {
       <path d="M0 0 L nonsense" fill="red"/><rect x="1e300" width="9" height="9" fill="lime"/>`);
     expect(Object.keys(areas(drawing))).toEqual(['#ff8800']);
     expect(drawing.leftOut.map(({ what }) => what).join('; ')).toMatch(
-      /scripts; words.*; pictures; parts of other files; foreign content; colours that run.*; shapes that cannot be read; shapes far outside/,
+      /scripts; words.*; pictures; parts of other files; foreign content; colours that run.*; outlines with a mistake in them.*; shapes far outside/,
     );
   });
 
