@@ -10,7 +10,7 @@ export {
   type KeptDrawing,
 } from './artwork/art-items.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
-export { describeDrawingProblem, specksOf } from './artwork/drawing.ts';
+export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawing.ts';
 export type { TraceWish } from './artwork/trace-wish.ts';
 export { FIRST_TRACE } from './artwork/trace-wish.ts';
 export { TINY_PIECE_MM } from './numeric/tolerances.ts';

@@ -17,6 +17,8 @@ const LARGEST_FONT = 8_000_000;
 export interface IncomingDrawing {
   readonly name: string;
   readonly drawing: Drawing;
+  /** The lines themselves as film, where the drawing is of hairlines and taken for what they enclose; null otherwise. */
+  readonly asDrawn: Drawing | null;
   /** Film of each colour, matched all at once; null when there is none. */
   readonly matches: readonly (string | null)[];
 }
@@ -70,7 +72,7 @@ export const useIncoming = defineStore('incoming', () => {
       const { result, matches } = await askCore('drawing', { text, films: project.doc.films }, { limitMs: LONGEST_MS });
       if (!result.ok) return `${fileName}: ${describeDrawingProblem(result.problem)} Nothing was changed.`;
       const name = fileName.replace(/\.(svg|dxf)$/i, '').slice(0, 120) || 'Drawing';
-      drawing.value = { name, drawing: result.drawing, matches };
+      drawing.value = { name, drawing: result.drawing, asDrawn: result.asDrawn, matches };
       const count = result.drawing.colours.length;
       return `${fileName} is a drawing in ${count === 1 ? 'one colour' : `${count} colours`}. It waits on the Artwork stop.`;
     } catch (problem) {
@@ -100,7 +102,7 @@ export const useIncoming = defineStore('incoming', () => {
   }
   /** Outlines that were found in a picture go on as a drawing. */
   function takeTrace(name: string, traced: Drawing, matches: readonly (string | null)[]): void {
-    drawing.value = { name, drawing: traced, matches };
+    drawing.value = { name, drawing: traced, asDrawn: null, matches };
     leavePicture();
   }
   return { drawing, picture, font, busy, bringInFont, bringIn, bringInPicture, leavePicture, takeTrace };

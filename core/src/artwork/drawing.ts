@@ -24,6 +24,20 @@ export interface Drawing {
   readonly unitSaid: boolean;
 }
 
+/** A drawing enlarged, as when its unit was another than it was taken for. */
+export function scaleDrawing(drawing: Drawing, by: number): Drawing {
+  return {
+    ...drawing,
+    widthMm: drawing.widthMm * by,
+    heightMm: drawing.heightMm * by,
+    colours: drawing.colours.map(({ colour, rings, areaMm2 }) => ({
+      colour,
+      rings: rings.map((ring) => ring.map((v) => v * by)),
+      areaMm2: areaMm2 * by * by,
+    })),
+  };
+}
+
 /** A line that a drawing has, before it is made broad. */
 export interface DrawnLine {
   readonly colour: string;

@@ -5,6 +5,7 @@ import {
   itemSchema,
   itemsOfDrawing,
   keepDrawing,
+  scaleDrawing,
   TINY_PIECE_MM,
   specksOf,
   type ArtItem,
@@ -12,7 +13,7 @@ import {
   type OwnMotif,
   type Provenance,
 } from '@mivet/core';
-import { computed, ref, useId } from 'vue';
+import { computed, ref, useId, watch } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
 import { ringsData } from '../../workers/rings-data.ts';
 import CheckBox from '../fields/CheckBox.vue';
@@ -31,19 +32,45 @@ const props = defineProps<{
 const emit = defineEmits<{ place: [items: ArtItem[], keep: OwnMotif | null]; leave: [] }>();
 const id = useId();
 
-const { drawing } = props.incoming;
+/** Of hairlines: what they enclose, or the lines themselves. */
+const lines = ref<'along' | 'broad'>('along');
+const LINES = [
+  { value: 'along' as const, label: 'Along the lines', title: 'The lines are where to cut; what they enclose is film' },
+  {
+    value: 'broad' as const,
+    label: 'The lines as film',
+    title: 'Each line is a strip of film, as broad as it is drawn',
+  },
+];
+/** mm of the unit of a drawing that does not say. */
+const perUnit = ref<'1' | '10' | '25.4'>('1');
+const UNITS = [
+  { value: '1' as const, label: 'mm' },
+  { value: '10' as const, label: 'cm' },
+  { value: '25.4' as const, label: 'in' },
+];
+const drawing = computed(() => {
+  const { drawing: enclosed, asDrawn } = props.incoming;
+  const taken = lines.value === 'broad' && asDrawn ? asDrawn : enclosed;
+  return perUnit.value === '1' ? taken : scaleDrawing(taken, Number(perUnit.value));
+});
 const name = ref(props.incoming.name);
 const said = ref<Provenance>({ source: '', rights: 'unsure' });
 const keeps = ref(false);
 /** Film of each colour; one that comes on several levels of the drawing is one colour. What is left off has none. */
 const chosen = ref<Record<string, string | null>>({});
 const choose = (films: readonly (string | null)[]): void => {
-  chosen.value = Object.fromEntries(drawing.colours.map(({ colour }, i) => [colour, films[i] ?? null]));
+  const first = films.find((film) => film !== null) ?? null;
+  const others = (props.incoming.asDrawn?.colours ?? []).map(({ colour }) => [colour, first]);
+  const own = props.incoming.drawing.colours.map(({ colour }, i) => [colour, films[i] ?? null]);
+  chosen.value = Object.fromEntries([...others, ...own]) as Record<string, string | null>;
 };
 choose(props.incoming.matches);
-const widthMm = ref(Math.max(1, Math.min(drawing.widthMm, props.room)));
+const offered = (): number => Math.max(1, Math.min(drawing.value.widthMm, props.room));
+const widthMm = ref(offered());
+watch(drawing, () => (widthMm.value = offered()));
 /** Specks at the size that it will have. They are left off, not thrown away: they come back when it is made larger. */
-const specks = computed(() => specksOf(drawing, (TINY_PIECE_MM * drawing.widthMm) / widthMm.value));
+const specks = computed(() => specksOf(drawing.value, (TINY_PIECE_MM * drawing.value.widthMm) / widthMm.value));
 const wished = ref<boolean | null>(null);
 const leavesSpecks = computed({
   get: () => wished.value ?? !specks.value.pattern,
@@ -65,23 +92,26 @@ const WAYS = [
 ];
 async function matchAll(next: 'own' | 'nearest'): Promise<void> {
   const { filmIdsFor } = await import('@mivet/core/drawings');
-  const colours = drawing.colours.map(({ colour }) => colour);
+  const colours = props.incoming.drawing.colours.map(({ colour }) => colour);
   way.value = next;
   choose(filmIdsFor(colours, props.films, next === 'own'));
 }
 const SHOWN = 24;
 const tooMuch = ref(false);
 
-const pictures = drawing.colours.map(({ colour, rings }) => ({ colour, data: ringsData(rings) }));
-const wholeMm2 = drawing.colours.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+const pictures = computed(() => drawing.value.colours.map(({ colour, rings }) => ({ colour, data: ringsData(rings) })));
 /** Colours with their share of the drawing. */
-const shares = [...new Set(drawing.colours.map(({ colour }) => colour))].map((colour) => ({
-  colour,
-  share: drawing.colours.reduce((sum, c) => sum + (c.colour === colour ? c.areaMm2 : 0), 0) / wholeMm2,
-}));
+const shares = computed(() => {
+  const { colours } = drawing.value;
+  const wholeMm2 = colours.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+  return [...new Set(colours.map(({ colour }) => colour))].map((colour) => ({
+    colour,
+    share: colours.reduce((sum, c) => sum + (c.colour === colour ? c.areaMm2 : 0), 0) / wholeMm2,
+  }));
+});
 const filmColour = (film: string | null): string => props.films.find((f) => f.id === film)?.colour ?? 'none';
 const view = computed(() => {
-  const { widthMm: w, heightMm: h } = drawing;
+  const { widthMm: w, heightMm: h } = drawing.value;
   return `${-w / 2} ${-h / 2} ${w} ${h}`;
 });
 const taken = computed(() => Object.values(chosen.value).filter((film) => film !== null).length);
@@ -92,7 +122,7 @@ function place(): void {
     source: said.value.source.trim().slice(0, 200),
     rights: said.value.rights,
   };
-  const drawn = keepDrawing(drawing);
+  const drawn = keepDrawing(drawing.value);
   const films = drawn.colours.map(({ colour }) => chosen.value[colour] ?? null);
   const specksMm = leavesSpecks.value && specks.value.count > 0 ? TINY_PIECE_MM : 0;
   const items = itemsOfDrawing(drawn, films, about, widthMm.value, () => crypto.randomUUID()).map((item) => ({
@@ -129,6 +159,14 @@ function place(): void {
       <label :for="`${id}-n`">Called</label>
       <input :id="`${id}-n`" v-model="name" class="form-control form-control-sm w-50" maxlength="120" />
     </div>
+    <div v-if="incoming.asDrawn" class="row-line">
+      <span>Cut</span>
+      <ChoiceButtons :value="lines" :options="LINES" label="What of the lines is cut" @choose="lines = $event" />
+    </div>
+    <div v-if="!drawing.unitSaid" class="row-line">
+      <span>One unit is <span class="quiet small">the file does not say</span></span>
+      <ChoiceButtons :value="perUnit" :options="UNITS" label="Unit of the drawing" @choose="perUnit = $event" />
+    </div>
     <LengthField label="Width" :mm="widthMm" :unit="unit" :least="1" :most="2000" @change="widthMm = $event" />
     <div class="row-line">
       <span>Height</span
@@ -160,7 +198,7 @@ function place(): void {
       >
     </BFormCheckbox>
     <div v-if="drawing.leftOut.length > 0" class="note-bar look">
-      <p class="fw-bold">Not taken</p>
+      <p class="fw-bold">Not taken as drawn</p>
       <p v-for="l in drawing.leftOut.slice(0, 8)" :key="l.what">{{ l.count > 1 ? `${l.count} × ` : '' }}{{ l.what }}</p>
     </div>
     <SourceFields :said="said" what="drawing" @change="said = $event" />
