@@ -282,6 +282,7 @@ export interface CoreJobs {
     readonly output: {
       readonly result: DrawingResult;
       readonly threshold: number;
+      readonly colours: number;
       readonly matches: readonly (string | null)[];
     };
   };

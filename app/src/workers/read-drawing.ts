@@ -10,8 +10,8 @@ export function readDrawing({ text, films }: CoreJobs['drawing']['input']): Core
 
 /** Finds the outlines in a picture, and a film for each of its colours. */
 export function readTrace({ picture, wish, films }: CoreJobs['trace']['input']): CoreJobs['trace']['output'] {
-  const { result, threshold } = tracePicture(picture, wish);
-  return { result, threshold, matches: filmsFor(result, films) };
+  const { result, threshold, colours } = tracePicture(picture, wish);
+  return { result, threshold, colours, matches: filmsFor(result, films) };
 }
 
 function filmsFor(result: DrawingResult, films: readonly Film[]): (string | null)[] {

@@ -6,8 +6,8 @@ export interface TraceWish {
   readonly threshold: number | null;
   /** How far from the ground's colour still counts as ground, 0 … 442. */
   readonly tolerance: number;
-  /** How many colours, 2 … 12, without the ground. */
-  readonly colours: number;
+  /** How many colours at most, 1 … 12, without the ground; null takes as many as the picture has. */
+  readonly colours: number | null;
   /** Whether what looks like the border is left out, of several colours. */
   readonly dropGround: boolean;
   /** px over which edges are evened out. */
@@ -23,7 +23,7 @@ export const FIRST_TRACE: TraceWish = {
   mode: 'dark',
   threshold: null,
   tolerance: 60,
-  colours: 4,
+  colours: null,
   dropGround: true,
   smooth: 0.8,
   speckMm2: 0.5,

@@ -153,6 +153,51 @@ describe('tracePicture', () => {
     }
   });
 
+  /** The picture blurred a little and with noise in every channel, as a photograph has it; the same every time. */
+  function photographed({ width, height, rgba }: Picture, noise: number): Picture {
+    let seed = 7;
+    const random = (): number => {
+      seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
+      return seed / 2 ** 32;
+    };
+    const out = new Uint8ClampedArray(rgba.length).fill(255);
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++)
+        for (let c = 0; c < 3; c++) {
+          let sum = 0;
+          for (const [dx, dy] of [[0, 0], [1, 0], [-1, 0], [0, 1], [0, -1]] as const) // prettier-ignore
+            sum += rgba[4 * (Math.min(height - 1, Math.max(0, y + dy)) * width + Math.min(width - 1, Math.max(0, x + dx))) + c]!; // prettier-ignore
+          const bell = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+          out[4 * (y * width + x) + c] = sum / 5 + noise * bell;
+        }
+    return { width, height, rgba: out };
+  }
+
+  it.each([null, 2, 4, 9])('finds one colour in one letter on noisy paper, whatever it is asked for: %s', (colours) => {
+    const letter = Float64Array.from([
+      30, 20, 90, 20, 90, 36, 50, 36, 50, 52, 80, 52, 80, 68, 50, 68, 50, 100, 30, 100,
+    ]);
+    for (const noise of [0, 5, 12]) {
+      const picture = photographed(drawn(120, 120, [{ rings: [letter], colour: INK }]), noise);
+      const { result, colours: found } = tracePicture(picture, { ...FIRST_TRACE, mode: 'colours', colours, widthMm: 120 }); // prettier-ignore
+      if (!result.ok) throw new Error(result.problem.code);
+      expect([found, result.drawing.colours.length]).toEqual([1, 1]);
+      expect(result.drawing.colours[0]!.rings).toHaveLength(1);
+      // 60·16 + 20·64 + 30·16 px.
+      expect(result.drawing.colours[0]!.areaMm2 / 2720).toBeCloseTo(1, 1);
+    }
+  });
+
+  it('keeps colours that are no noise, and takes the fewer that are asked for', () => {
+    const spots = (['#b82c28', '#1e50a0', '#e0b020', '#2f7d4f'] as const).map((hex, i) => ({
+      rings: [disk(35 + 60 * (i % 2), 35 + 60 * Math.floor(i / 2), 20)],
+      colour: [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as unknown as Colour,
+    }));
+    const picture = photographed(drawn(130, 130, spots), 9);
+    const seen = (colours: number | null) => tracePicture(picture, { ...FIRST_TRACE, mode: 'colours', colours, widthMm: 130 }).colours; // prettier-ignore
+    expect([null, 3, 2, 1, 12].map(seen)).toEqual([4, 3, 2, 1, 4]);
+  });
+
   it('says so when there is nothing, and refuses what is no drawing', () => {
     const blank = drawn(40, 40, []);
     expect(tracePicture(blank, { ...FIRST_TRACE, mode: 'ground' }).result).toEqual({

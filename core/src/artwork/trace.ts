@@ -1,5 +1,5 @@
 import { contours } from 'd3-contour';
-import { differenceEuclidean, formatHex } from 'culori';
+import { formatHex } from 'culori';
 import type { Picture } from '../photo/foreground.ts';
 import { boxHeight, boxOfRings, boxWidth } from '../plane/box.ts';
 import { flattenPath } from '../plane/flatten.ts';
@@ -7,6 +7,7 @@ import { fitRing } from '../plane/fit.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { reverseRing, ringArea } from '../polygon/polygon.ts';
 import type { Drawing, DrawingColour, DrawingResult } from './drawing.ts';
+import { coloursOf, nearestColour, type Rgb } from './picture-colours.ts';
 import type { TraceWish } from './trace-wish.ts';
 
 /** px by which the fitted outline may leave the traced one. */
@@ -18,6 +19,8 @@ const MOST_RINGS = 5000;
 export interface Traced {
   readonly result: DrawingResult;
   readonly threshold: number;
+  /** How many colours the picture has, without the ground: what noise and blurred edges add to them is none. 0 by lightness. */
+  readonly colours: number;
 }
 
 /**
@@ -46,24 +49,30 @@ export function tracePicture(picture: Picture, wish: TraceWish): Traced {
     const field = standsOut(picture, wish.tolerance);
     layers.push({ colour: colourWhere(picture, field), field });
   } else layers.push(...byColour(picture, wish));
+  const found = wish.mode === 'colours' ? layers.length : 0;
   const colours: DrawingColour[] = [];
   let rings = 0;
   for (const { colour, field } of layers) {
     const even = blurred(field, width, height, wish.smooth);
-    const found = outlinesOf(even, width, height, wish.speckMm2 / mmPerPx ** 2);
-    rings += found.length;
+    const outlines = outlinesOf(even, width, height, wish.speckMm2 / mmPerPx ** 2);
+    rings += outlines.length;
     if (rings > MOST_RINGS)
-      return { threshold, result: { ok: false, problem: { code: 'too-much', what: 'outlines', limit: MOST_RINGS } } };
-    if (found.length === 0) continue;
-    const placed = found.map((ring) =>
+      return {
+        threshold,
+        colours: found,
+        result: { ok: false, problem: { code: 'too-much', what: 'outlines', limit: MOST_RINGS } },
+      };
+    if (outlines.length === 0) continue;
+    const placed = outlines.map((ring) =>
       ring.map((v, i) => (i % 2 ? (height / 2 - v) * mmPerPx : (v - width / 2) * mmPerPx)),
     );
     colours.push({ colour, rings: placed, areaMm2: placed.reduce((sum, ring) => sum + ringArea(ring), 0) });
   }
-  if (colours.length === 0) return { threshold, result: { ok: false, problem: { code: 'empty' } } };
+  if (colours.length === 0) return { threshold, colours: found, result: { ok: false, problem: { code: 'empty' } } };
   colours.sort((a, b) => b.areaMm2 - a.areaMm2);
   return {
     threshold,
+    colours: found,
     result: {
       ok: true,
       drawing: aboutItsFigure(colours),
@@ -213,13 +222,12 @@ const hex = ([r, g, b]: readonly [number, number, number]): string =>
 /** Fields of the main colours, each 1 where a pixel is nearest to it. */
 function byColour(picture: Picture, wish: TraceWish): { colour: string; field: Float32Array }[] {
   const { width, height, rgba } = picture;
-  const centres = mainColours(picture, wish.colours + (wish.dropGround ? 1 : 0));
-  const labels = new Int8Array(width * height);
-  for (let i = 0; i < labels.length; i++) labels[i] = rgba[4 * i + 3]! < 128 ? -1 : nearest(centres, rgba, 4 * i);
+  const ground = wish.dropGround ? borderColour(picture) : null;
+  const { centres, labels } = coloursOf(picture, wish.colours, ground);
   settle(labels, width, height);
-  const ground = wish.dropGround ? nearest(centres, borderColour(picture), 0) : -2;
+  const left = ground ? nearestColour(centres, ground, 0) : -2;
   return centres.flatMap((centre, k) => {
-    if (k === ground) return [];
+    if (k === left) return [];
     const field = new Float32Array(labels.length);
     for (let i = 0; i < field.length; i++) field[i] = labels[i] === k ? 1 : 0;
     soften(field, k, { labels, centres, rgba, width, height });
@@ -265,61 +273,6 @@ function soften(
       const between = Math.hypot(own[0] - other[0], own[1] - other[1], own[2] - other[2]);
       if (between > 1) field[i] = clamp(0.5 + (least - away(i, own)) / (2 * between));
     }
-}
-
-type Rgb = [number, number, number];
-
-function nearest(centres: readonly Rgb[], bytes: ArrayLike<number>, at: number): number {
-  let [best, least] = [0, Infinity];
-  centres.forEach(([r, g, b], k) => {
-    const d = (bytes[at]! - r) ** 2 + (bytes[at + 1]! - g) ** 2 + (bytes[at + 2]! - b) ** 2;
-    if (d < least) [best, least] = [k, d];
-  });
-  return best;
-}
-
-/** Main colours by k-means on a sample, started from those furthest from each other: the same every time. */
-function mainColours({ rgba }: Picture, count: number): Rgb[] {
-  const step = Math.max(1, Math.floor(rgba.length / 4 / 20_000));
-  const sample: Rgb[] = [];
-  for (let i = 0; i < rgba.length / 4; i += step)
-    if (rgba[4 * i + 3]! >= 128) sample.push([rgba[4 * i]!, rgba[4 * i + 1]!, rgba[4 * i + 2]!]);
-  if (sample.length === 0) return [];
-  // What is rare, as the blends along edges are, does not become a colour of its own: colours are counted coarsely first.
-  const bins = new Map<number, { sum: Rgb; n: number }>();
-  for (const p of sample) {
-    const key = (p[0] >> 4) * 256 + (p[1] >> 4) * 16 + (p[2] >> 4);
-    const bin = bins.get(key) ?? { sum: [0, 0, 0] as Rgb, n: 0 };
-    p.forEach((v, c) => (bin.sum[c]! += v));
-    bin.n += 1;
-    bins.set(key, bin);
-  }
-  const common = [...bins.values()]
-    .map(({ sum, n }) => ({ at: sum.map((v) => v / n) as Rgb, n }))
-    .sort((a, b) => b.n - a.n)
-    .slice(0, 256);
-  const far = differenceEuclidean('rgb');
-  const colour = ([r, g, b]: Rgb) => ({ mode: 'rgb' as const, r: r / 255, g: g / 255, b: b / 255 });
-  const centres: Rgb[] = [common[0]!.at];
-  while (centres.length < count) {
-    const next = common
-      .map(({ at, n }) => ({ at, worth: Math.min(...centres.map((c) => far(colour(c), colour(at)))) ** 2 * n }))
-      .reduce((a, b) => (b.worth > a.worth ? b : a));
-    if (next.worth < 1e-3) break;
-    centres.push(next.at);
-  }
-  for (let round = 0; round < 12; round++) {
-    const sums = centres.map(() => [0, 0, 0, 0]);
-    for (const p of sample) {
-      const sum = sums[nearest(centres, p, 0)]!;
-      p.forEach((v, c) => (sum[c]! += v));
-      sum[3]! += 1;
-    }
-    sums.forEach(([r, g, b, n], k) => {
-      if (n! > 0) centres[k] = [r! / n!, g! / n!, b! / n!];
-    });
-  }
-  return centres;
 }
 
 /** Gives single pixels to what is round them: the blends along an edge would otherwise be slivers of a third colour. */

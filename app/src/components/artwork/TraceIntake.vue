@@ -18,6 +18,8 @@ const wish = shallowRef<TraceWish>(FIRST_TRACE);
 const result = shallowRef<DrawingResult | null>(null);
 const matches = ref<readonly (string | null)[]>([]);
 const threshold = ref(128);
+/** Colours that the picture has; more of them would only part its noise. */
+const found = ref(0);
 const busy = ref(false);
 const failure = ref<string | null>(null);
 let stale = false;
@@ -43,6 +45,7 @@ async function trace(): Promise<void> {
       result.value = made.result;
       matches.value = made.matches;
       threshold.value = Math.round(made.threshold);
+      found.value = made.colours;
       failure.value = null;
     } catch (problem) {
       failure.value = problem instanceof Error ? problem.message : String(problem);
@@ -138,13 +141,23 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
         <input
           :id="`${id}-c`"
           type="number"
-          min="2"
-          max="12"
+          min="1"
+          :max="wish.colours === null ? found : 12"
           class="form-control form-control-sm dims number-field"
-          :value="wish.colours"
-          @change="set({ colours: Math.min(12, Math.max(2, Math.round(number($event)) || 2)) })"
+          :value="Math.min(found, wish.colours ?? found)"
+          :aria-describedby="`${id}-cs`"
+          @change="set({ colours: Math.min(12, Math.max(1, Math.round(number($event)) || 1)) })"
         />
       </div>
+      <p :id="`${id}-cs`" class="quiet small">
+        {{
+          wish.colours === null
+            ? 'As many as the picture has; fewer cut better.'
+            : wish.colours > found
+              ? `The picture has ${found}: more would only be noise.`
+              : 'Those nearest to each other are taken as one.'
+        }}
+      </p>
       <CheckBox class="mt-2" :checked="wish.dropGround" @change="set({ dropGround: $event })"
         >Leave the ground off</CheckBox
       >
