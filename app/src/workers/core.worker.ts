@@ -251,7 +251,7 @@ const HANDLERS: {
   trace: async (input) => (await import('./read-drawing.ts')).readTrace(input),
   packBackup: ({ backup }) => packBackup(backup),
   readBackup: ({ bytes }) => openBackup(bytes),
-  silhouette: async ({ picture, axis }) => findSilhouette(picture, { axis }),
+  silhouette: async ({ picture, axis, far }) => findSilhouette(picture, { axis, far }),
 };
 
 const givenUp = new Set<number>();

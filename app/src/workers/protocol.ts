@@ -1,4 +1,4 @@
-import type { DrawingResult, Film, PhotoAxis, Picture, SilhouetteResult, TraceWish } from '@mivet/core';
+import type { DrawingResult, Film, Picture, SilhouetteOptions, SilhouetteResult, TraceWish } from '@mivet/core';
 import type {
   Backup,
   BackupResult,
@@ -309,7 +309,7 @@ export interface CoreJobs {
     readonly output: SeenPicture | null;
   };
   readonly silhouette: {
-    readonly input: { readonly picture: Picture; readonly axis: PhotoAxis | null };
+    readonly input: { readonly picture: Picture } & SilhouetteOptions;
     readonly output: SilhouetteResult;
   };
   /** A plan that gets better for as long as one watches; ends by itself only when there is nothing to try. */

@@ -14,6 +14,8 @@ export interface Foreground {
   readonly threshold: number;
   /** 1 where the thing is, holes filled. */
   readonly mask: Uint8Array;
+  /** Whether it fell into parts that face each other, as a bright stripe down its side parts it, and was put together. */
+  readonly joined: boolean;
   /** Share of the picture that the thing takes. */
   readonly share: number;
 }
@@ -28,17 +30,18 @@ const BORDER = 6;
  * @returns null when nothing stands out
  * @source the background is a plane of colour, fitted to the border by least squares; the distances from it are parted by
  *   N. Otsu, "A threshold selection method from gray-level histograms", 1979. Background is what can be reached from the
- *   border below the threshold, so that a highlight on the thing is no hole; of what is left, the largest part counts
+ *   border below the threshold, so that a highlight on the thing is no hole; of what is left, the largest part counts, with
+ *   those that a stripe as light as the ground has cut off it from top to foot
  */
 export function findForeground(picture: Picture): Foreground | null {
   const distance = distanceFromBackground(picture);
   const { width, height } = picture;
   const threshold = thresholdOf(distance, width, height);
-  const mask = largestPart(notFlooded(distance, threshold, width, height), width, height);
+  const { mask, joined } = partsOfThing(notFlooded(distance, threshold, width, height), width, height);
   let count = 0;
   for (const value of mask) count += value;
   const share = count / mask.length;
-  return threshold > 4 && share > 0.004 && share < 0.95 ? { distance, threshold, mask, share } : null;
+  return threshold > 4 && share > 0.004 && share < 0.95 ? { distance, threshold, mask, joined, share } : null;
 }
 
 function distanceFromBackground({ width, height, rgba }: Picture): Float32Array {
@@ -180,22 +183,85 @@ function notFlooded(distance: Float32Array, threshold: number, width: number, he
   return inside;
 }
 
-/** The largest connected part of a mask. */
-function largestPart(mask: Uint8Array, width: number, height: number): Uint8Array {
+/** A connected part of a mask. */
+interface Part {
+  readonly label: number;
+  readonly size: number;
+  readonly minX: number;
+  readonly maxX: number;
+  readonly minY: number;
+  readonly maxY: number;
+}
+
+/** Of what stands beside the largest part: how tall it is against it, how much of it is level with it, how near it is. */
+const BESIDE = { tall: 0.3, level: 0.7, gap: 0.3 } as const;
+
+/** The largest part of a mask with those that face it across a stripe, and the rows between them filled. */
+function partsOfThing(mask: Uint8Array, width: number, height: number): { mask: Uint8Array; joined: boolean } {
+  const { label, parts } = connectedParts(mask, width, height);
+  const largest = parts.reduce((a: Part | null, b) => (a === null || b.size > a.size ? b : a), null);
+  if (!largest) return { mask: new Uint8Array(mask.length), joined: false };
+  const taken = new Set([largest.label]);
+  let whole: Omit<Part, 'label' | 'size'> = largest;
+  const others = parts.filter((part) => part !== largest && part.minX > 0 && part.maxX < width - 1);
+  for (let more = true; more;) {
+    more = false;
+    for (const part of others) {
+      if (taken.has(part.label) || !facesIt(part, whole)) continue;
+      taken.add(part.label);
+      whole = {
+        minX: Math.min(whole.minX, part.minX),
+        maxX: Math.max(whole.maxX, part.maxX),
+        minY: Math.min(whole.minY, part.minY),
+        maxY: Math.max(whole.maxY, part.maxY),
+      };
+      more = true;
+    }
+  }
+  const out = Uint8Array.from(label, (l) => (taken.has(l) ? 1 : 0));
+  const joined = taken.size > 1;
+  if (joined) fillRows(out, width, height);
+  return { mask: out, joined };
+}
+
+function facesIt(part: Part, whole: Omit<Part, 'label' | 'size'>): boolean {
+  const tall = part.maxY - part.minY + 1;
+  const level = Math.min(part.maxY, whole.maxY) - Math.max(part.minY, whole.minY) + 1;
+  const gap = Math.max(part.minX - whole.maxX, whole.minX - part.maxX);
+  const across = Math.max(part.maxX, whole.maxX) - Math.min(part.minX, whole.minX) + 1;
+  return (
+    tall >= BESIDE.tall * (whole.maxY - whole.minY + 1) && level >= BESIDE.level * tall && gap <= BESIDE.gap * across
+  );
+}
+
+/** Every row filled between its outermost pixels. */
+function fillRows(mask: Uint8Array, width: number, height: number): void {
+  for (let y = 0; y < height; y++) {
+    const row = mask.subarray(y * width, (y + 1) * width);
+    const [first, last] = [row.indexOf(1), row.lastIndexOf(1)];
+    if (first >= 0) row.fill(1, first, last + 1);
+  }
+}
+
+function connectedParts(mask: Uint8Array, width: number, height: number): { label: Int32Array; parts: Part[] } {
   const label = new Int32Array(mask.length);
   const stack = new Int32Array(mask.length);
-  let best = 0;
-  let bestSize = 0;
-  let labels = 0;
+  const parts: Part[] = [];
   for (let start = 0; start < mask.length; start++) {
     if (mask[start] === 0 || label[start] !== 0) continue;
-    labels += 1;
+    const own = parts.length + 1;
+    let [minX, maxX, minY, maxY] = [width, 0, height, 0];
     const size = flood([start], width, height, stack, (i) => {
       if (mask[i] === 0 || label[i] !== 0) return false;
-      label[i] = labels;
+      label[i] = own;
+      const [x, y] = [i % width, Math.floor(i / width)];
+      if (x < minX) minX = x;
+      if (x > maxX) maxX = x;
+      if (y < minY) minY = y;
+      if (y > maxY) maxY = y;
       return true;
     });
-    if (size > bestSize) [best, bestSize] = [labels, size];
+    parts.push({ label: own, size, minX, maxX, minY, maxY });
   }
-  return Uint8Array.from(label, (l) => (l === best && best > 0 ? 1 : 0));
+  return { label, parts };
 }

@@ -23,8 +23,11 @@ const things = Array.from({ length: 20 }, (_, i): Thing => {
       base + swell * Math.sin(Math.PI * waves * (down / height) + i) + ((i % 3) - 1) * 6 * (down / height),
   };
 });
-const read = (picture: ReturnType<typeof photograph>): Silhouette => {
-  const found = findSilhouette(picture, { axis: null });
+const read = (
+  picture: ReturnType<typeof photograph>,
+  far?: NonNullable<Parameters<typeof findSilhouette>[1]['far']>,
+): Silhouette => {
+  const found = findSilhouette(picture, { axis: null, far: far ?? null });
   if (!found.ok) throw new Error(found.code);
   return found.silhouette;
 };
@@ -61,14 +64,16 @@ describe('a photographed profile', () => {
 
   it('takes perspective out when the camera’s distance is known, which matters near by', () => {
     const near = things.slice(0, 4).map((thing, i) => {
-      const silhouette = read(photograph(thing, { ...shot, tilt: 0, cameraMm: 320, pxPerMm: 2.1, seed: i + 50 }));
+      const near = { by: 'height', times: 320 / thing.height } as const;
+      const silhouette = read(photograph(thing, { ...shot, tilt: 0, cameraMm: 320, pxPerMm: 2.1, seed: i + 50 }), near);
       const scale = { by: 'height', mm: thing.height } as const;
       // Lips and feet look longer near by, so that the height is the harder scale.
       return [null, 320].map((cameraMm) => Math.max(...errors(thing, silhouette, reading(thing, { scale, cameraMm }))));
     });
     for (const [without, taken] of near) {
-      expect(taken).toBeLessThan(0.02);
-      expect(taken).toBeLessThan(without!);
+      expect(taken).toBeLessThan(0.015);
+      // What lip and foot sag is measured; what is left of perspective is the height's own.
+      expect(without!).toBeLessThan(0.02);
     }
   });
 

@@ -9,5 +9,9 @@ export function describePhotoProblem(code: Extract<SilhouetteResult, { ok: false
       return 'The blank touches the edge of the picture. Step back so that there is background all round it.';
     case 'too-small':
       return 'The blank is too small in the picture to be read. Come nearer, or send the picture in full size.';
+    case 'sides-differ':
+      return 'Its two sides are not alike, so that its middle cannot be found. Turn a handle or spout towards the camera or away from it, keep shadows and shine off its edges, and take it again.';
+    case 'from-above':
+      return 'The camera looked down on it, or its foot is round. Hold the camera level with the middle of the blank, further off, and take it again; a round foot is better read with a tape.';
   }
 }

@@ -10,8 +10,14 @@ const props = defineProps<{
   silhouette: Silhouette;
   band: readonly [number, number];
   stations: readonly PhotoStation[];
+  /** Where the tape lay, as a share of the height; null when a height is the scale. */
+  tape: number | null;
 }>();
-const emit = defineEmits<{ band: [band: readonly [number, number]]; axis: [axis: PhotoAxis] }>();
+const emit = defineEmits<{
+  band: [band: readonly [number, number]];
+  axis: [axis: PhotoAxis];
+  tape: [share: number];
+}>();
 const svg = ref<SVGSVGElement | null>(null);
 
 const size = computed(() => props.silhouette.size);
@@ -37,10 +43,12 @@ const outline = computed(() =>
     )
     .join(''),
 );
-const levelOf = (share: number): number => {
-  const [a, b] = props.silhouette.ends;
-  return a + (b - a) * share;
-};
+/** Levels of lip and foot: of the ends of the ellipses as which they are seen. */
+const between = computed(() => {
+  const { ends, sags } = props.silhouette;
+  return [ends[0] + sags[0], ends[1] - sags[1]] as const;
+});
+const levelOf = (share: number): number => between.value[0] + (between.value[1] - between.value[0]) * share;
 const widest = computed(() => Math.max(...props.silhouette.rows.map((r) => Math.max(r.left, r.right))));
 const line = (share: number, reach: number): string =>
   `M${text(at(levelOf(share), -reach))}L${text(at(levelOf(share), reach))}`;
@@ -70,6 +78,13 @@ function axisByKey(event: KeyboardEvent, end: 'top' | 'foot'): void {
   const { axis } = props.silhouette;
   emit('axis', { ...axis, [end]: { ...axis[end], x: axis[end].x + step } });
 }
+function tapeByKey(event: KeyboardEvent): void {
+  const step = event.key === 'ArrowUp' ? -0.01 : event.key === 'ArrowDown' ? 0.01 : 0;
+  if (step === 0 || props.tape === null) return;
+  event.preventDefault();
+  event.stopPropagation();
+  emit('tape', Math.min(1, Math.max(0, props.tape + step)));
+}
 let moved: PhotoAxis | null = null;
 function hang(): void {
   if (!svg.value) return;
@@ -80,8 +95,10 @@ function hang(): void {
       drag<SVGCircleElement, unknown>()
         .container(() => svg.value!)
         .on('drag', function (event: Drag) {
-          const [a, b] = props.silhouette.ends;
-          moveBand(this.dataset['end'] === '0' ? 0 : 1, (event.y - size.value.height / 2 - a) / (b - a));
+          const [a, b] = between.value;
+          const share = (event.y - size.value.height / 2 - a) / (b - a);
+          if (this.dataset['end'] === 'tape') emit('tape', Math.min(1, Math.max(0, share)));
+          else moveBand(this.dataset['end'] === '0' ? 0 : 1, share);
         }),
     );
   select(svg.value)
@@ -116,6 +133,22 @@ onUpdated(hang);
     <path :d="outline" class="outline" />
     <path :d="`M${text(silhouette.axis.top)}L${text(silhouette.axis.foot)}`" class="axis" />
     <path v-for="s in stations" :key="s.at" :d="line(s.at, reachAt(s.at))" class="station" />
+    <template v-if="tape !== null">
+      <path :d="line(tape, reachAt(tape) * 1.12)" class="tape" />
+      <circle
+        class="line-grip tape-grip"
+        data-end="tape"
+        :cx="at(levelOf(tape), -reachAt(tape) * 1.12).x"
+        :cy="at(levelOf(tape), -reachAt(tape) * 1.12).y"
+        :r="7 * px"
+        tabindex="0"
+        role="slider"
+        aria-label="Where the tape lay"
+        :aria-valuenow="Math.round(tape * 100)"
+        :aria-valuetext="`${Math.round(tape * 100)} % down`"
+        @keydown="tapeByKey"
+      />
+    </template>
     <template v-for="end in [0, 1] as const" :key="end">
       <path :d="line(band[end], widest * 1.15)" class="band" />
       <circle
@@ -173,6 +206,13 @@ path {
 .station {
   stroke: #f2c230;
   stroke-width: 2;
+}
+.tape {
+  stroke: #a53a29;
+  stroke-width: 2.5;
+}
+circle.tape-grip {
+  stroke: #a53a29;
 }
 .band {
   stroke: #0c6764;

@@ -6,6 +6,7 @@ import {
   readPhotoProfile,
   type PhotoAxis,
   type PhotoScale,
+  widestShare,
   type Silhouette,
   type Station,
 } from '@mivet/core';
@@ -29,22 +30,29 @@ const busy = ref(false);
 const band = shallowRef<readonly [number, number]>([0.08, 0.92]);
 const by = ref<PhotoScale['by']>('girth');
 const girthMm = ref(props.widestMm ?? 250);
+/** Where the tape lay, as a share of the height; null for where it is widest. */
+const tapeAt = ref<number | null>(null);
 const heightMm = ref(100);
 const cameraMm = ref(0);
 const COUNT = 7;
 
 const BY = [
-  { value: 'girth' as const, label: 'Widest girth' },
+  { value: 'girth' as const, label: 'A girth' },
   { value: 'height' as const, label: 'Height' },
 ];
+/** The middle line as the person put it; null while it is found. */
+let marked: PhotoAxis | null = null;
 /** Number of the reading in hand: what an earlier one finds is let go. */
 let turn = 0;
 async function find(axis: PhotoAxis | null): Promise<void> {
   if (!opened.value) return;
+  marked = axis;
   const mine = ++turn;
   busy.value = true;
   try {
-    const found = await askCore('silhouette', { picture: opened.value.picture, axis });
+    const times = cameraMm.value / (by.value === 'girth' ? girthMm.value : heightMm.value);
+    const far = cameraMm.value > 0 ? { by: by.value, times } : null;
+    const found = await askCore('silhouette', { picture: opened.value.picture, axis, far });
     if (mine !== turn) return;
     problem.value = found.ok ? null : describePhotoProblem(found.code);
     silhouette.value = found.ok ? found.silhouette : null;
@@ -60,6 +68,8 @@ function close(): void {
   if (opened.value) URL.revokeObjectURL(opened.value.url);
   opened.value = null;
   silhouette.value = null;
+  tapeAt.value = null;
+  marked = null;
 }
 async function open(file: Blob, name: string): Promise<void> {
   close();
@@ -94,7 +104,9 @@ onBeforeUnmount(close);
 const read = computed(() => {
   if (!silhouette.value) return null;
   const scale: PhotoScale =
-    by.value === 'girth' ? { by: 'girth', mm: girthMm.value, at: 'widest' } : { by: 'height', mm: heightMm.value };
+    by.value === 'girth'
+      ? { by: 'girth', mm: girthMm.value, at: tapeAt.value ?? 'widest' }
+      : { by: 'height', mm: heightMm.value };
   return readPhotoProfile(silhouette.value, {
     scale,
     cameraMm: cameraMm.value > 0 ? cameraMm.value : null,
@@ -103,6 +115,14 @@ const read = computed(() => {
   });
 });
 const disagree = computed(() => (read.value ? Math.max(...read.value.map((s) => s.disagree)) : 0));
+const tape = computed(() =>
+  by.value === 'girth' && silhouette.value ? (tapeAt.value ?? widestShare(silhouette.value)) : null,
+);
+function standOff(mm: number): void {
+  cameraMm.value = mm;
+  // From a known distance more or less of lip and foot is seen by right.
+  void find(marked);
+}
 const lean = computed(() => Math.abs(((silhouette.value?.tilt ?? 0) * 180) / Math.PI));
 
 function take(): void {
@@ -151,13 +171,24 @@ function take(): void {
       Looking for the outline…
       <button type="button" class="btn btn-link p-0 align-baseline" @click="close">Stop</button>
     </p>
+    <LengthField
+      v-if="opened"
+      label="Camera stood off by (0: far)"
+      :mm="cameraMm"
+      :unit="unit"
+      :most="10000"
+      hint="From lens to the middle of the blank; takes perspective out"
+      @change="standOff"
+    />
     <template v-if="opened && silhouette">
       <PhotoOutline
         :url="opened.url"
         :silhouette="silhouette"
         :band="band"
         :stations="read ?? []"
+        :tape="tape"
         @band="band = $event"
+        @tape="tapeAt = $event"
         @axis="find($event)"
       />
       <div class="row-line">
@@ -166,11 +197,12 @@ function take(): void {
       </div>
       <LengthField
         v-if="by === 'girth'"
-        label="Round where it is widest"
+        label="Round where the tape lay"
         :mm="girthMm"
         :unit="unit"
         :least="30"
         :most="3000"
+        :hint="tapeAt === null ? 'Where it is widest; drag the tape’s line to where yours lay' : 'At the tape’s line'"
         @change="girthMm = $event"
       />
       <LengthField
@@ -182,14 +214,6 @@ function take(): void {
         :most="2000"
         @change="heightMm = $event"
       />
-      <LengthField
-        label="Camera stood off by (0: far)"
-        :mm="cameraMm"
-        :unit="unit"
-        :most="10000"
-        hint="From lens to the middle of the blank; takes perspective out"
-        @change="cameraMm = $event"
-      />
       <template v-if="read">
         <div class="note-bar" :class="disagree > 4 ? 'look' : 'fine'">
           <p class="fw-bold">Its two sides disagree by ±{{ formatLength(disagree, unit) }} of girth at most</p>
@@ -198,8 +222,12 @@ function take(): void {
               lean < 0.3 ? 'It stands straight in the picture.' : `It leans by ${lean.toFixed(1)}°, which is taken out.`
             }}
             <template v-if="disagree > 4"
-              >A handle, a shadow or the wrong middle line does that: drag its ends.</template
+              >Shine on an edge or a wrong middle line does that: drag the line’s ends, or take the picture
+              again.</template
             >
+          </p>
+          <p v-if="silhouette.oneSided > 0.03">
+            Something stands out on one side, such as a handle or a shadow: there the other side counts for both.
           </p>
         </div>
         <button type="button" class="btn btn-primary" @click="take">Take these {{ read.length }} girths</button>
