@@ -164,7 +164,7 @@ function place(): void {
       <ChoiceButtons :value="lines" :options="LINES" label="What of the lines is cut" @choose="lines = $event" />
     </div>
     <div v-if="!drawing.unitSaid" class="row-line">
-      <span>One unit is <span class="quiet small">the file does not say</span></span>
+      <span>Its unit, which the file does not say</span>
       <ChoiceButtons :value="perUnit" :options="UNITS" label="Unit of the drawing" @choose="perUnit = $event" />
     </div>
     <LengthField label="Width" :mm="widthMm" :unit="unit" :least="1" :most="2000" @change="widthMm = $event" />
