@@ -37,8 +37,8 @@ export function strokeArea(
           JOINS[join],
           end,
           Math.max(1, miterLimit),
-          // A hundredth of a millimetre off a round corner.
-          0.01 * POLYGON_GRID_PER_MM,
+          // Two thousandths of a millimetre off a round corner.
+          0.002 * POLYGON_GRID_PER_MM,
         );
   // A line of one point is a dot where its ends are drawn out, and nothing where they are not.
   const open = ready.filter(({ path, round }) => !round && (path.length > 1 || cap !== 'butt'));

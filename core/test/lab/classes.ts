@@ -85,10 +85,8 @@ const turnedArea = (line: Line): number =>
 
 const FONT = fontFile('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff');
 const up = (line: Line): Line => line.map(([x, y]) => [x, -y]);
-const longest = (lines: readonly Line[]): Line => {
-  const length = (line: Line): number => line.reduce((sum, [x, y], i) => sum + Math.hypot(x - line[Math.max(0, i - 1)]![0], y - line[Math.max(0, i - 1)]![1]), 0); // prettier-ignore
-  return lines.reduce((a, b) => (length(b) > length(a) ? b : a));
-};
+/** The outline among frames and marks: it alone is round. */
+const roundest = (lines: readonly Line[]): Line => lines.reduce((a, b) => (b.length > a.length ? b : a));
 
 /** A cup with things on it, its films of some thickness. */
 function madeOf(draw: Draw, letters: boolean) {
@@ -159,7 +157,7 @@ export const LAB_CLASSES: readonly LabClass[] = [
     measure: async (i) => {
       const cup = cupOf(drawFrom(i), i);
       const print = { wrap: wrapOf(cup), films: [], title: 'lab', paper: 'a4', unit: 'mm', withPieces: false, font: FONT } as const; // prettier-ignore
-      return offOutline(cup, longest(linesOfPdf(await writeTemplatePdf(print))[0]!));
+      return offOutline(cup, roundest(linesOfPdf(await writeTemplatePdf(print))[0]!));
     },
   },
   {

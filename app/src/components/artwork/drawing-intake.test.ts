@@ -54,6 +54,32 @@ describe('a drawing that comes in', () => {
     expect(items.map((i) => i.film === 'ensign')).toEqual([true, false, true]);
   });
 
+  it('of hairlines is cut along them unless the lines themselves are wanted, and asks for a unit that is not said', async () => {
+    const bench = await openWorkbench({ ...tumbler!, items: [] });
+    const slip = bench.mount(ArtworkSlip);
+    const lines = '<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40"><rect x="5" y="5" width="40" height="20" fill="none" stroke="#cc0000" stroke-width=".1"/></svg>'; // prettier-ignore
+    await useIncoming().bringIn('lines.svg', lines);
+    await bench.settled();
+    const shape = (): string => slip.find('.preview path').attributes('d')!;
+    // What they enclose is one outline; the line itself has two.
+    expect(shape().match(/M/g)).toHaveLength(1);
+    await press(slip, 'The lines as film');
+    expect(shape().match(/M/g)).toHaveLength(2);
+    await press(slip, 'Along the lines');
+    await press(slip, 'Place it');
+    await bench.settled();
+    expect(useProject().doc!.items).toMatchObject([{ type: 'art', widthMm: 40, drawn: { widthMm: 40, heightMm: 20 } }]);
+    const dxf = ['0', 'SECTION', '2', 'ENTITIES', '0', 'CIRCLE', '8', 'a', '10', '0', '20', '0', '40', '1', '0', 'EOF'];
+    await useIncoming().bringIn('rim.dxf', dxf.join('\n'));
+    await bench.settled();
+    expect(slip.text()).toContain('Its unit, which the file does not say');
+    await press(slip, 'in');
+    await press(slip, 'Place it');
+    await bench.settled();
+    const placed = useProject().doc!.items.at(-1)!;
+    expect(placed.type === 'art' && placed.drawn.widthMm).toBeCloseTo(50.8, 2);
+  });
+
   it('waits on the slip, loses a colour, is placed in one step and taken away with all its colours', async () => {
     const bench = await openWorkbench({ ...tumbler!, items: [] });
     const slip = bench.mount(ArtworkSlip);

@@ -10,12 +10,14 @@ import type { Polygon, Ring } from '../../polygon/polygon.ts';
 import { ringsOf } from '../../polygon/polygon.ts';
 import { strokeArea } from '../../polygon/stroke.ts';
 import { readColour } from './colour.ts';
-import { dashesOf } from './dashes.ts';
-import { MM_PER_PX, readLength, readLengths, type Measure } from './length.ts';
+import { MM_PER_PX, readLength, type Measure } from './length.ts';
 import { combine, IDENTITY, readTransforms, scaleOf, shift, type Matrix } from './matrix.ts';
 import { shapeData, shapePaths, SHAPES, sizeOf, throughMatrix } from './shapes.ts';
 import { readRules, styleOf, type Rule, type Style } from './style.ts';
+import { colourOfPaint, type PaintBook } from './paint.ts';
+import { dashedLines, strokeShapeOf } from './strokes.ts';
 import { readTree, type Element } from './tree.ts';
+import { idOf, isSet, readShare } from './value.ts';
 import { innerViewport, pageOf, type Viewport } from './viewport.ts';
 
 /** Points that a drawing may have in all, and uses within uses. */
@@ -177,7 +179,7 @@ class Reader {
     }
     if (SILENT.has(name)) return;
     const style = styleOf(element, outer.style, this.rules);
-    if (style['display'] === 'none' || readNumber(style['opacity'], 1) <= 0) return;
+    if (style['display'] === 'none' || readShare(style['opacity'], 1) <= 0) return;
     const measure = this.measured(style, outer);
     const matrix = combine(outer.matrix, this.transformOf(element, style, measure, outer));
     const depth = outer.depth + 1;
@@ -268,7 +270,7 @@ class Reader {
     const at = { ...place, matrix: combine(place.matrix, shift(x, y)), depth: place.depth + 20 };
     if (target.name !== 'symbol' && target.name !== 'svg') return this.walk(target, at);
     const own = styleOf(target, style, this.rules);
-    if (own['display'] === 'none' || readNumber(own['opacity'], 1) <= 0) return;
+    if (own['display'] === 'none' || readShare(own['opacity'], 1) <= 0) return;
     const matrix = combine(at.matrix, this.transformOf(target, own, measure, at));
     this.viewport(target, { ...at, matrix, style: own }, { element, style });
   }
@@ -386,7 +388,7 @@ class Reader {
   }
 
   private fill(paths: readonly Path[], { style, clip }: Place, current: string): void {
-    const colour = this.colourOf(style['fill'] ?? '#000000', current, style['fill-opacity']);
+    const colour = colourOfPaint(style['fill'] ?? '#000000', current, style['fill-opacity'], this.book);
     if (!colour) return;
     const rings = this.flat(paths).map(({ ring }) => ring);
     const area = filled(rings, style['fill-rule']);
@@ -396,7 +398,7 @@ class Reader {
 
   /** Lines are made broad in the units that they are drawn in, and then laid through the matrix: it may stretch them. */
   private stroke(element: Element, data: string, { matrix, style, clip, measure }: Place, current: string): void {
-    const colour = this.colourOf(style['stroke'], current, style['stroke-opacity']);
+    const colour = colourOfPaint(style['stroke'], current, style['stroke-opacity'], this.book);
     if (!colour) return;
     const scale = scaleOf(matrix);
     const still = style['vector-effect'] === 'non-scaling-stroke';
@@ -407,19 +409,12 @@ class Reader {
     const ready: Matrix = still ? matrix : [scale, 0, 0, scale, 0, 0];
     const rest: Matrix = still ? IDENTITY : combine(matrix, [1 / scale, 0, 0, 1 / scale, 0, 0]);
     const flat = this.flat(shapePaths({ data, broken: false }, ready).paths);
-    const pieces = this.dashed(element, flat, width, style, measure, still ? MM_PER_PX : scale);
-    const join = style['stroke-linejoin'];
-    const cap = style['stroke-linecap'];
-    const limit = readNumber(style['stroke-miterlimit'], 4);
+    const pieces = dashedLines(element, flat, width, style, measure, still ? MM_PER_PX : scale, this.say);
     const area = strokeArea(
       pieces.map(({ ring }) => ring),
       pieces.map(({ closed }) => closed),
       width,
-      {
-        join: join === 'round' || join === 'bevel' ? join : 'miter',
-        cap: cap === 'round' || cap === 'square' ? cap : 'butt',
-        miterLimit: limit >= 1 ? limit : 4,
-      },
+      strokeShapeOf(style),
     );
     this.put(colour, this.moved(area, rest), clip);
     const dashes = pieces !== flat;
@@ -430,30 +425,6 @@ class Reader {
       paths: dashes ? [] : flat.map(({ ring, closed }) => ({ ring: this.movedRing(ring, rest), closed })),
       clip,
     });
-  }
-
-  private dashed(
-    element: Element,
-    lines: readonly { readonly ring: Ring; readonly closed: boolean }[],
-    width: number,
-    style: Style,
-    measure: Measure,
-    scale: number,
-  ): readonly { readonly ring: Ring; readonly closed: boolean }[] {
-    const said = style['stroke-dasharray'];
-    const list = isSet(said) ? readLengths(said, measure, 'both') : undefined;
-    if (isSet(said) && !list) this.note('dashes that cannot be read, taken as whole lines');
-    if (!list || list.some((v) => v < 0) || list.every((v) => v === 0)) return lines;
-    const total = readNumber(element.attributes['pathLength'], 0);
-    const by = total > 0 ? lines.reduce((sum, { ring, closed }) => sum + lengthOf(ring, closed), 0) / total : scale;
-    const pattern = list.map((v) => v * by);
-    const offset = (readLength(style['stroke-dashoffset'] ?? '0', measure, 'both') ?? 0) * by;
-    const made = lines.map(({ ring, closed }) => dashesOf(ring, closed, pattern, offset, width));
-    if (made.some((one) => one === null)) {
-      this.note('dashes finer than can be counted, taken as whole lines');
-      return lines;
-    }
-    return made.flatMap((one) => one!.map((ring) => ({ ring, closed: false })));
   }
 
   private put(colour: string, rings: readonly Ring[], clip: readonly Ring[] | null): void {
@@ -476,36 +447,6 @@ class Reader {
     return out;
   }
 
-  /** A plain colour, or a gradient's first; null for none. */
-  private colourOf(value: string | undefined, current: string, opacity: string | undefined): string | null {
-    if (value === undefined || readNumber(opacity, 1) <= 0) return null;
-    const id = idOf(value);
-    if (id === null) {
-      const colour = readColour(value, current);
-      if (colour === undefined) this.note('colours that cannot be read, taken as grey');
-      return colour === undefined ? '#808080' : colour;
-    }
-    const target = this.ids.get(id);
-    const rest = value.slice(value.indexOf(')') + 1).trim();
-    if (target?.name === 'pattern') {
-      this.note('patterns, taken as one colour');
-      return '#808080';
-    }
-    if (target?.name !== 'linearGradient' && target?.name !== 'radialGradient')
-      return rest === '' ? null : (readColour(rest, current) ?? null);
-    const stop = this.firstStop(target, 0);
-    if (!stop) return null;
-    this.note('colours that run into each other, taken as one');
-    const style = styleOf(stop, {}, this.rules);
-    return readColour(style['stop-color'] ?? '#000000', current) ?? '#808080';
-  }
-
-  private firstStop(gradient: Element, depth: number): Element | undefined {
-    const own = gradient.children.find((child) => child.name === 'stop');
-    const linked = this.ids.get((gradient.attributes['href'] ?? '').slice(1));
-    return own ?? (linked && depth < 12 ? this.firstStop(linked, depth + 1) : undefined);
-  }
-
   private flat(paths: readonly Path[]): { ring: Ring; closed: boolean }[] {
     const limit = 50 * this.span + 1e4;
     return paths.flatMap((path) => {
@@ -521,21 +462,15 @@ class Reader {
     });
   }
 
+  private readonly say = (what: string): void => this.note(what);
+
+  private get book(): PaintBook {
+    return { ids: this.ids, rules: this.rules, note: this.say };
+  }
+
   private note(what: string, count = 1): void {
     this.leftOut.set(what, (this.leftOut.get(what) ?? 0) + count);
   }
-}
-
-const isSet = (value: string | undefined): value is string => value !== undefined && value !== '' && value !== 'none';
-
-/** Id of what a value refers to; null when it refers to nothing. */
-const idOf = (value: string | undefined): string | null => /url\(\s*["']?#([^"')]+)/.exec(value ?? '')?.[1] ?? null;
-
-/** A plain number, or a share in per cent. */
-function readNumber(text: string | undefined, otherwise: number): number {
-  if (text === undefined) return otherwise;
-  const value = parseFloat(text) / (text.trim().endsWith('%') ? 100 : 1);
-  return Number.isFinite(value) ? value : otherwise;
 }
 
 /** Whether a part of a `switch` is for someone who reads English and asks for nothing special. */
@@ -561,11 +496,4 @@ function frameRing([x, y, w, h]: readonly [number, number, number, number], matr
   });
   const path: Path = { start: { x, y: -y }, closed: true, segments: [to(x + w, y), to(x + w, y + h), to(x, y + h)] };
   return flattenPath(throughMatrix([path], matrix)[0]!, 1);
-}
-
-function lengthOf(ring: Ring, closed: boolean): number {
-  let sum = 0;
-  for (let i = 2; i < ring.length; i += 2) sum += Math.hypot(ring[i]! - ring[i - 2]!, ring[i + 1]! - ring[i - 1]!);
-  const n = ring.length;
-  return closed && n > 2 ? sum + Math.hypot(ring[0]! - ring[n - 2]!, ring[1]! - ring[n - 1]!) : sum;
 }
