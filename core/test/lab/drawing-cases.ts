@@ -106,7 +106,7 @@ add('dashes, offset below nothing', '<path fill="none" stroke="#000" stroke-widt
 add('dashes round a circle', '<circle cx="30" cy="20" r="13" fill="none" stroke="#000" stroke-width="4" stroke-dasharray="7 4"/>'); // prettier-ignore
 add('dashes round a corner', '<path fill="none" stroke="#000" stroke-width="4" stroke-dasharray="9 4" d="M8 8H48V34H8Z"/>'); // prettier-ignore
 add('dashes with round caps', '<path fill="none" stroke="#000" stroke-width="4" stroke-linecap="round" stroke-dasharray="5 7" d="M6 20H54"/>'); // prettier-ignore
-add('dots', '<path fill="none" stroke="#000" stroke-width="8" stroke-linecap="round" stroke-dasharray="0 11" d="M6 20H54"/>'); // prettier-ignore
+add('dots', '<path fill="none" stroke="#000" stroke-width="12" stroke-linecap="round" stroke-dasharray="0 15" d="M6 20H54"/>'); // prettier-ignore
 add('square dots on a slant', '<path fill="none" stroke="#000" stroke-width="4" stroke-linecap="square" stroke-dasharray="0 7" d="M6 6L50 34"/>'); // prettier-ignore
 add('dashes in mm', '<path fill="none" stroke="#000" stroke-width="4" stroke-dasharray="2mm 1mm" d="M5 20H55"/>');
 add('dashes in per cent', '<path fill="none" stroke="#000" stroke-width="4" stroke-dasharray="10% 5%" d="M5 20H55"/>'); // prettier-ignore
