@@ -155,6 +155,7 @@ add('inherit and initial', '<g fill="none" stroke="#000" stroke-width="4"><rect 
 add('sizes by style', '<style>rect{x:9px;y:8px;width:30px;height:5mm}circle{cx:50px;cy:30px;r:6px}</style><rect/><circle/>'); // prettier-ignore
 add('sizes by style beat attributes', '<rect x="1" y="1" width="3" height="3" style="x:9px;y:8px;width:30px;height:20px;rx:4px"/>'); // prettier-ignore
 add('sizes by style without a unit', '<rect x="9" y="8" width="30" height="20" style="width:4"/>');
+add('sizes worked out by a style', '<style>rect{width:calc(50% - 2px);height:calc((3mm + 1px) * 2);x:calc(2px + 3px)}</style><rect y="8"/>'); // prettier-ignore
 add('path by style', '<path style="d:path(&quot;M5 5H40V30Z&quot;)"/>');
 add('hidden and seen again', `<g visibility="hidden"><rect width="40" height="30"/><rect x="9" y="8" width="30" height="20" visibility="visible"/></g>`); // prettier-ignore
 add('not displayed', `${MARK}<g display="none"><rect width="40" height="30"/></g>`);
@@ -268,6 +269,8 @@ add('what is drawn over counts once', '<rect x="7" y="6" width="30" height="20"/
 add('constructors are no shapes', `${MARK}<constructor/><toString/><rect id="__proto__" x="9" y="8" width="30" height="20"/>`); // prettier-ignore
 
 // What is not followed is said.
+listed('colour of a function that is not known', '<rect width="9" height="9" style="fill:color-mix(in srgb, red, blue)"/>', /taken as grey/); // prettier-ignore
+listed('size that cannot be read', `${BAR}/><rect width="wide" height="9"/>`, /sizes that cannot be read/);
 listed('mask', `<mask id="m"><rect width="9" height="9" fill="#fff"/></mask>${BAR} mask="url(#m)"/>`, /masks/);
 listed('mask by style', `<mask id="m"><rect width="9" height="9" fill="#fff"/></mask>${BAR} style="mask:url(#m)"/>`, /masks/); // prettier-ignore
 listed('marker', '<marker id="m"><rect width="3" height="3"/></marker><path marker-end="url(#m)" stroke="#000" stroke-width="3" d="M5 5H40"/>', /markers/); // prettier-ignore

@@ -38,6 +38,11 @@ export const isTurnedOver = (entity: DxfRecord): boolean =>
 export const isTilted = (entity: DxfRecord): boolean =>
   Math.abs(numberOf(entity, 210)) > 1e-6 || Math.abs(numberOf(entity, 220)) > 1e-6;
 
+/** Whether a polyline is drawn with a width. */
+export const isBroad = (entity: DxfRecord): boolean =>
+  (entity.type === 'LWPOLYLINE' && [43, 40, 41].some((code) => numberOf(entity, code) > 0)) ||
+  (entity.type === 'POLYLINE' && [40, 41].some((code) => numberOf(entity, code) > 0));
+
 const mirrored = (line: Line): Line => line.map((v, i) => (i % 2 ? v : -v));
 
 function ownOutlines(entity: Entity): Outline[] | null {

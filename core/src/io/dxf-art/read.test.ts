@@ -231,6 +231,8 @@ describe('readDxfDrawing', () => {
       );
     const solid: Pairs = [[0, 'SOLID'], [8, 'a'], [10, 0], [20, 0], [11, 10], [21, 0], [12, 0], [22, 5], [13, 10], [23, 5]]; // prettier-ignore
     expect(drawing(dxf([solid])).colours[0]!.areaMm2).toBeCloseTo(50, 6);
+    const wide: Pairs = [[0, 'LWPOLYLINE'], [8, 'a'], [70, 1], [43, 2], [10, 0], [20, 0], [10, 9], [20, 0], [10, 0], [20, 9]]; // prettier-ignore
+    expect(drawing(dxf([wide])).leftOut).toEqual([{ what: 'broad lines, taken as thin ones', count: 1 }]);
     // Counts that lie, an angle beyond all numbers, and a file that stops in the middle.
     const lying: Pairs = [[0, 'LWPOLYLINE'], [8, 'a'], [90, 999999999], [70, 1], [10, 0], [20, 0], [10, 9], [20, 0], [10, 0], [20, 9]]; // prettier-ignore
     expect(drawing(dxf([lying])).colours[0]!.areaMm2).toBeCloseTo(40.5, 6);

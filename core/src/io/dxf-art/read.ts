@@ -5,7 +5,7 @@ import { unionRings } from '../../polygon/boolean.ts';
 import type { Ring } from '../../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../../polygon/polygon.ts';
 import type { Line } from './curves.ts';
-import { isTilted, isTurnedOver, outlinesOf, type Entity } from './entities.ts';
+import { isBroad, isTilted, isTurnedOver, outlinesOf, type Entity } from './entities.ts';
 import { numberOf, readGroups, textOf, type DxfRecord } from './groups.ts';
 
 /** Characters of a file, points of its outlines, entities with all repeats, and blocks within blocks. */
@@ -173,6 +173,7 @@ class Reader {
     if (isTilted(entity) && type !== 'LINE') return this.note('parts in a tilted plane');
     const outlines = outlinesOf(entity);
     if (outlines === null) return this.note(CALLED.get(type) ?? `${type.toLowerCase().slice(0, 30)} entities`);
+    if (isBroad(entity)) this.note('broad lines, taken as thin ones');
     for (const { line, closed } of outlines) {
       const placed = through(matrix, line);
       if (placed.length < 4 || !isSomewhere(placed)) {

@@ -27,6 +27,7 @@ export const MM_PER_PX = 25.4 / 96;
  * @param along what per cent are of: the width, the height, or the diagonal over √2
  */
 export function readLength(text: string, measure: Measure, along: 'x' | 'y' | 'both'): number | undefined {
+  if (/^calc\(/i.test(text.trim())) return calculated(text, measure, along);
   const match = LENGTH.exec(text.trim());
   if (!match) return undefined;
   const value = Number(match[1]);
@@ -55,4 +56,40 @@ export function readLengths(text: string, measure: Measure, along: 'x' | 'y' | '
     out.push(value);
   }
   return out;
+}
+
+/** A sum, as a style may give it in place of a length; undefined when it makes no sense. */
+function calculated(text: string, measure: Measure, along: 'x' | 'y' | 'both'): number | undefined {
+  const words = text.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?(?:[a-z]+|%)?|calc|[-+*/()]/gi) ?? [];
+  if (words.join('').length !== text.replace(/\s/g, '').length || words.length > 200) return undefined;
+  let at = 0;
+  const value = (): number => {
+    const word = words[at++];
+    if (word === undefined) return NaN;
+    if (/^calc$/i.test(word)) return value();
+    if (word === '(') {
+      const inside = sum();
+      return words[at++] === ')' ? inside : NaN;
+    }
+    return readLength(word, measure, along) ?? NaN;
+  };
+  const product = (): number => {
+    let out = value();
+    while (words[at] === '*' || words[at] === '/') out = words[at++] === '*' ? out * value() : out / value();
+    return out;
+  };
+  const sum = (): number => {
+    let out = product();
+    for (;;) {
+      const word = words[at];
+      // A sign that stands close to its number is the number's own: "3px +2px" is a sum all the same.
+      if (word === '+' || word === '-') {
+        at += 1;
+        out = word === '+' ? out + product() : out - product();
+      } else if (word !== undefined && /^[-+]\S/.test(word)) out += product();
+      else return out;
+    }
+  };
+  const total = sum();
+  return at === words.length && Number.isFinite(total) ? total : undefined;
 }

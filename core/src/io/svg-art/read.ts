@@ -12,7 +12,7 @@ import { strokeArea } from '../../polygon/stroke.ts';
 import { readColour } from './colour.ts';
 import { MM_PER_PX, readLength, type Measure } from './length.ts';
 import { combine, IDENTITY, readTransforms, scaleOf, shift, type Matrix } from './matrix.ts';
-import { shapeData, shapePaths, SHAPES, sizeOf, throughMatrix } from './shapes.ts';
+import { hasUnreadSize, shapeData, shapePaths, SHAPES, sizeOf, throughMatrix } from './shapes.ts';
 import { readRules, styleOf, type Rule, type Style } from './style.ts';
 import { colourOfPaint, type PaintBook } from './paint.ts';
 import { dashedLines, strokeShapeOf } from './strokes.ts';
@@ -371,6 +371,7 @@ class Reader {
   }
 
   private shape(element: Element, place: Place): void {
+    if (hasUnreadSize(element, place.style, place.measure)) this.note('sizes that cannot be read');
     const data = shapeData(element, place.style, place.measure);
     if (!data) return;
     const { paths, broken } = shapePaths(data, place.matrix);

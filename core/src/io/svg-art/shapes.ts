@@ -30,6 +30,21 @@ export function sizeOf(
   return undefined;
 }
 
+/** Sizes of each shape, which it is nothing without or lies elsewhere without. */
+const SIZES = new Map([
+  ['rect', ['x', 'y', 'width', 'height', 'rx', 'ry']],
+  ['circle', ['cx', 'cy', 'r']],
+  ['ellipse', ['cx', 'cy', 'rx', 'ry']],
+  ['line', ['x1', 'y1', 'x2', 'y2']],
+]);
+
+/** Whether a shape has a size that is given but cannot be read. */
+export const hasUnreadSize = (element: Element, style: Style, measure: Measure): boolean =>
+  (SIZES.get(element.name) ?? []).some((name) => {
+    const said = style[name] ?? element.attributes[name];
+    return said !== undefined && said.trim() !== 'auto' && sizeOf(element, style, name, measure, 'x') === undefined;
+  });
+
 /** Path data of a shape; null when it covers nothing and runs nowhere. */
 export function shapeData(element: Element, style: Style, measure: Measure): ShapeData | null {
   const x = (name: string): number => sizeOf(element, style, name, measure, 'x') ?? 0;

@@ -182,7 +182,8 @@ export function styleOf(element: Element, group: Style, rules: readonly Rule[]):
 function isSense(name: string, value: string): boolean {
   if (value.includes('var(')) return true;
   if (name !== 'fill' && name !== 'stroke' && name !== 'color') return true;
-  return /^(none|context-fill|context-stroke|url\()/i.test(value) || readColour(value, '#000000') !== undefined;
+  // A function that is not known here may be one that a browser knows: it is taken as grey, and said.
+  return /^(none|context-fill|context-stroke|[a-z-]+\()/i.test(value) || readColour(value, '#000000') !== undefined;
 }
 
 /** A value with its variables put in; null when one has no value. */
