@@ -10,6 +10,11 @@ const mm = (v: number): string => formatLength(v, props.unit);
 const size = computed(() => props.picture.size);
 const round = computed(() => isRound(props.blank.kind));
 const worst = computed(() => Math.max(props.picture.errors.gapRim, props.picture.errors.gapBase));
+/** On a strong taper the two ends of the seam are not as sure as each other. */
+const atBase = computed(() => {
+  const { gapRim, gapBase } = props.picture.errors;
+  return Math.abs(gapRim - gapBase) < 0.05 ? '' : `, ±${mm(gapBase)} at the base`;
+});
 /** What the ends of the seam hang on most: of a curved side, the girth at one of its ends. */
 const weakest = computed(() => {
   const { weakest: name } = props.picture.errors;
@@ -82,7 +87,7 @@ const agree = computed(() => {
     <p class="fw-bold">
       {{
         round
-          ? `Expect the seam within ±${mm(picture.errors.gapRim)} at the rim`
+          ? `Expect the seam within ±${mm(picture.errors.gapRim)} at the rim${atBase}`
           : `Expect each edge within ±${mm(worst)}`
       }}
     </p>

@@ -39,6 +39,13 @@ describe('the shelf as a table', () => {
     });
   });
 
+  it('keeps where film goes, and where its girths were read', () => {
+    const ways = [null, { read: 'inside', wallMm: 0 }, { read: 'outside', wallMm: 2.5 }] as const;
+    const shelf = ways.map((inside, i) => newShelfBlank(tumbler({ name: `Glass ${i}`, inside }), now));
+    expect(read(writeBlanksCsv(shelf)).shelf.map(({ blank }) => blank.inside)).toEqual(ways);
+    expect(read('name,rim girth,side,film on\nA,250,90,Both\n').leftOut[0]!.why).toContain('none of outside; inside');
+  });
+
   it('holds every kind, heights and all', () => {
     const bowl = makeProfile([[0, 300], [35, 322.5], [70, 296]], { name: 'Bowl', stationsAlong: 'upright' }); // prettier-ignore
     const start = { ...bowl.stations[0]!, down: { ...bowl.stations[0]!.down, takes: [] } };

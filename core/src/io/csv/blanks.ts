@@ -32,6 +32,8 @@ const COLUMNS = [
   'heights and girths',
   'heights are',
   'tape thickness',
+  'film on',
+  'wall thickness',
   'handle width',
   'band below rim',
   'rim clearance',
@@ -87,12 +89,19 @@ export function writeBlanksCsv(shelf: readonly ShelfBlank[]): string {
       'heights and girths': blank.stations.map(({ down, girth }) => `${goes(down)}: ${goes(girth)}`).join(' | '),
       'heights are': blank.stations.length > 0 ? blank.stationsAlong : '',
       'tape thickness': tape ? mm(tape.thicknessMm) : '',
+      'film on': filmOn(blank.inside),
+      'wall thickness': blank.inside?.read === 'outside' ? mm(blank.inside.wallMm) : '',
       price: price === null ? '' : String(price),
       notes: blank.notes,
     };
   });
   return `${Papa.unparse(rows, { columns: [...COLUMNS], newline: '\n', escapeFormulae: true })}\n`;
 }
+
+/** Where film goes, and for film on the inside where its girths were read. */
+const FILM_ON = ['outside', 'inside', 'inside, read outside'] as const;
+const filmOn = (inside: Blank['inside']): (typeof FILM_ON)[number] =>
+  inside === null ? 'outside' : inside.read === 'inside' ? 'inside' : 'inside, read outside';
 
 /** Blanks that a table gave, and what was left out of it, in words. */
 export interface BlanksFromCsv {
@@ -185,6 +194,10 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
       .map((go) => ({ typed: go.slice(0, 60), mm: length('heights and girths', go) })),
     thicknessMm: how === 'tape' ? tape : 0,
   });
+  const on = cell('film on').toLowerCase().replace(/\s+/g, ' ') || 'outside';
+  if (!FILM_ON.some((known) => known === on))
+    throw new RowProblem(`film on: “${on.slice(0, 24)}” is none of ${FILM_ON.join('; ')}.`);
+  const wallMm = cell('wall thickness') ? length('wall thickness', cell('wall thickness')) : 0;
   const along = cell('heights are').toLowerCase();
   if (along && along !== 'side' && along !== 'upright')
     throw new RowProblem(`heights are: “${along.slice(0, 24)}” is neither side nor upright.`);
@@ -216,6 +229,7 @@ function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: 
     ...(colour ? { colour } : {}),
     ...Object.fromEntries(widths),
     readings: Object.fromEntries(readings),
+    inside: on === 'outside' ? null : { read: on === 'inside' ? 'inside' : 'outside', wallMm },
     stations,
     stationsAlong: along === 'upright' ? 'upright' : 'side',
     notes: cell('notes'),
