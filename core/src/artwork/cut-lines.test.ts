@@ -49,6 +49,7 @@ describe('a drawing of hairlines', () => {
 
   it('is none where a line is broad enough to be film, or something is filled', () => {
     const rect = 'x="5" y="5" width="30" height="20"';
+    expect(read(`<rect ${rect} fill="none" stroke="#c00" stroke-width="0.5"/>`).asDrawn).not.toBeNull();
     const broad = read(`<rect ${rect} fill="none" stroke="#c00" stroke-width="0.51"/>`);
     expect(broad.asDrawn).toBeNull();
     expect(areaOf(broad.drawing)).toBeCloseTo(51, 1);

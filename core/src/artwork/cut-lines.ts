@@ -24,7 +24,7 @@ const MOST_PAIRED = 1500;
 export function withoutHairlines(
   lines: readonly DrawnLine[],
 ): { readonly drawing: Omit<Drawing, 'leftOut' | 'unitSaid'>; readonly loose: number } | null {
-  if (lines.length === 0 || lines.some(({ widthMm }) => widthMm > HAIRLINE_MM)) return null;
+  if (lines.length === 0 || lines.some(({ widthMm }) => widthMm > HAIRLINE_MM * (1 + 1e-6))) return null;
   const layers = new Layers();
   let loose = lines.filter(({ dashed }) => dashed).length;
   for (const colour of new Set(lines.map((line) => line.colour))) {

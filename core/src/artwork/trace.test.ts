@@ -188,6 +188,15 @@ describe('tracePicture', () => {
     }
   });
 
+  it('takes two tones for one when the eye does', () => {
+    const seen = (apart: number): number => {
+      const colour: Colour = [PAPER[0] - apart, PAPER[1], PAPER[2]];
+      const picture = drawn(80, 80, [{ rings: [disk(40, 40, 25)], colour }]);
+      return tracePicture(picture, { ...FIRST_TRACE, mode: 'colours', dropGround: false, widthMm: 80 }).colours;
+    };
+    expect([10, 14].map(seen)).toEqual([1, 2]);
+  });
+
   it('keeps colours that are no noise, and takes the fewer that are asked for', () => {
     const spots = (['#b82c28', '#1e50a0', '#e0b020', '#2f7d4f'] as const).map((hex, i) => ({
       rings: [disk(35 + 60 * (i % 2), 35 + 60 * Math.floor(i / 2), 20)],

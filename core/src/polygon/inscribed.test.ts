@@ -27,6 +27,12 @@ describe('breadth of a shape', () => {
     const L = { outer: Float64Array.from([0, 0, 20, 0, 20, 8, 8, 8, 8, 20, 0, 20]), holes: [] };
     expect(hasInnerCorner(L)).toBe(true);
     expect(hasInnerCorner(box(20, 8))).toBe(false);
+    // A dent in the top edge that turns by so many degrees at its lowest point.
+    const dented = (degrees: number): Polygon => {
+      const deep = 10 * Math.tan((degrees * Math.PI) / 360);
+      return { outer: Float64Array.from([0, 0, 20, 0, 20, 20, 10, 20 - deep, 0, 20]), holes: [] };
+    };
+    expect([34, 36].map((degrees) => hasInnerCorner(dented(degrees)))).toEqual([false, true]);
     expect(hasInnerCorner({ outer: circle(20), holes: [circle(9, true, 36)] })).toBe(false);
     expect(hasInnerCorner({ outer: circle(20), holes: [Float64Array.from([-4, -4, -4, 4, 4, 4, 4, -4])] })).toBe(true);
   });

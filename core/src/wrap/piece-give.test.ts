@@ -46,6 +46,11 @@ describe('what a piece needs on a double curve', () => {
     const seen = (item: ArtItem) => findingsOf(projectOf(makeJob(ball, [item])), 'wrinkle');
     const cases = [36, 46, 56].map((wide) => seen(shaped(cross, wide)).map((f) => `${f.case} ${f.severity}`)[0]);
     expect(cases).toEqual([undefined, 'corner look', 'broad look']);
+    // Half as much again: of the 2 % that it gives from 1.333 % on, which grows with the square of the size.
+    const [at46] = seen(shaped(cross, 46));
+    const limit = 46 * Math.sqrt(2 / 1.5 / at46!.numbers['needed']!);
+    expect(seen(shaped(cross, 0.99 * limit))).toEqual([]);
+    expect(seen(shaped(cross, 1.01 * limit))).toMatchObject([{ case: 'corner' }]);
     expect([36, 46, 52].map((wide) => seen(shaped('M-18 -8H18V8H-18Z', wide))).flat()).not.toContainEqual(
       expect.objectContaining({ case: 'corner' }),
     );

@@ -134,6 +134,8 @@ describe('readDxfDrawing', () => {
   it('asks for a unit that the file does not give, or that makes no cup', () => {
     expect(drawing(dxf([circle(0, 0, 10)], null))).toMatchObject({ unitSaid: false, widthMm: expect.closeTo(20, 3) });
     expect(drawing(dxf([circle(0, 0, 10)], 0)).unitSaid).toBe(false);
+    // Ten metres are the most that is cut.
+    expect([4950, 5050].map((r) => drawing(dxf([circle(0, 0, r)])).unitSaid)).toEqual([true, false]);
     // Parsecs, and twenty miles across.
     for (const code of [3, 20]) expect(drawing(dxf([circle(0, 0, 10)], code)).unitSaid).toBe(false);
   });
