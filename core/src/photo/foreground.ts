@@ -120,7 +120,7 @@ function otsu(values: Float32Array): number {
   let below = 0;
   let sumBelow = 0;
   let best = 0;
-  let at = 0;
+  let [first, last] = [0, 0];
   for (let i = 0; i < bins; i++) {
     below += counts[i]!;
     const above = values.length - below;
@@ -128,12 +128,11 @@ function otsu(values: Float32Array): number {
     sumBelow += i * counts[i]!;
     const gap = sumBelow / below - (total - sumBelow) / above;
     const between = below * above * gap * gap;
-    if (between > best) {
-      best = between;
-      at = i;
-    }
+    // Between two plain tones many levels part alike: the middle of them is taken.
+    if (between > best * (1 + 1e-12)) [best, first, last] = [between, i, i];
+    else if (between >= best * (1 - 1e-12)) last = i;
   }
-  return ((at + 1) / bins) * most;
+  return (((first + last) / 2 + 1) / bins) * most;
 }
 
 /**

@@ -101,4 +101,62 @@ describe('a photographed profile', () => {
     });
     expect(readPhotoProfile(read(photograph(things[0]!, shot)), reading(things[0]!, { band: [0.5, 0.5] }))).toBeNull();
   });
+
+  /** A plain dark shape on a light ground, px. */
+  const painted = (inside: (x: number, y: number) => boolean) => {
+    const [width, height] = [240, 300];
+    const rgba = new Uint8ClampedArray(4 * width * height).fill(255);
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++) rgba.fill(inside(x, y) ? 60 : 215, 4 * (y * width + x), 4 * (y * width + x) + 3);
+    return { width, height, rgba };
+  };
+  const upright = (y: number): boolean => y >= 50 && y < 250;
+  const widthAt = (picture: ReturnType<typeof painted>): number => {
+    const { rows } = read(picture);
+    const { left, right } = rows[rows.length >> 1]!;
+    return left + right;
+  };
+
+  it('joins what a stripe as light as the ground has cut in two, and leaves what stands further off', () => {
+    const bars = (gap: number) => painted((x, y) => upright(y) && x >= 50 && x < 190 && !(x >= 90 && x < 90 + gap));
+    expect(widthAt(bars(0))).toBeCloseTo(140, 0);
+    // Up to three tenths of what they are across together.
+    expect(widthAt(bars(41))).toBeCloseTo(140, 0);
+    expect(widthAt(bars(45))).toBeCloseTo(190 - 135, 0);
+  });
+
+  it('takes the clean side where something stands out on the other, and says how much of it that is', () => {
+    // A bow from 120 to 180, 30 px out to the right, on a thing 100 wide.
+    const bow = painted((x, y) => upright(y) && x >= 70 && x < (y >= 120 && y < 180 ? 200 : 170));
+    const silhouette = read(bow);
+    for (const { left, right } of silhouette.rows) expect(left + right).toBeLessThan(102);
+    expect(silhouette.oneSided).toBeCloseTo(60 / 200, 1);
+    // A nick in an edge, as shine on it leaves: the whole side is further out, and smoother.
+    const nick = painted((x, y) => upright(y) && x >= (y >= 120 && y < 140 ? 90 : 70) && x < 170);
+    expect(read(nick).rows.every(({ left, right }) => left + right > 98)).toBe(true);
+  });
+
+  it('refuses a thing whose sides have no middle', () => {
+    const wavy = painted((x, y) => upright(y) && x >= 70 && x < 170 + 25 * Math.sin(y / 25));
+    expect(findSilhouette(wavy, { axis: null })).toEqual({ ok: false, code: 'sides-differ' });
+  });
+
+  it('refuses a foot that sags by more than a level camera sees, unless it stood so near', () => {
+    const sagging = (ratio: number) =>
+      painted((x, y) => {
+        const deep = 1 - ((x - 120) / 50) ** 2;
+        const sag = 50 * ratio * Math.sqrt(Math.max(0, deep));
+        return deep > 0 && y >= 50 && y < 230 + sag;
+      });
+    const seen = (ratio: number, times: number | null) => {
+      const found = findSilhouette(sagging(ratio), {
+        axis: null,
+        far: times === null ? null : { by: 'height', times },
+      });
+      return found.ok ? 'fine' : found.code;
+    };
+    expect([0.12, 0.2].map((ratio) => seen(ratio, null))).toEqual(['fine', 'from-above']);
+    // Three heights off, a sixth of its half width is seen by right, and four degrees more are let pass.
+    expect([0.2, 0.28].map((ratio) => seen(ratio, 3))).toEqual(['fine', 'from-above']);
+  });
 });
