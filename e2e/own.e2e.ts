@@ -49,7 +49,7 @@ test('a drawing is kept among the motifs, and comes to rest on the rim line and 
 }) => {
   await openDemo(page, 'demo-tumbler', 'artwork');
   const otter =
-    '<svg xmlns="http://www.w3.org/2000/svg" width="20mm" height="10mm" viewBox="0 0 20 10"><rect width="20" height="10" fill="#0f4c5c"/><rect x="30" width="1" height="1" fill="#0f4c5c"/></svg>';
+    '<svg xmlns="http://www.w3.org/2000/svg" width="40mm" height="10mm" viewBox="0 0 40 10"><rect width="20" height="10" fill="#0f4c5c"/><rect x="30" width="1" height="1" fill="#0f4c5c"/></svg>';
   await page.locator('input[type=file]').first().setInputFiles({ name: 'otter.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(otter) }); // prettier-ignore
   await expect(page.getByText('Leave off one speck')).toBeVisible();
   await page.getByLabel('Keep it among my motifs').check();
