@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { runDxf, runHpgl, runSvg, type Line } from '../test/cut-readers.ts';
 import { contextOf, jobOf } from '../test/findings.ts';
 import { tumbler, textItem, wave } from '../test/jobs.ts';
-import { cutFiles, CUT_WRITERS, cutTime } from './cut-files.ts';
+import { cutFileNames, cutFiles, CUT_WRITERS, cutTime } from './cut-files.ts';
 import { PLAIN_CUT } from './cut/extras.ts';
 import { planJob } from './cut/job-sheet.ts';
 import { writeDxf } from './job-files.ts';
@@ -36,6 +36,25 @@ describe('cut files in three formats', () => {
     CUT_WRITERS.hpgl,
   ]);
   const text = (name: string): string => files.find((f) => f.name === name)!.content as string;
+
+  it('have a name for each strip, also where a film lies in several strips of one load', () => {
+    const strip = (film: string, ...parts: string[]) => ({ film, parts: parts.map((part) => ({ part })) });
+    const loads = [
+      {
+        number: 1,
+        strips: [strip('chalk', 'bram', 'ida'), strip('chalk', 'tove', 'rosalind'), strip('ensign', 'ida')],
+      },
+      { number: 2, strips: [strip('chalk', ''), strip('chalk', ''), strip('chalk', 'ida')] },
+    ];
+    expect(cutFileNames(loads)).toEqual([
+      'cut-1-chalk',
+      'cut-1-chalk-strip-2',
+      'cut-1-ensign-ida',
+      'cut-2-chalk',
+      'cut-2-chalk-strip-2',
+      'cut-2-chalk-ida',
+    ]);
+  });
 
   it('agree with each other within 0.03 mm, read by readers of their own', () => {
     expect(files.map((f) => f.name).sort()).toEqual(['cut-1-deep-water.dxf', 'cut-1-deep-water.hpgl', 'cut-1-deep-water.svg', 'cut-1-ensign.dxf', 'cut-1-ensign.hpgl', 'cut-1-ensign.svg']); // prettier-ignore

@@ -66,17 +66,36 @@ export function cutFiles(
   wish: CutWish & { readonly mirrored?: boolean } = PLAIN_CUT,
   writers: readonly CutWriter[] = [CUT_WRITERS.svg],
 ): JobFile[] {
-  return cutLines(project, cut, sheet, wish).flatMap((lines) =>
-    writers.map((write) => write(lines, fileNameOf(lines))),
-  );
+  const names = cutFileNames(sheet.plan.loads);
+  return cutLines(project, cut, sheet, wish).flatMap((lines, i) => writers.map((write) => write(lines, names[i]!)));
+}
+
+/** What of a strip its file is named by. */
+interface NamedStrip {
+  readonly film: string;
+  readonly parts: readonly { readonly part: string }[];
 }
 
 /** What is cut of several parts is named by its film alone. */
-const onlyPart = ({ parts }: Strip): string => (parts.length === 1 ? parts[0]!.part : '');
+const onlyPart = ({ parts }: Pick<NamedStrip, 'parts'>): string => (parts.length === 1 ? parts[0]!.part : '');
 
-function fileNameOf({ load, film, strip }: CutLines): string {
-  const part = onlyPart(strip);
-  return `cut-${load.number}-${film.id}${part && `-${part}`}`;
+/**
+ * Names of the cut files of some loads, strip by strip, without their endings. A film may lie in several strips of one load:
+ * each has a name of its own, so that none is written over another.
+ */
+export function cutFileNames(
+  loads: readonly { readonly number: number; readonly strips: readonly NamedStrip[] }[],
+): string[] {
+  const names: string[] = [];
+  for (const { number, strips } of loads)
+    for (const strip of strips) {
+      const part = onlyPart(strip);
+      const plain = `cut-${number}-${strip.film}${part && `-${part}`}`;
+      let name = plain;
+      for (let more = 2; names.includes(name); more++) name = `${plain}-strip-${more}`;
+      names.push(name);
+    }
+  return names;
 }
 
 /** What is cut of each strip of film in each load. */

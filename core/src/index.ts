@@ -76,7 +76,7 @@ export {
 } from './blank/words.ts';
 export type { JobFile } from './cut-files.ts';
 export { isExtra, PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
-export { CUT_WRITERS, cutFiles, cutTime, loadsToSend } from './cut-files.ts';
+export { CUT_WRITERS, cutFileNames, cutFiles, cutTime, loadsToSend } from './cut-files.ts';
 export type { CutterLoad, CutterState, HeadNews, SentLoad } from './cut/cutter-state.ts';
 export { describeRefusal, isInCutter } from './cut/cutter-state.ts';
 export type { JobSheet } from './cut/job-sheet.ts';

@@ -14,6 +14,7 @@ import {
   describeLeftOut,
   lightened,
   sideRadii,
+  cutFileNames,
   cutStrip,
   cutTime,
   isExtra,
@@ -208,6 +209,8 @@ export function stripPictures(
   // A cutter of one's own works at its own pace.
   const pace = supply.cutters.find(({ board }) => board.id === sheet.plan.board.id)?.pace;
   const lots = new Map<string, number>();
+  const names = cutFileNames(sheet.plan.loads);
+  let next = 0;
   return sheet.plan.loads.flatMap((load) =>
     load.strips.map((strip) => {
       const pieces = cutStrip(cut, strip);
@@ -222,6 +225,7 @@ export function stripPictures(
       const { widthMm, marginMm } = sheet.plan.board;
       return {
         load: load.number,
+        file: names[next++]!,
         film,
         from,
         to,

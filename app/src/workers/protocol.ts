@@ -160,6 +160,8 @@ export interface CloserPart {
 /** A strip of film in a load, with the cut lines of all that is on it, SVG path data in board mm (y down). */
 export interface StripPicture {
   readonly load: number;
+  /** Name of its cut file, without its ending. */
+  readonly file: string;
   readonly film: string;
   /** The strip of film on the board, mm. */
   readonly from: number;

@@ -225,7 +225,7 @@ async function send(): Promise<void> {
         :key="`${s.load} ${s.film} ${s.lot}`"
         type="button"
         class="btn btn-link d-block"
-        @click="files.save('cut', `cut-${s.load}-${s.film}${onlyPart(s) && `-${onlyPart(s)}`}`)"
+        @click="files.save('cut', s.file)"
       >
         {{ filmName(s.film) }}{{ partWords(s) && `, ${partWords(s)}` }}, load {{ s.load }}
       </button>
