@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { apart, boxesOf, jigsaw, laidRings, namesAndSectors, partArea } from '../../test/nesting.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
+import { reverseRing } from '../polygon/polygon.ts';
 import { nest } from './nest.ts';
 import type { Nesting, NestPart, NestSheet, Quarter } from './nesting.ts';
 
@@ -32,7 +33,7 @@ const partOf = (
         return [50 + r * Math.cos(a), -20 + r * Math.sin(a)];
       }).flat(),
     );
-  return { id: `s${i}`, rings: s.hole ? [ring(1), ring(0.5).reverse() as Float64Array] : [ring(1)], turns: [0, 1, 2, 3].slice(0, 1 + (i % 4)) as Quarter[] }; // prettier-ignore
+  return { id: `s${i}`, rings: s.hole ? [ring(1), reverseRing(ring(0.5))] : [ring(1)], turns: [0, 1, 2, 3].slice(0, 1 + (i % 4)) as Quarter[] }; // prettier-ignore
 };
 
 describe('nest', () => {
