@@ -14,8 +14,6 @@ export interface Foreground {
   readonly threshold: number;
   /** 1 where the thing is, holes filled. */
   readonly mask: Uint8Array;
-  /** Whether it fell into parts that face each other, as a bright stripe down its side parts it, and was put together. */
-  readonly joined: boolean;
   /** Share of the picture that the thing takes. */
   readonly share: number;
 }
@@ -37,11 +35,11 @@ export function findForeground(picture: Picture): Foreground | null {
   const distance = distanceFromBackground(picture);
   const { width, height } = picture;
   const threshold = thresholdOf(distance, width, height);
-  const { mask, joined } = partsOfThing(notFlooded(distance, threshold, width, height), width, height);
+  const mask = partsOfThing(notFlooded(distance, threshold, width, height), width, height);
   let count = 0;
   for (const value of mask) count += value;
   const share = count / mask.length;
-  return threshold > 4 && share > 0.004 && share < 0.95 ? { distance, threshold, mask, joined, share } : null;
+  return threshold > 4 && share > 0.004 && share < 0.95 ? { distance, threshold, mask, share } : null;
 }
 
 function distanceFromBackground({ width, height, rgba }: Picture): Float32Array {
@@ -196,10 +194,10 @@ interface Part {
 const BESIDE = { tall: 0.3, level: 0.7, gap: 0.3 } as const;
 
 /** The largest part of a mask with those that face it across a stripe, and the rows between them filled. */
-function partsOfThing(mask: Uint8Array, width: number, height: number): { mask: Uint8Array; joined: boolean } {
+function partsOfThing(mask: Uint8Array, width: number, height: number): Uint8Array {
   const { label, parts } = connectedParts(mask, width, height);
   const largest = parts.reduce((a: Part | null, b) => (a === null || b.size > a.size ? b : a), null);
-  if (!largest) return { mask: new Uint8Array(mask.length), joined: false };
+  if (!largest) return new Uint8Array(mask.length);
   const taken = new Set([largest.label]);
   let whole: Omit<Part, 'label' | 'size'> = largest;
   const others = parts.filter((part) => part !== largest && part.minX > 0 && part.maxX < width - 1);
@@ -218,9 +216,8 @@ function partsOfThing(mask: Uint8Array, width: number, height: number): { mask: 
     }
   }
   const out = Uint8Array.from(label, (l) => (taken.has(l) ? 1 : 0));
-  const joined = taken.size > 1;
-  if (joined) fillRows(out, width, height);
-  return { mask: out, joined };
+  if (taken.size > 1) fillRows(out, width, height);
+  return out;
 }
 
 function facesIt(part: Part, whole: Omit<Part, 'label' | 'size'>): boolean {

@@ -1,6 +1,7 @@
 import type { Drawing, DrawingColour, DrawingResult } from '../../artwork/drawing.ts';
 import { joinLines } from '../../artwork/join-lines.ts';
 import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../../plane/box.ts';
+import { combine, IDENTITY, type Matrix } from '../../plane/matrix.ts';
 import { unionRings } from '../../polygon/boolean.ts';
 import type { Ring } from '../../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../../polygon/polygon.ts';
@@ -78,7 +79,7 @@ export function readDxfDrawing(text: string): DrawingResult {
   const file = takeApart(records);
   const reader = new Reader(file);
   for (const entity of file.entities) {
-    const problem = reader.take(entity, PLAIN, textOf(entity, 8) ?? '0', 0);
+    const problem = reader.take(entity, IDENTITY, textOf(entity, 8) ?? '0', 0);
     if (problem) return { ok: false, problem: { code: 'too-much', what: problem, limit: MOST[problem] } };
   }
   return reader.finish();
@@ -136,10 +137,6 @@ function readHeader({ groups }: DxfRecord, header: Map<string, number>): void {
   }
 }
 
-/** x' = a·x + c·y + e, y' = b·x + d·y + f. */
-type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
-const PLAIN: Matrix = [1, 0, 0, 1, 0, 0];
-
 const through = ([a, b, c, d, e, f]: Matrix, line: Line): Line => {
   const out: Line = [];
   for (let i = 0; i < line.length; i += 2) {
@@ -147,11 +144,6 @@ const through = ([a, b, c, d, e, f]: Matrix, line: Line): Line => {
     out.push(a * x + c * y + e, b * x + d * y + f);
   }
   return out;
-};
-
-const combine = (outer: Matrix, [p, q, r, s, t, u]: Matrix): Matrix => {
-  const [a, b, c, d, e, f] = outer;
-  return [a * p + c * q, b * p + d * q, a * r + c * s, b * r + d * s, a * t + c * u + e, b * t + d * u + f];
 };
 
 class Reader {
@@ -197,7 +189,7 @@ class Reader {
     const angle = ((numberOf(entity, 50) % 360) * Math.PI) / 180;
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
     const [sx, sy] = [numberOf(entity, 41, 1), numberOf(entity, 42, 1)];
-    const over: Matrix = isTurnedOver(entity) ? [-1, 0, 0, 1, 0, 0] : PLAIN;
+    const over: Matrix = isTurnedOver(entity) ? [-1, 0, 0, 1, 0, 0] : IDENTITY;
     const [columns, rows] = [70, 71].map((code) => Math.max(1, Math.min(1000, numberOf(entity, code, 1))));
     for (let column = 0; column < columns!; column++)
       for (let row = 0; row < rows!; row++) {
