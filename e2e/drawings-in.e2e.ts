@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { readSvgDrawing } from '../core/src/io/svg-art/read.ts';
+import { readSvgDrawing } from '../core/src/io/svg/art/read.ts';
 import { DRAWING_CASES } from '../core/test/lab/drawing-cases.ts';
 import { apart, paintedInBrowser, PX_PER_MM, spreadOf } from '../core/test/lab/drawings.ts';
 

@@ -4,11 +4,11 @@ import process from 'node:process';
 import { benchFuse } from '../core/src/polygon/boolean.bench.ts';
 import { benchTrace } from '../core/src/artwork/trace.bench.ts';
 import { benchProof } from '../core/src/proof/proof.bench.ts';
-import { benchNest } from '../core/src/sheet/nest.bench.ts';
+import { benchNest } from '../core/src/nest/nest.bench.ts';
 import { benchCone } from '../core/src/surface/cone.bench.ts';
-import { benchPhoto } from '../core/src/photo/photo.bench.ts';
+import { benchPhoto } from '../core/src/measure/photo/photo.bench.ts';
 import { benchProfile } from '../core/src/surface/profile.bench.ts';
-import { benchPieces } from '../core/src/wrap/pieces.bench.ts';
+import { benchPieces } from '../core/src/pieces/pieces.bench.ts';
 import type { Row } from '../core/test/measure.ts';
 import { benchApp } from './bench-app.ts';
 

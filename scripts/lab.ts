@@ -1,7 +1,7 @@
 // npm run lab: what is promised, measured by independent means on many seeded samples; the worst of each class.
 import process from 'node:process';
 import { chromium } from '@playwright/test';
-import { readSvgDrawing } from '../core/src/io/svg-art/read.ts';
+import { readSvgDrawing } from '../core/src/io/svg/art/read.ts';
 import { LAB_CLASSES } from '../core/test/lab/classes.ts';
 import { DRAWING_CASES } from '../core/test/lab/drawing-cases.ts';
 import { apart, paintedInBrowser, PX_PER_MM, spreadOf } from '../core/test/lab/drawings.ts';

@@ -1,24 +1,22 @@
-export type { Film, FilmFinish } from './artwork/film.ts';
-export { FILM_FINISHES, filmGive, STARTING_FILMS, thicknessOf } from './artwork/film.ts';
-export type { FontBook, FontFace, FontId } from './artwork/font.ts';
+export type { Film, FilmFinish } from './model/film.ts';
+export { FILM_FINISHES, filmGive, STARTING_FILMS, thicknessOf } from './material/film.ts';
+export type { FontBook, FontFace } from './artwork/font.ts';
+export type { FontId } from './model/item.ts';
 export { faceOf, FONT_CHOICES } from './artwork/font.ts';
-export {
-  drawingOfItems,
-  itemsOfDrawing,
-  keepDrawing,
-  type DrawingSaid,
-  type KeptDrawing,
-} from './artwork/art-items.ts';
+export { drawingOfItems, itemsOfDrawing, keepDrawing, type DrawingSaid } from './artwork/art-items.ts';
+export { type KeptDrawing } from './model/drawing.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawing.ts';
-export type { TraceWish } from './artwork/trace-wish.ts';
-export { FIRST_TRACE } from './artwork/trace-wish.ts';
+export type { TraceWish } from './artwork/trace-options.ts';
+export { FIRST_TRACE } from './artwork/trace-options.ts';
 export { TINY_PIECE_MM } from './numeric/tolerances.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
-export { itemParts } from './wrap/item-parts.ts';
-export type { ItemPart, OutlineActs } from './artwork/acts.ts';
+export { itemParts } from './layout/item-parts.ts';
+export type { ItemPart } from './artwork/acts.ts';
+export type { OutlineActs } from './model/item.ts';
 export { NO_ACTS } from './artwork/acts.ts';
-export type { FittedName, NameList, NameRow, PastedName } from './artwork/name-list.ts';
+export type { FittedName, PastedName } from './artwork/name-list.ts';
+export type { NameList, NameRow } from './model/names.ts';
 export { fitName, MOST_NAMES, pairForBothHands } from './artwork/name-list.ts';
 export { ringText } from './artwork/ring-text.ts';
 export { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './artwork/sets.ts';
@@ -33,8 +31,8 @@ export type {
   RepeatRound,
   Running,
   TextItem,
-} from './artwork/item.ts';
-export type { MotifId } from './artwork/motifs/index.ts';
+} from './model/item.ts';
+export type { MotifId } from './model/item.ts';
 export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
 export type { BenchStep } from './bench/steps.ts';
 export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
@@ -47,24 +45,26 @@ export type {
   ReadingName,
   Station,
   SurfaceKind,
-} from './blank/blank.ts';
-export { isGirth, isRound, layThickness, READINGS_ASKED, READINGS_WELCOME } from './blank/blank.ts';
-export type { BalloonThen } from './blank/balloon.ts';
-export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './blank/balloon.ts';
-export type { BlankForm, BlankProblem, BlankSize, BlankSizeResult } from './blank/size.ts';
-export { coneOfBlank, sizeBlank, STATIONS, takenOffGirth } from './blank/size.ts';
-export type { ErrorReport } from './blank/error-report.ts';
-export { reportErrors } from './blank/error-report.ts';
-export type { BandSizes, FitCheck, FitResult, FitSeen } from './blank/fit-check.ts';
-export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './blank/fit-check.ts';
-export { rimLineOf, zonesOfBlank } from './blank/zones.ts';
-export type { LengthUnit, ParsedLength } from './blank/length.ts';
-export { formatLength, parseLength } from './blank/length.ts';
-export type { ReadingDoubt } from './blank/plausibility.ts';
-export { doubtReadings } from './blank/plausibility.ts';
-export type { Reading, ReadingTake, ReadingTool } from './blank/reading.ts';
-export { summariseReading, USUAL_THICKNESS_MM } from './blank/reading.ts';
-export { logReadings } from './blank/reading-log.ts';
+} from './model/blank.ts';
+export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME } from './measure/readings-asked.ts';
+export { layThickness } from './measure/reading.ts';
+export type { BalloonThen } from './measure/balloon.ts';
+export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './measure/balloon.ts';
+export type { BlankForm, BlankProblem, BlankSize, BlankSizeResult } from './measure/size.ts';
+export { coneOfBlank, sizeBlank, STATIONS, takenOffGirth } from './measure/size.ts';
+export type { ErrorReport } from './measure/error-report.ts';
+export { reportErrors } from './measure/error-report.ts';
+export type { BandSizes, FitCheck, FitSeen } from './model/fit-check.ts';
+export type { FitResult } from './measure/fit-check.ts';
+export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './measure/fit-check.ts';
+export { rimLineOf, zonesOfBlank } from './measure/zones.ts';
+export type { LengthUnit, ParsedLength } from './measure/length.ts';
+export { formatLength, parseLength } from './measure/length.ts';
+export type { ReadingDoubt } from './measure/plausibility.ts';
+export { doubtReadings } from './measure/plausibility.ts';
+export type { Reading, ReadingTake, ReadingTool } from './model/reading.ts';
+export { summariseReading, USUAL_THICKNESS_MM } from './measure/reading.ts';
+export { logReadings } from './measure/reading-log.ts';
 export {
   describeBlankProblem,
   describeDoubt,
@@ -73,18 +73,19 @@ export {
   describeLengthProblem,
   READING_IN_SENTENCE,
   READING_LABEL,
-} from './blank/words.ts';
-export type { JobFile } from './cut-files.ts';
+} from './measure/words.ts';
+export type { JobFile } from './io/files/cut-files.ts';
 export { isExtra, PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
-export { CUT_WRITERS, cutFileNames, cutFiles, cutTime, loadsToSend } from './cut-files.ts';
+export { CUT_WRITERS, cutFileNames, cutFiles, cutTime, loadsToSend } from './io/files/cut-files.ts';
 export type { CutterLoad, CutterState, HeadNews, SentLoad } from './cut/cutter-state.ts';
 export { describeRefusal, isInCutter } from './cut/cutter-state.ts';
-export type { JobSheet } from './cut/job-sheet.ts';
+export type { JobSheet } from './load/job-sheet.ts';
 export type { CutPiece } from './cut/order.ts';
-export { cutStrip, pathLength } from './cut/order.ts';
+export { cutStrip } from './cut/order.ts';
+export { pathLength } from './plane/path-length.ts';
 export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
-export { applyCommand, moveItem, scaleItem } from './document/apply.ts';
+export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
 export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
 export type {
   Acceptance,
@@ -98,8 +99,8 @@ export type {
   OwnMotif,
   Project,
   ShelfBlank,
-} from './document/project.ts';
-export { FORMAT_VERSION } from './document/project.ts';
+} from './model/project.ts';
+export { FORMAT_VERSION } from './model/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
 export {
@@ -112,40 +113,42 @@ export {
   KINDS,
   SURFACES,
 } from './document/schema.ts';
-export type { Examined, JudgedFinding } from './examine.ts';
-export { examineProject, examineSteps, openFindings, type ExamineMemory } from './examine.ts';
+export type { Examined, JudgedFinding } from './pipeline.ts';
+export { examineProject, examineSteps, openFindings, type ExamineMemory } from './pipeline.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
 export { FontProblem, readFont } from './io/font/read.ts';
 export { fontSample } from './io/font/sample.ts';
 export type { Paper } from './io/pdf/template.ts';
-export type { Picture } from './photo/foreground.ts';
-export type { PhotoReading, PhotoScale, PhotoStation } from './photo/photo-profile.ts';
-export { readPhotoProfile, widestShare } from './photo/photo-profile.ts';
-export type { PhotoAxis, Silhouette, SilhouetteOptions, SilhouetteResult } from './photo/silhouette.ts';
-export { findSilhouette } from './photo/silhouette.ts';
-export { describePhotoProblem } from './photo/words.ts';
+export type { Picture } from './raster/foreground.ts';
+export type { PhotoReading, PhotoScale, PhotoStation } from './measure/photo/photo-profile.ts';
+export { readPhotoProfile, widestShare } from './measure/photo/photo-profile.ts';
+export type { PhotoAxis, Silhouette, SilhouetteOptions, SilhouetteResult } from './measure/photo/silhouette.ts';
+export { findSilhouette } from './measure/photo/silhouette.ts';
+export { describePhotoProblem } from './measure/photo/words.ts';
 export { pathData } from './io/svg/path-data.ts';
 export { writeCutSvg } from './io/svg/write-cut.ts';
 export { writeTemplateSvg } from './io/svg/write-template.ts';
-export type { LogEntry, Outcome } from './log/entry.ts';
+export type { LogEntry, Outcome } from './model/log-entry.ts';
 export type { Box } from './plane/box.ts';
 export type { Path, Segment } from './plane/path.ts';
 export type { Point } from './plane/point.ts';
 export type { Polygon, Ring } from './polygon/polygon.ts';
-export { NO_TRIAL, tryOut, type Trial, type TrialOutcome } from './proof/what-if.ts';
+export { NO_TRIAL, tryOut, type Trial, type TrialOutcome } from './measure/what-if.ts';
 export { glanceHalfAngle } from './proof/glance.ts';
 export type { LimitId, LimitInfo, Limits } from './proof/limits.ts';
 export { LIMITS, limitsWith, USUAL_LIMITS } from './proof/limits.ts';
-export type { Command, Finding, FindingCode, Place, Severity } from './proof/finding.ts';
+export type { Command } from './model/command.ts';
+export type { Finding, FindingCode, Place, Severity } from './proof/finding.ts';
 export { signatureOf } from './proof/finding.ts';
 export type { FindingWords } from './proof/words.ts';
 export { describeCommand, describeFinding } from './proof/words.ts';
-export type { Board } from './sheet/board.ts';
-export type { CutterPace } from './sheet/board.ts';
-export { boardById, BOARDS, USUAL_PACE } from './sheet/board.ts';
-export { carryingTapes, tapeArea, tapeLength } from './sheet/tape.ts';
-export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './sheet/booking.ts';
-export { bookPlan, describeBookingProblem, takeBack } from './sheet/booking.ts';
+export type { Board } from './model/board.ts';
+export type { CutterPace } from './model/board.ts';
+export { boardById, BOARDS } from './load/boards.ts';
+export { USUAL_PACE } from './cut/pace.ts';
+export { carryingTapes, tapeArea, tapeLength } from './load/tape-usage.ts';
+export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './load/booking.ts';
+export { bookPlan, describeBookingProblem, takeBack } from './load/booking.ts';
 export type {
   Booking,
   CountedBlank,
@@ -155,76 +158,82 @@ export type {
   StockTape,
   StockThing,
   Supply,
-} from './sheet/stock.ts';
-export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './sheet/stock.ts';
-export type { Leftover } from './sheet/leftover.ts';
-export type { FilmTaken, Taking, Takings } from './sheet/take.ts';
-export type { KeptFilm, PlanStep } from './sheet/load.ts';
-export type { BatchTaken } from './batch-taken.ts';
-export { blanksFor, takenFor } from './batch-taken.ts';
-export type { Cost, CostRates } from './sheet/cost.ts';
-export { costOf } from './sheet/cost.ts';
-export { betterLoads } from './sheet/load.ts';
-export type { HandClash } from './sheet/by-hand.ts';
-export { clashOf, keptOf, letGoOfPart, putByHand } from './sheet/by-hand.ts';
-export type { PartOnBoard } from './sheet/load.ts';
+} from './model/stock.ts';
+export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
+export type { Leftover } from './load/leftover.ts';
+export type { FilmTaken, Taking, Takings } from './load/usage.ts';
+export type { KeptFilm } from './model/laid.ts';
+export type { PlanStep } from './load/load.ts';
+export type { BatchTaken } from './load/batch-usage.ts';
+export { blanksFor, takenFor } from './load/batch-usage.ts';
+export type { Cost, CostRates } from './load/cost.ts';
+export { costOf } from './load/cost.ts';
+export { betterLoads } from './load/load.ts';
+export type { HandClash } from './load/by-hand.ts';
+export { clashOf, keptOf, letGoOfPart, putByHand } from './load/by-hand.ts';
+export type { PartOnBoard } from './model/laid.ts';
 export type { StackReport, LayerReport } from './stack/report.ts';
-export { marksCost } from './marks-cost.ts';
+export { marksCost } from './load/marks-cost.ts';
 export type { SectionLayer, Deepest } from './stack/depth.ts';
-export type { Stack } from './stack/stack.ts';
-export { PLAIN_STACK } from './stack/stack.ts';
+export type { Stack } from './model/stack.ts';
+export { PLAIN_STACK } from './layers/order.ts';
 export { TACKS } from './document/stock-schema.ts';
 export { stockDocument } from './document/new-project.ts';
-export type { StockDocument } from './document/project.ts';
+export type { StockDocument } from './model/project.ts';
 export { joinBoxes } from './plane/box.ts';
 export { simplifyRing } from './plane/simplify.ts';
-export type { CuttablePiece } from './cut/job-sheet.ts';
-export { blocksOf, planJob } from './cut/job-sheet.ts';
-export type { Load, LoadPlan, Strip } from './sheet/load.ts';
+export type { CuttablePiece } from './pieces/cuttable.ts';
+export { blocksOf } from './load/blocks.ts';
+export { planJob } from './load/job-sheet.ts';
+export type { Load, LoadPlan, Strip } from './load/load.ts';
 export type { ConeSpec } from './surface/cone.ts';
 export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
 export { widestPulled } from './surface/film-strain.ts';
 export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
 export { eyeDistance } from './surface/foreshortening.ts';
-export { eyeView, type EyeView } from './wrap/eye-view.ts';
-export type { Make } from './wrap/batch.ts';
-export type { Wrap } from './wrap/derive.ts';
-export { deriveWrap, type Derived } from './wrap/derive.ts';
-export { deriveFitPaper, solveFitPaper } from './wrap/fit-paper.ts';
+export { eyeView, type EyeView } from './present/eye-view.ts';
+export type { Make } from './pieces/batch.ts';
+export type { Wrap } from './pieces/wrap.ts';
+export { deriveWrap, type Derived } from './pieces/wrap.ts';
+export { deriveFitPaper, solveFitPaper } from './pieces/fit-paper.ts';
 export type { FilmGive } from './surface/film-strain.ts';
 export { ballPatch } from './surface/ball-patch.ts';
 export type { Profile, ProfileStation } from './surface/profile.ts';
 export { profileOf } from './surface/profile.ts';
-export type { Flattening, FlattenOption, FlattenWay } from './wrap/flattening.ts';
-export { describeFlattening, describeWay, strainText } from './wrap/flatten-words.ts';
-export { keptSide, patchLatitude } from './wrap/flattening.ts';
-export type { FlatPanel } from './wrap/panels.ts';
-export { backSeam, seamOnFlat } from './wrap/panel-frame.ts';
-export { boxOfPanels, carriesPieces, makePanels } from './wrap/panels.ts';
-export type { AtSeam, Job, Process, Seam } from './wrap/job.ts';
-export { PLAIN_SEAM, USUAL_PROCESS, wrapFilm } from './wrap/job.ts';
-export type { FoundSeam } from './wrap/seam-finder.ts';
-export type { SeamCut } from './wrap/seam-cuts.ts';
-export type { SeamPath } from './wrap/seam-path.ts';
-export { seamAt } from './wrap/seam-path.ts';
-export { shareOfGive } from './wrap/piece-give.ts';
-export type { Piece } from './wrap/pieces.ts';
-export type { Hand, PlacedItem } from './wrap/place.ts';
-export { azimuthOfFacing } from './wrap/place.ts';
-export { cutSize } from './wrap/cut-size.ts';
-export { radiusOnSide, sideRadii, type SideRadii } from './wrap/side-radius.ts';
+export type { Flattening, FlattenOption, FlattenWay } from './flat/flattening.ts';
+export { describeFlattening, describeWay, strainText } from './flat/flatten-words.ts';
+export { keptSide, patchLatitude } from './flat/flattening.ts';
+export type { FlatPanel } from './seam/panels/panels.ts';
+export { backSeam, seamOnFlat } from './seam/panel-frame.ts';
+export { boxOfPanels, carriesPieces, makePanels } from './seam/panels/panels.ts';
+export type { AtSeam, Seam } from './model/seam.ts';
+export type { Job, Process } from './model/job.ts';
+export { PLAIN_SEAM } from './seam/plain-seam.ts';
+export { USUAL_PROCESS } from './material/process.ts';
+export { wrapFilm } from './flat/wrap-film.ts';
+export type { FoundSeam } from './seam/finder.ts';
+export type { SeamCut } from './seam/cuts.ts';
+export type { SeamPath } from './seam/path.ts';
+export { seamAt } from './seam/path.ts';
+export { shareOfGive } from './pieces/give.ts';
+export type { Piece } from './pieces/pieces.ts';
+export type { Hand } from './model/job.ts';
+export type { PlacedItem } from './layout/place.ts';
+export { azimuthOfFacing } from './layout/place.ts';
+export { cutSize } from './layout/cut-size.ts';
+export { radiusOnSide, sideRadii, type SideRadii } from './surface/side-radius.ts';
 export { emptyBackup, nameOfRecord, readBackup, unreadableOf, type BackupResult } from './document/read-backup.ts';
 export { sameValue } from './document/same-value.ts';
-export { describeHeavy, describeLeftOut, heavyItems, lightened, type HeavyItem } from './weight.ts';
-export { triedFixes, withTriedFixes, type JudgedBy } from './tried-fixes.ts';
-export { sumTexts } from './blank/sum-words.ts';
+export { describeHeavy, describeLeftOut, heavyItems, lightened, type HeavyItem } from './document/weight.ts';
+export { triedFixes, withTriedFixes, type JudgedBy } from './proof/tried-fixes.ts';
+export { sumTexts } from './measure/sum-words.ts';
 export { keepable, type Keepable } from './document/keepable.ts';
 export { describeKeepProblem } from './document/keepable-words.ts';
 export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';
-export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './wrap/snap.ts';
-export { snapLines, snapTo } from './wrap/snap.ts';
-export type { SeamView, SeamViewPiece } from './wrap/seam-view.ts';
-export { seamView } from './wrap/seam-view.ts';
-export { TAPE_GIVE, tapeSheets, type TapeSheet } from './wrap/tape.ts';
-export type { Template } from './wrap/template.ts';
-export { makeTemplate } from './wrap/template.ts';
+export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './layout/snap.ts';
+export { snapLines, snapTo } from './layout/snap.ts';
+export type { SeamView, SeamViewPiece } from './present/seam-view.ts';
+export { seamView } from './present/seam-view.ts';
+export { TAPE_GIVE, tapeSheets, type TapeSheet } from './pieces/tape-sheets.ts';
+export type { Template } from './flat/template.ts';
+export { makeTemplate } from './flat/template.ts';

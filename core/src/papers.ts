@@ -4,5 +4,5 @@ export { writeTemplateDxf } from './io/dxf/write-template.ts';
 export { writeBenchPdf } from './io/pdf/bench.ts';
 export { writeProofPdf } from './io/pdf/proof-sheet.ts';
 export { writeTemplatePdf } from './io/pdf/template.ts';
-export type { JobFileOptions } from './job-files.ts';
-export { jobFiles, writeDxf } from './job-files.ts';
+export type { JobFileOptions } from './io/files/job-files.ts';
+export { jobFiles, writeDxf } from './io/files/job-files.ts';

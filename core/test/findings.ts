@@ -1,18 +1,19 @@
 import { expect } from 'vitest';
-import type { ArtworkItem, Placement } from '../src/artwork/item.ts';
-import type { Blank } from '../src/blank/blank.ts';
+import type { ArtworkItem, Placement } from '../src/model/item.ts';
+import type { Blank } from '../src/model/blank.ts';
 import { describeFinding } from '../src/proof/words.ts';
 import { makeJob } from './jobs.ts';
-import { applyCommand } from '../src/document/apply.ts';
+import { applyCommand } from '../src/document/commands/apply.ts';
 import { newProject } from '../src/document/new-project.ts';
-import type { Project } from '../src/document/project.ts';
-import { examineProject } from '../src/examine.ts';
-import type { Command, Finding, FindingCode, ProofContext, Severity } from '../src/proof/finding.ts';
+import type { Project } from '../src/model/project.ts';
+import { examineProject } from '../src/pipeline.ts';
+import type { Command } from '../src/model/command.ts';
+import type { Finding, FindingCode, ProofContext, Severity } from '../src/proof/finding.ts';
 import { proof } from '../src/proof/proof.ts';
 import type { Limits } from '../src/proof/limits.ts';
 import { USUAL_LIMITS } from '../src/proof/limits.ts';
-import { supplyOf } from '../src/sheet/stock.ts';
-import type { Job } from '../src/wrap/job.ts';
+import { supplyOf } from '../src/load/supply.ts';
+import type { Job } from '../src/model/job.ts';
 import { testFonts } from './fonts.ts';
 
 /** A project around a job, with a board large enough not to matter unless a test asks. */

@@ -1,12 +1,12 @@
-import { PLAIN_STACK } from '../src/stack/stack.ts';
-import type { ArtItem, MotifItem, TextItem } from '../src/artwork/item.ts';
-import { STARTING_FILMS } from '../src/artwork/film.ts';
-import type { Blank, ReadingName } from '../src/blank/blank.ts';
+import { PLAIN_STACK } from '../src/layers/order.ts';
+import type { ArtItem, MotifItem, TextItem } from '../src/model/item.ts';
+import { STARTING_FILMS } from '../src/material/film.ts';
+import type { Blank, ReadingName } from '../src/model/blank.ts';
 import { AS_IT_FALLS, USUAL_BALLOON } from '../src/document/new-project.ts';
 import { ANYWHERE, PLAIN_LINES } from '../src/artwork/new-item.ts';
-import type { Reading } from '../src/blank/reading.ts';
-import type { Job } from '../src/wrap/job.ts';
-import { PLAIN_SEAM } from '../src/wrap/job.ts';
+import type { Reading } from '../src/model/reading.ts';
+import type { Job } from '../src/model/job.ts';
+import { PLAIN_SEAM } from '../src/seam/plain-seam.ts';
 
 /** A reading with no tape to take off, so that worked figures stay round. */
 export const bare = (mm: number, how: Reading['how'] = 'tape'): Reading => ({

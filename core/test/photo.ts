@@ -1,4 +1,4 @@
-import type { Picture } from '../src/photo/foreground.ts';
+import type { Picture } from '../src/raster/foreground.ts';
 
 /** A round thing to be photographed: radius by height down from its top, mm. */
 export interface Thing {

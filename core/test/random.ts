@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { NO_ACTS } from '../src/artwork/acts.ts';
-import type { ArtworkItem, Placement } from '../src/artwork/item.ts';
-import type { Blank } from '../src/blank/blank.ts';
-import type { Project } from '../src/document/project.ts';
+import type { ArtworkItem, Placement } from '../src/model/item.ts';
+import type { Blank } from '../src/model/blank.ts';
+import type { Project } from '../src/model/project.ts';
 import { projectOf } from './findings.ts';
 import { makeBlank, makeJob, makeProfile, motifItem, mug, plate, textItem } from './jobs.ts';
 

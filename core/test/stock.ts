@@ -1,6 +1,7 @@
-import { STARTING_FILMS } from '../src/artwork/film.ts';
-import type { Offcut, StockCutter, StockFilm } from '../src/sheet/stock.ts';
-import { boardById, USUAL_PACE } from '../src/sheet/board.ts';
+import { STARTING_FILMS } from '../src/material/film.ts';
+import type { Offcut, StockCutter, StockFilm } from '../src/model/stock.ts';
+import { boardById } from '../src/load/boards.ts';
+import { USUAL_PACE } from '../src/cut/pace.ts';
 
 /** A roll of the first film, 300 mm wide and 5 m long, bought for 30. */
 export const makeStockFilm = (change: Partial<StockFilm> = {}): StockFilm => ({

@@ -1,27 +1,9 @@
-import { offsetRings } from '../polygon/offset.ts';
+import type { OutlineActs } from '../model/item.ts';
+import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
 import { unionRings } from '../polygon/boolean.ts';
+import { offsetRings } from '../polygon/offset.ts';
 import type { Polygon, Ring } from '../polygon/polygon.ts';
 import { ringArea, ringContains, ringsOf } from '../polygon/polygon.ts';
-import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
-
-/** What is done to an item's outlines after it was drawn; words stay words, and each can be taken back. */
-export interface OutlineActs {
-  /** mm by which its outlines are moved outwards; negative thins. */
-  readonly thickenMm: number;
-  readonly fillHoles: boolean;
-  /** Parts that are left out: a spot in each, as shares of the item's width and height from its middle. */
-  readonly dropped: readonly (readonly [number, number])[];
-  /** Items whose outlines are cut away from this one. */
-  readonly cutAway: readonly string[];
-  /** Item inside whose outlines this one is kept; null for none. */
-  readonly onlyInside: string | null;
-  /** Whether it only shapes others and is not cut itself. */
-  readonly shapesOnly: boolean;
-  /** mm. Width of the bridges by which islands hang together with what is round them; 0 leaves them loose. */
-  readonly bridgeMm: number;
-  /** Parts of a drawing that are less than this across on the blank, both ways, are left off; 0 leaves off none. */
-  readonly specksMm: number;
-}
 
 /** Nothing done. */
 export const NO_ACTS: OutlineActs = {

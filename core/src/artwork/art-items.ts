@@ -1,7 +1,8 @@
+import type { KeptDrawing } from '../model/drawing.ts';
+import type { ArtItem, Provenance } from '../model/item.ts';
 import { fitRing } from '../plane/fit.ts';
 import { pathData } from '../plane/path-text.ts';
 import type { Drawing } from './drawing.ts';
-import type { ArtItem, Provenance } from './item.ts';
 import { ANYWHERE } from './new-item.ts';
 
 /** Share of a drawing's larger side by which its outlines may stray when they are kept as curves. */
@@ -10,14 +11,6 @@ const KEPT_SHARE = 1e-4;
 /** What is said of a drawing when it is brought in. */
 export interface DrawingSaid extends Provenance {
   readonly name: string;
-}
-
-/** A drawing as it is kept: outlines as curves. */
-export interface KeptDrawing {
-  readonly widthMm: number;
-  readonly heightMm: number;
-  /** Each colour's film as SVG path data, mm from the middle of the drawing, y up. */
-  readonly colours: readonly { readonly colour: string; readonly pathData: string }[];
 }
 
 /** Fits curves to the outlines of a drawing. */

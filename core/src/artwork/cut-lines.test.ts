@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readSvgDrawing } from '../io/svg-art/read.ts';
+import { readSvgDrawing } from '../io/svg/art/read.ts';
 import type { Drawing, DrawingResult } from './drawing.ts';
 
 const page = (inside: string): DrawingResult =>

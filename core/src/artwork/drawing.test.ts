@@ -2,17 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../test/fonts.ts';
 import { makeBlank, makeJob, tumbler } from '../../test/jobs.ts';
-import { applyCommand } from '../document/apply.ts';
+import { applyCommand } from '../document/commands/apply.ts';
 import { projectOf } from '../../test/findings.ts';
 import { checkDocument } from '../document/read.ts';
-import { readSvgDrawing } from '../io/svg-art/read.ts';
-import type { Piece } from '../wrap/pieces.ts';
-import { deriveWrap } from '../wrap/derive.ts';
+import { readSvgDrawing } from '../io/svg/art/read.ts';
+import type { Piece } from '../pieces/pieces.ts';
+import { deriveWrap } from '../pieces/wrap.ts';
 import { drawingOfItems, itemsOfDrawing, keepDrawing } from './art-items.ts';
 import { specksOf } from './drawing.ts';
 import { matchFilms, nearestFilm } from './film-match.ts';
-import { STARTING_FILMS } from './film.ts';
-import type { ArtItem } from './item.ts';
+import { STARTING_FILMS } from '../material/film.ts';
+import type { ArtItem } from '../model/item.ts';
 import { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './sets.ts';
 
 /** A red square at the left and a blue one at the right of a drawing of 40 × 10 mm. */

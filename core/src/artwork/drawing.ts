@@ -1,4 +1,4 @@
-import { nestRings } from '../polygon/nest.ts';
+import { nestRings } from '../polygon/hole-assignment.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { polygonArea } from '../polygon/polygon.ts';
 import { isSpeck } from './acts.ts';

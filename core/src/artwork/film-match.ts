@@ -1,5 +1,5 @@
 import { differenceCiede2000 } from 'culori';
-import type { Film } from './film.ts';
+import type { Film } from '../model/film.ts';
 
 const difference = differenceCiede2000();
 

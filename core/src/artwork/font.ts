@@ -1,3 +1,4 @@
+import type { FontId } from '../model/item.ts';
 import type { Path } from '../plane/path.ts';
 
 /** One placed glyph of a line of text, in font units. */
@@ -39,9 +40,6 @@ export const FONT_CHOICES = [
 
 /** Id of a shipped font. */
 export type ShippedFontId = (typeof FONT_CHOICES)[number]['id'];
-
-/** Id of a font: a shipped one, or one that the person brought. */
-export type FontId = string;
 
 /** Faces by font, loaded by the caller: the shipped ones always, those that were brought as far as they are there. */
 export type FontBook = Readonly<Record<ShippedFontId, FontFace>> & { readonly [id: FontId]: FontFace | undefined };

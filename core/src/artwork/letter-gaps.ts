@@ -1,4 +1,4 @@
-import type { TextItem } from './item.ts';
+import type { TextItem } from '../model/item.ts';
 
 /** Gaps of a text at some size, mm. */
 export interface LetterGaps {

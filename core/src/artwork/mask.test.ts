@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../test/fonts.ts';
 import { makeBlank, makeJob, textItem } from '../../test/jobs.ts';
-import { deriveWrap } from '../wrap/derive.ts';
+import { deriveWrap } from '../pieces/wrap.ts';
 import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
 import { MASK_MARGIN_MM, maskRound, type MaskOpens } from './mask.ts';
 

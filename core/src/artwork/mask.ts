@@ -1,5 +1,5 @@
 import { NO_ACTS } from './acts.ts';
-import type { ArtworkItem, MotifItem } from './item.ts';
+import type { ArtworkItem, MotifItem } from '../model/item.ts';
 import { newMotif } from './new-item.ts';
 
 /** mm of mask round a design, so that gel, grit or paint does not get past its edge. */

@@ -1,6 +1,6 @@
 import { NO_ACTS } from './acts.ts';
-import type { MotifItem, TextItem } from './item.ts';
-import type { MotifId } from './motifs/index.ts';
+import type { MotifItem, TextItem } from '../model/item.ts';
+import type { MotifId } from '../model/item.ts';
 import { MOTIFS } from './motifs/index.ts';
 
 /** As things are first placed: in front, half-way down, once. */

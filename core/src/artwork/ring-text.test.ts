@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../test/fonts.ts';
 import { makeBlank, makeJob, textItem } from '../../test/jobs.ts';
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
-import { deriveWrap } from '../wrap/derive.ts';
-import type { RingSetting } from './item.ts';
+import { deriveWrap } from '../pieces/wrap.ts';
+import type { RingSetting } from '../model/item.ts';
 import { ringText } from './ring-text.ts';
 import { textOutlines } from './text.ts';
 

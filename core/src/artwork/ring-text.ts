@@ -2,7 +2,7 @@ import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
-import type { RingSetting } from './item.ts';
+import type { RingSetting } from '../model/item.ts';
 import { motifOutlines } from './motifs/index.ts';
 import { textOutlines } from './text.ts';
 

@@ -1,4 +1,4 @@
-import type { ArtItem, ArtworkItem } from './item.ts';
+import type { ArtItem, ArtworkItem } from '../model/item.ts';
 
 /** The other colours of the drawing that an item is a colour of; none for words and motifs. */
 export function matesOf(items: readonly ArtworkItem[], item: ArtworkItem): ArtItem[] {

@@ -1,6 +1,6 @@
 import { contours } from 'd3-contour';
 import { formatHex } from 'culori';
-import type { Picture } from '../photo/foreground.ts';
+import type { Picture } from '../raster/foreground.ts';
 import { boxHeight, boxOfRings, boxWidth } from '../plane/box.ts';
 import { flattenPath } from '../plane/flatten.ts';
 import { fitRing } from '../plane/fit.ts';
@@ -8,7 +8,7 @@ import type { Ring } from '../polygon/polygon.ts';
 import { reverseRing, ringArea } from '../polygon/polygon.ts';
 import type { Drawing, DrawingColour, DrawingResult } from './drawing.ts';
 import { coloursOf, nearestColour, type Rgb } from './picture-colours.ts';
-import type { TraceWish } from './trace-wish.ts';
+import type { TraceWish } from './trace-options.ts';
 
 /** px by which the fitted outline may leave the traced one. */
 const FIT_PX = 0.35;

@@ -1,10 +1,10 @@
-import type { Film } from '../artwork/film.ts';
+import type { Film } from '../model/film.ts';
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxWidth, EMPTY_BOX, joinBoxes } from '../plane/box.ts';
-import type { Make } from '../wrap/batch.ts';
-import type { Wrap } from '../wrap/derive.ts';
-import type { Job } from '../wrap/job.ts';
-import type { Piece } from '../wrap/pieces.ts';
+import type { Make } from '../pieces/batch.ts';
+import type { Wrap } from '../pieces/wrap.ts';
+import type { Job } from '../model/job.ts';
+import type { Piece } from '../pieces/pieces.ts';
 
 /** One thing that is made, as often as it is. */
 export interface MadeThing {

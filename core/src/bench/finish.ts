@@ -1,6 +1,6 @@
-import type { Blank } from '../blank/blank.ts';
-import { BALLOON_KEEPS_HOURS } from '../blank/balloon.ts';
-import type { Job } from '../wrap/job.ts';
+import type { Blank } from '../model/blank.ts';
+import { BALLOON_KEEPS_HOURS } from '../measure/balloon.ts';
+import type { Job } from '../model/job.ts';
 import type { BenchStep } from './steps.ts';
 
 type Step = Pick<BenchStep, 'id' | 'title' | 'body'> & Partial<BenchStep>;

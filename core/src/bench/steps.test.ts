@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { contextOf, projectOf } from '../../test/findings.ts';
 import { makeBlank, makeJob, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
-import { planJob } from '../cut/job-sheet.ts';
-import type { Project } from '../document/project.ts';
-import { boardById } from '../sheet/board.ts';
+import { planJob } from '../load/job-sheet.ts';
+import type { Project } from '../model/project.ts';
+import { boardById } from '../load/boards.ts';
 import { coverage } from './facts.ts';
 import { benchSteps, holdTrueOver100, layingStyle, waitText, type BenchStep } from './steps.ts';
 

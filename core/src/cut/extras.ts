@@ -5,8 +5,8 @@ import { intersectRings } from '../polygon/boolean.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
-import type { Board } from '../sheet/board.ts';
-import type { Strip } from '../sheet/load.ts';
+import type { Board } from '../model/board.ts';
+import type { Strip } from '../load/load.ts';
 import type { CutPiece } from './order.ts';
 
 /** Where a strip of film lies on the board. */

@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { STARTING_FILMS } from '../artwork/film.ts';
+import { STARTING_FILMS } from '../material/film.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
 import { pathFromRing } from '../plane/path.ts';
-import { boardById } from '../sheet/board.ts';
-import { planLoads } from '../sheet/load.ts';
+import { boardById } from '../load/boards.ts';
+import { planLoads } from '../load/load.ts';
 import { writeCutSvg } from '../io/svg/write-cut.ts';
-import { planJob } from './job-sheet.ts';
-import { cutPieces, pathLength } from './order.ts';
+import { planJob } from '../load/job-sheet.ts';
+import { cutPieces } from './order.ts';
+import { pathLength } from '../plane/path-length.ts';
 
 const box = (x: number, y: number, w: number): number[] => [x, y, x + w, y, x + w, y + w, x, y + w];
 const piece = (id: string, ...rings: number[][]) => ({

@@ -1,7 +1,7 @@
-import { flattenPath } from '../plane/flatten.ts';
+import type { Strip } from '../load/load.ts';
+import type { PartOnBoard } from '../model/laid.ts';
 import type { Path } from '../plane/path.ts';
 import { mapPath } from '../plane/path.ts';
-import type { PartOnBoard, Strip } from '../sheet/load.ts';
 
 /** What is cut of one piece: counters before the outline, so that nothing is loose while the blade works inside it. */
 export interface CutPiece {
@@ -106,14 +106,4 @@ function untangled(pieces: CutPiece[]): CutPiece[] {
 
 function turn(order: number[], from: number, to: number): void {
   for (let a = from, b = to; a < b; a++, b--) [order[a], order[b]] = [order[b]!, order[a]!];
-}
-
-/** Length of a path, mm, to about a thousandth. */
-export function pathLength(path: Path): number {
-  const points = flattenPath(path, 0.02);
-  let length = 0;
-  for (let i = 2; i < points.length; i += 2)
-    length += Math.hypot(points[i]! - points[i - 2]!, points[i + 1]! - points[i - 1]!);
-  if (path.closed && points.length > 4) length += Math.hypot(points[0]! - points.at(-2)!, points[1]! - points.at(-1)!);
-  return length;
 }

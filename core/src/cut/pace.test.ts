@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { CutterPace } from '../sheet/board.ts';
+import type { CutterPace } from '../model/board.ts';
 import { headAt, totalsOf, wayOfHead, type Stroke } from './pace.ts';
 
 const pace: CutterPace = { cutMmS: 50, travelMmS: 100, accelMmS2: 500, liftS: 0.2 };

@@ -1,4 +1,4 @@
-import type { CutterPace } from '../sheet/board.ts';
+import type { CutterPace } from '../model/board.ts';
 
 /** One stroke of the blade: points as x, y in mm; the first is where it comes down. */
 export interface Stroke {
@@ -131,3 +131,6 @@ function pointAlong(points: Float64Array, mm: number): [number, number] {
   }
   return [points.at(-2)!, points.at(-1)!];
 }
+
+/** A careful pace for small work; starting values. */
+export const USUAL_PACE: CutterPace = { cutMmS: 60, travelMmS: 200, accelMmS2: 800, liftS: 0.2 };

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PLAIN_SEAM } from '../wrap/job.ts';
+import { PLAIN_SEAM } from '../seam/plain-seam.ts';
 import { z } from 'zod';
 import { readFileSync } from 'node:fs';
 import { projectOf } from '../../test/findings.ts';
 import { bare, makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
-import { applyCommand, moveItem, scaleItem } from './apply.ts';
+import { applyCommand, moveItem, scaleItem } from './commands/apply.ts';
 import { newMotif, newText } from '../artwork/new-item.ts';
 import { newBlank, newProject, newShelfBlank } from './new-project.ts';
-import { FORMAT_VERSION, type Backup, type Project } from './project.ts';
+import { FORMAT_VERSION, type Backup, type Project } from '../model/project.ts';
 import { emptyBackup } from './read-backup.ts';
 import { checkDocument, describeReadProblem, readDocument } from './read.ts';
 import { backupSchema, ownFontSchema, ownMotifSchema, KINDS, projectSchema, shelfBlankSchema } from './schema.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { FILM_THICKNESS_MM, type Film, type FilmFinish } from '../artwork/film.ts';
+import { FILM_THICKNESS_MM } from '../material/film.ts';
+import { type Film, type FilmFinish } from '../model/film.ts';
 
 /**
  * Limits that keep a hostile or broken file from filling memory. They lie well past what anybody makes: every change is

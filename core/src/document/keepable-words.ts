@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { formatLength } from '../blank/length.ts';
+import { formatLength } from '../measure/length.ts';
 import type { Keepable } from './keepable.ts';
 
 /** What fields are called, by the name that they have in a project. */

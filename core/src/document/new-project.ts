@@ -1,12 +1,12 @@
-import { PLAIN_STACK } from '../stack/stack.ts';
-import { STARTING_FILMS } from '../artwork/film.ts';
-import type { Blank, BlankKind, BalloonPlan, FlatteningChoice, Station, SurfaceKind } from '../blank/blank.ts';
-import { isRound } from '../blank/blank.ts';
-import { USUAL_THICKNESS_MM } from '../blank/reading.ts';
-import { PLAIN_SEAM } from '../wrap/job.ts';
-import type { StockThing } from '../sheet/stock.ts';
-import type { Project, ShelfBlank, StockDocument } from './project.ts';
-import { FORMAT_VERSION } from './project.ts';
+import { PLAIN_STACK } from '../layers/order.ts';
+import { STARTING_FILMS } from '../material/film.ts';
+import type { Blank, BlankKind, BalloonPlan, FlatteningChoice, Station, SurfaceKind } from '../model/blank.ts';
+import { isRound } from '../measure/readings-asked.ts';
+import { USUAL_THICKNESS_MM } from '../measure/reading.ts';
+import { PLAIN_SEAM } from '../seam/plain-seam.ts';
+import type { StockThing } from '../model/stock.ts';
+import type { Project, ShelfBlank, StockDocument } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/project.ts';
 
 /** How a side is flattened until the person chooses. */
 export const AS_IT_FALLS: FlatteningChoice = { way: 'best', parts: null, keep: null, patchMm: null, patchUpDeg: 0 };

@@ -1,5 +1,5 @@
-import type { Backup, KeptCopy, RecordStore, Unreadable } from './project.ts';
-import { FORMAT_VERSION } from './project.ts';
+import type { Backup, KeptCopy, RecordStore, Unreadable } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/project.ts';
 import { checkDocument, describeReadProblem, type MivetDocument, type ReadProblem } from './read.ts';
 import { ownLimitsSchema, ownSettingsSchema, unreadableSchema } from './schema.ts';
 import { isRaw, type Raw } from './versions/walk.ts';

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
-import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } from './project.ts';
-import { FORMAT_VERSION } from './project.ts';
+import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/project.ts';
 import { STEPS } from './versions/index.ts';
 import { bringUp, type Raw } from './versions/walk.ts';
 import { backupSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema, stockSchema } from './schema.ts';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import type { ArtworkItem } from '../artwork/item.ts';
-import { MOTIF_IDS, type MotifId } from '../artwork/motifs/index.ts';
-import type { Blank, BlankKind, SurfaceKind } from '../blank/blank.ts';
+import type { ArtworkItem } from '../model/item.ts';
+import type { MotifId } from '../model/item.ts';
+import { MOTIF_IDS } from '../artwork/motifs/index.ts';
+import type { Blank, BlankKind, SurfaceKind } from '../model/blank.ts';
 import { angle, colour, filmSchema, id, mm, MOST, short, stamp } from './fields.ts';
 import type {
   Backup,
@@ -12,8 +13,8 @@ import type {
   ShelfBlank,
   StockDocument,
   Unreadable,
-} from './project.ts';
-import { FORMAT_VERSION } from './project.ts';
+} from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/project.ts';
 import { lotSchema, stockThingSchema } from './stock-schema.ts';
 
 const toolSchema = z.enum(['tape', 'ruler', 'caliper', 'strip', 'photo']);

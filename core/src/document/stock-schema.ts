@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { Board } from '../sheet/board.ts';
-import type { Lot } from '../sheet/lot.ts';
-import type { Booking, Offcut, StockCutter, StockFilm, StockTape, StockThing } from '../sheet/stock.ts';
+import type { Board } from '../model/board.ts';
+import type { Lot } from '../model/laid.ts';
+import type { Booking, Offcut, StockCutter, StockFilm, StockTape, StockThing } from '../model/stock.ts';
 import { filmSchema, id, MOST, onBoard, quarter, short, stamp } from './fields.ts';
 
 const outlineSchema = z

@@ -2,7 +2,7 @@ import { ClipType, FillRule, type Path64, type Point64 } from 'clipper2-ts';
 import { POLYGON_GRID_PER_MM } from '../numeric/tolerances.ts';
 import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
 import { makeKernel } from './kernel.ts';
-import { nestRings } from './nest.ts';
+import { nestRings } from './hole-assignment.ts';
 import type { Polygon, Ring } from './polygon.ts';
 
 /** How overlapping outlines of one input count: `nonzero` as fonts mean it, `evenodd` as many drawings mean it. */

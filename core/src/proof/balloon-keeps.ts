@@ -1,4 +1,4 @@
-import { balloonAtHandOver } from '../blank/balloon.ts';
+import { balloonAtHandOver } from '../measure/balloon.ts';
 import type { Finding, Judge } from './finding.ts';
 
 /** A balloon that will not last until the hand-over, or will shrink under its film by more than film takes. */

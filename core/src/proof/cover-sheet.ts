@@ -1,4 +1,4 @@
-import { hasCoverSheet } from '../artwork/film.ts';
+import { hasCoverSheet } from '../material/film.ts';
 import type { Finding, Judge } from './finding.ts';
 
 /** Films that come under a clear sheet, which has to be off before the blade gets to them. */

@@ -1,5 +1,6 @@
-import type { Make } from '../wrap/batch.ts';
-import type { Command, Finding, Judge, ProofContext } from './finding.ts';
+import type { Make } from '../pieces/batch.ts';
+import type { Command } from '../model/command.ts';
+import type { Finding, Judge, ProofContext } from './finding.ts';
 import { RANK, signatureOf } from './finding.ts';
 
 /**

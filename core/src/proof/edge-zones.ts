@@ -1,6 +1,7 @@
-import { zonesOfBlank } from '../blank/zones.ts';
+import { zonesOfBlank } from '../measure/zones.ts';
 import { isMask } from '../artwork/mask.ts';
-import type { Command, Finding, ProofContext } from './finding.ts';
+import type { Command } from '../model/command.ts';
+import type { Finding, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
 /** mm. The last digit that is shown. */

@@ -1,4 +1,4 @@
-import type { Piece } from '../wrap/pieces.ts';
+import type { Piece } from '../pieces/pieces.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 

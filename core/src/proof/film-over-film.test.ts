@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { contextOf, findingsOf, fixed, jobOf, at } from '../../test/findings.ts';
 import { makeBlank, plate } from '../../test/jobs.ts';
-import type { Project } from '../document/project.ts';
+import type { Project } from '../model/project.ts';
 
 const cup = makeBlank({ girthRim: 300, side: 120 });
 const lies = (mm: number, angleDeg = 0): { placement: ReturnType<typeof at> } => ({

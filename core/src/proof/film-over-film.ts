@@ -1,4 +1,5 @@
-import type { Command, Finding, Judge, ProofContext } from './finding.ts';
+import type { Command } from '../model/command.ts';
+import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
 /** Share of a thing that is hidden from which that is told, and from which it is as good as gone. */

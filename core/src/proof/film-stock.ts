@@ -1,4 +1,4 @@
-import { offcutsOf, yearsSince } from '../sheet/stock.ts';
+import { offcutsOf, yearsSince } from '../load/supply.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 
 const base = (

@@ -1,7 +1,7 @@
 import { nearestFilm } from '../artwork/film-match.ts';
-import { isRemovable } from '../artwork/film.ts';
+import { isRemovable } from '../material/film.ts';
 import { isMask } from '../artwork/mask.ts';
-import { isRound } from '../blank/blank.ts';
+import { isRound } from '../measure/readings-asked.ts';
 import type { Finding, Judge } from './finding.ts';
 
 /** Film that comes off again where it must not: on what is washed, and under wet gel or cream. */

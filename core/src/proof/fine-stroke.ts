@@ -1,4 +1,4 @@
-import { FINEST_STROKE_MM } from '../artwork/film.ts';
+import { FINEST_STROKE_MM } from '../material/film.ts';
 import { isCounted, thinnestOfItems } from './thin-film.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';

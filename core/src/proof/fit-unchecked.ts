@@ -1,5 +1,5 @@
-import { shareRound } from '../wrap/coverage.ts';
-import { APART_MM } from '../wrap/tape.ts';
+import { shareRound } from '../pieces/round.ts';
+import { APART_MM } from '../pieces/tape-sheets.ts';
 import type { Judge } from './finding.ts';
 
 /** Film nearly all the way round on a blank whose template nobody has tried on paper. */

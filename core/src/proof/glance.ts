@@ -3,7 +3,7 @@ import { isMask } from '../artwork/mask.ts';
 import type { Limits } from './limits.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
-import type { PlacedItem } from '../wrap/place.ts';
+import type { PlacedItem } from '../layout/place.ts';
 
 /** How much of a glance a fix fills: moved a little further down a taper, the words still fit it. */
 const SPARE = 0.98;

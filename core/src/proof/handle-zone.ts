@@ -1,6 +1,7 @@
-import { zonesOfBlank } from '../blank/zones.ts';
-import type { PlacedItem } from '../wrap/place.ts';
-import type { Command, Finding, Judge, ProofContext } from './finding.ts';
+import { zonesOfBlank } from '../measure/zones.ts';
+import type { PlacedItem } from '../layout/place.ts';
+import type { Command } from '../model/command.ts';
+import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 
 /** Film under the handle or too close to it. */

@@ -1,4 +1,4 @@
-import type { ArtworkItem } from '../artwork/item.ts';
+import type { ArtworkItem } from '../model/item.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
 

@@ -1,4 +1,4 @@
-import { isWipedWithAlcohol } from '../blank/blank.ts';
+import { isWipedWithAlcohol } from '../material/surface-care.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 
 /** Combinations of materials and steps that can hurt someone: calm words, and who has the last one. */

@@ -1,7 +1,7 @@
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxWidth, EMPTY_BOX, joinBoxes } from '../plane/box.ts';
-import { BOARDS } from '../sheet/board.ts';
-import type { Wrap } from '../wrap/derive.ts';
+import { BOARDS } from '../load/boards.ts';
+import type { Wrap } from '../pieces/wrap.ts';
 import type { Finding, Judge } from './finding.ts';
 
 /** Films whose pieces do not fit the board either way round. */

@@ -1,8 +1,8 @@
 import { maskPlate, refitMask } from '../artwork/mask.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
-import type { PlacedItem } from '../wrap/place.ts';
-import { islandsOfMask } from '../wrap/shape-others.ts';
+import type { PlacedItem } from '../layout/place.ts';
+import { islandsOfMask } from '../layout/cut-outs.ts';
 import type { Finding, Judge, Place, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { at, contextOf, expectRule, findingsOf, fixed, jobOf } from '../../test/findings.ts';
 import { makeBlank, makeProfile, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
-import { scaleItem } from '../document/apply.ts';
-import type { Project } from '../document/project.ts';
-import type { Process } from '../wrap/job.ts';
+import { scaleItem } from '../document/commands/apply.ts';
+import type { Project } from '../model/project.ts';
+import type { Process } from '../model/job.ts';
 import { describeFinding } from './words.ts';
 
 const cox = (film: string, more: Partial<Project> = {}): Project => ({

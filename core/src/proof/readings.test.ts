@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { expectRule, findingsOf, jobOf } from '../../test/findings.ts';
 import { bare, makeBlank, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
-import type { Blank } from '../blank/blank.ts';
-import type { Reading } from '../blank/reading.ts';
-import { solveFitPaper } from '../wrap/fit-paper.ts';
+import type { Blank } from '../model/blank.ts';
+import type { Reading } from '../model/reading.ts';
+import { solveFitPaper } from '../pieces/fit-paper.ts';
 import { describeFinding } from './words.ts';
 
 describe('reading-spread', () => {

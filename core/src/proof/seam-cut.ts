@@ -1,6 +1,6 @@
-import type { Piece } from '../wrap/pieces.ts';
-import type { PlacedItem } from '../wrap/place.ts';
-import { groupsOfCopy } from '../wrap/place.ts';
+import type { Piece } from '../pieces/pieces.ts';
+import type { PlacedItem } from '../layout/place.ts';
+import { groupsOfCopy } from '../layout/place.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
 import { makeJob, plate, tumbler } from '../../test/jobs.ts';
-import type { Project } from '../document/project.ts';
+import type { Project } from '../model/project.ts';
 import { describeFinding } from './words.ts';
 
 /** Eight squares of 8 mm round the middle, where the way round is 245 mm, and one by itself at an angle. */

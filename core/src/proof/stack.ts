@@ -1,4 +1,4 @@
-import { FEW_BODIES } from '../stack/stack.ts';
+import { FEW_BODIES } from '../stack/registration/marks.ts';
 import type { Finding, FindingCode, Judge, ProofContext } from './finding.ts';
 
 const finding = (

@@ -1,4 +1,4 @@
-import { TAPE_GIVE } from '../wrap/tape.ts';
+import { TAPE_GIVE } from '../pieces/tape-sheets.ts';
 import type { Finding, Judge } from './finding.ts';
 
 /** Share of the slits that has to find room between the pieces. */

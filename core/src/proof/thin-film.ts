@@ -1,11 +1,12 @@
-import type { Film } from '../artwork/film.ts';
+import type { Film } from '../model/film.ts';
 import type { Polygon } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import type { ThinPlace } from '../polygon/thin.ts';
 import { thinPlaces } from '../polygon/thin.ts';
-import type { Process } from '../wrap/job.ts';
-import type { Piece } from '../wrap/pieces.ts';
-import type { Command, ProofContext } from './finding.ts';
+import type { Process } from '../model/job.ts';
+import type { Piece } from '../pieces/pieces.ts';
+import type { Command } from '../model/command.ts';
+import type { ProofContext } from './finding.ts';
 import type { LimitId, Limits } from './limits.ts';
 
 /** Film narrower than the limit counts from this many squares of it on: the sharp tip of a letter has less. */

@@ -1,4 +1,4 @@
-import type { Command } from './finding.ts';
+import type { Command } from '../model/command.ts';
 
 /** Steps in which things are moved and turned by a fix: what a hand sets and a button says. */
 const [STEP_MM, STEP_DEG] = [0.5, 1];

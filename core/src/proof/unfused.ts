@@ -1,7 +1,7 @@
 import { boxOfCoordinates, touchingPairs } from '../plane/box.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import { polygonArea, ringsOf } from '../polygon/polygon.ts';
-import type { Piece } from '../wrap/pieces.ts';
+import type { Piece } from '../pieces/pieces.ts';
 import type { Finding, Judge } from './finding.ts';
 import { itemName } from './finding.ts';
 

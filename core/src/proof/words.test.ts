@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { contextOf, projectOf } from '../../test/findings.ts';
 import { makeBlank, makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
-import type { Command } from './finding.ts';
+import type { Command } from '../model/command.ts';
 import { proof } from './proof.ts';
 import { describeCommand, describeFinding } from './words.ts';
 

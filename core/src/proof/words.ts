@@ -1,9 +1,10 @@
 import { FONT_CHOICES } from '../artwork/font.ts';
-import type { ReadingName } from '../blank/blank.ts';
-import { formatLength } from '../blank/length.ts';
-import type { ReadingDoubt } from '../blank/plausibility.ts';
-import { describeDoubt, READING_IN_SENTENCE } from '../blank/words.ts';
-import type { Command, Finding } from './finding.ts';
+import type { ReadingName } from '../model/blank.ts';
+import { formatLength } from '../measure/length.ts';
+import type { ReadingDoubt } from '../measure/plausibility.ts';
+import { describeDoubt, READING_IN_SENTENCE } from '../measure/words.ts';
+import type { Command } from '../model/command.ts';
+import type { Finding } from './finding.ts';
 
 /** A finding in words: what it is, why it matters, and what each fix does. */
 export interface FindingWords {

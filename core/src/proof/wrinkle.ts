@@ -1,8 +1,8 @@
-import { filmGive } from '../artwork/film.ts';
+import { filmGive } from '../material/film.ts';
 import { hasInnerCorner } from '../polygon/inscribed.ts';
-import { gaussianOf } from '../wrap/curvature.ts';
-import { giveOfPiece, mostNeeded, neededOf } from '../wrap/piece-give.ts';
-import type { Piece } from '../wrap/pieces.ts';
+import { gaussianOf } from '../flat/curvature.ts';
+import { giveOfPiece, mostNeeded, neededOf } from '../pieces/give.ts';
+import type { Piece } from '../pieces/pieces.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { itemName } from './finding.ts';
 

@@ -34,3 +34,11 @@ export interface StackReport {
 
 /** Nothing lies on anything. */
 export const NO_LAYERS: StackReport = { layers: [], deepest: null, section: [], sectionY: 0, marksLoads: 0 };
+
+/** What lining layers up by marks costs; each is worked out when it is asked for. */
+export interface MarksCost {
+  /** Loads that the marks of the job add. */
+  readonly loads: () => number;
+  /** mm² of film that the marks of a layer cost by the plan; when it has none, what they would cost. null when it does not fit the board with them. */
+  readonly of: (film: string) => number | null;
+}

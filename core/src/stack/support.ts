@@ -1,8 +1,8 @@
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { Polygon } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
-import type { CellShape } from '../sheet/cells.ts';
-import { cellShape } from '../sheet/cells.ts';
+import type { CellShape } from '../raster/cells.ts';
+import { cellShape } from '../raster/cells.ts';
 
 /** mm. Film that lies so near to other film, to a cell or two, is lined up with it by eye. */
 const NEAR_MM = 1;

@@ -1,4 +1,4 @@
-import type { Picture } from '../../src/photo/foreground.ts';
+import type { Picture } from '../../src/raster/foreground.ts';
 
 /**
  * A camera that follows rays to round things with or without a handle, on a table before a wall: written apart from what

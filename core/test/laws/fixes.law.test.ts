@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applyCommand } from '../../src/document/apply.ts';
+import { applyCommand } from '../../src/document/commands/apply.ts';
 import { keepable } from '../../src/document/keepable.ts';
-import type { Project } from '../../src/document/project.ts';
-import { examineProject, type JudgedFinding } from '../../src/examine.ts';
+import type { Project } from '../../src/model/project.ts';
+import { examineProject, type JudgedFinding } from '../../src/pipeline.ts';
 import { USUAL_LIMITS } from '../../src/proof/limits.ts';
-import { supplyOf } from '../../src/sheet/stock.ts';
-import { withTriedFixes } from '../../src/tried-fixes.ts';
+import { supplyOf } from '../../src/load/supply.ts';
+import { withTriedFixes } from '../../src/proof/tried-fixes.ts';
 import { testFonts } from '../fonts.ts';
 import { anyProject } from '../random.ts';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { flattenPath } from '../../src/plane/flatten.ts';
-import { deriveWrap } from '../../src/wrap/derive.ts';
+import { deriveWrap } from '../../src/pieces/wrap.ts';
 import { testFonts } from '../fonts.ts';
 import { makeBlank, makeJob, motifItem, wave } from '../jobs.ts';
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutFiles } from '../../src/cut-files.ts';
-import { examineProject } from '../../src/examine.ts';
-import type { Project } from '../../src/document/project.ts';
+import { cutFiles } from '../../src/io/files/cut-files.ts';
+import { examineProject } from '../../src/pipeline.ts';
+import type { Project } from '../../src/model/project.ts';
 import { boxOfCoordinates, boxHeight, boxWidth } from '../../src/plane/box.ts';
-import { cutSize } from '../../src/wrap/cut-size.ts';
+import { cutSize } from '../../src/layout/cut-size.ts';
 import { projectOf } from '../findings.ts';
 import { testFonts } from '../fonts.ts';
 import { makeBlank, makeJob, plate } from '../jobs.ts';
@@ -115,4 +115,4 @@ describe('the size that is shown', () => {
   });
 });
 
-const anyText = fc.sample(anyItem('t', false).filter((item) => item.type === 'text' && item.ring === null && item.acts.thickenMm === 0), { numRuns: 1, seed: 7 })[0] as Extract<import('../../src/artwork/item.ts').ArtworkItem, { type: 'text' }>; // prettier-ignore
+const anyText = fc.sample(anyItem('t', false).filter((item) => item.type === 'text' && item.ring === null && item.acts.thickenMm === 0), { numRuns: 1, seed: 7 })[0] as Extract<import('../../src/model/item.ts').ArtworkItem, { type: 'text' }>; // prettier-ignore

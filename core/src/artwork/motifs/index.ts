@@ -1,5 +1,6 @@
 import { flattenPath } from '../../plane/flatten.ts';
 import { parsePathData } from '../../plane/path-data.ts';
+import type { MotifId } from '../../model/item.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxOfCoordinates } from '../../plane/box.ts';
 import type { Ring } from '../../polygon/polygon.ts';
@@ -48,10 +49,7 @@ export const MOTIFS = {
   rope,
   chevrons,
   plate,
-} as const satisfies Record<string, Motif>;
-
-/** Id of a shipped motif. */
-export type MotifId = keyof typeof MOTIFS;
+} as const satisfies Record<MotifId, Motif>;
 
 /** All motif ids, in the order in which they are offered. */
 export const MOTIF_IDS = Object.keys(MOTIFS) as MotifId[];

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { Backup, Project } from '../project.ts';
-import { FORMAT_VERSION } from '../project.ts';
+import type { Backup, Project } from '../../model/project.ts';
+import { FORMAT_VERSION } from '../../model/project.ts';
 import { readBackup } from '../read-backup.ts';
 import { checkDocument } from '../read.ts';
 import { STEPS } from './index.ts';

@@ -1,6 +1,6 @@
 import { fromByteArray, toByteArray } from 'base64-js';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import type { Backup, OwnFont } from '../../document/project.ts';
+import type { Backup, OwnFont } from '../../model/project.ts';
 import type { BackupResult } from '../../document/read-backup.ts';
 import { readBackup } from '../../document/read-backup.ts';
 

@@ -1,13 +1,13 @@
 import Papa from 'papaparse';
-import type { Blank, ReadingName, Station, SurfaceKind } from '../../blank/blank.ts';
-import { isGirth } from '../../blank/blank.ts';
-import type { LengthUnit } from '../../blank/length.ts';
-import { parseLength } from '../../blank/length.ts';
-import type { Reading } from '../../blank/reading.ts';
-import { USUAL_THICKNESS_MM } from '../../blank/reading.ts';
-import { describeLengthProblem } from '../../blank/words.ts';
+import type { Blank, ReadingName, Station, SurfaceKind } from '../../model/blank.ts';
+import { isGirth } from '../../measure/readings-asked.ts';
+import type { LengthUnit } from '../../measure/length.ts';
+import { parseLength } from '../../measure/length.ts';
+import type { Reading } from '../../model/reading.ts';
+import { USUAL_THICKNESS_MM } from '../../measure/reading.ts';
+import { describeLengthProblem } from '../../measure/words.ts';
 import { newBlank, newShelfBlank } from '../../document/new-project.ts';
-import type { ShelfBlank } from '../../document/project.ts';
+import type { ShelfBlank } from '../../model/project.ts';
 import { KINDS, shelfBlankSchema, SURFACES } from '../../document/schema.ts';
 import { doesNotFit, parseTable, type LeftOut } from './table.ts';
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeCutter, makeOffcut, makeStockFilm } from '../../../test/stock.ts';
-import { STARTING_FILMS } from '../../artwork/film.ts';
+import { STARTING_FILMS } from '../../material/film.ts';
 import { stockDocument } from '../../document/new-project.ts';
 import { checkDocument } from '../../document/read.ts';
-import type { StockThing } from '../../sheet/stock.ts';
+import type { StockThing } from '../../model/stock.ts';
 import { isStockCsv, readStockCsv, writeStockCsv } from './stock.ts';
 
 let ids = 0;

@@ -1,12 +1,12 @@
 import Papa from 'papaparse';
-import type { Film, FilmFinish } from '../../artwork/film.ts';
-import { FILM_THICKNESS_MM } from '../../artwork/film.ts';
-import type { LengthUnit } from '../../blank/length.ts';
-import { parseLength } from '../../blank/length.ts';
-import { describeLengthProblem } from '../../blank/words.ts';
+import type { Film, FilmFinish } from '../../model/film.ts';
+import { FILM_THICKNESS_MM } from '../../material/film.ts';
+import type { LengthUnit } from '../../measure/length.ts';
+import { parseLength } from '../../measure/length.ts';
+import { describeLengthProblem } from '../../measure/words.ts';
 import { stockThingSchema, TACKS } from '../../document/stock-schema.ts';
 import { doesNotFit, parseTable, type LeftOut } from './table.ts';
-import type { Offcut, StockFilm, StockTape, StockThing } from '../../sheet/stock.ts';
+import type { Offcut, StockFilm, StockTape, StockThing } from '../../model/stock.ts';
 
 /** Columns of the table, in their order; lengths with their unit. */
 const COLUMNS = [

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../../test/fonts.ts';
 import { makeBlank, makeJob, mug, textItem, tumbler, wave } from '../../../test/jobs.ts';
 import { ringArea } from '../../polygon/polygon.ts';
-import { deriveWrap } from '../../wrap/derive.ts';
-import type { Job } from '../../wrap/job.ts';
+import { deriveWrap } from '../../pieces/wrap.ts';
+import type { Job } from '../../model/job.ts';
 import { writeTemplateDxf } from './write-template.ts';
 
 /** The file as an independent reader sees it. */

@@ -1,5 +1,5 @@
 import { DxfWriter, Units } from '@tarikjabiri/dxf';
-import type { Film } from '../../artwork/film.ts';
+import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import { addLayer, addPath, filmLayer } from './path.ts';
 

@@ -8,12 +8,12 @@ import { at, contextOf, findingsOf, projectOf } from '../../../test/findings.ts'
 import { fontFile, testFonts } from '../../../test/fonts.ts';
 import { makeBlank, makeJob, mug, textItem, tumbler, wave } from '../../../test/jobs.ts';
 import { benchSteps } from '../../bench/steps.ts';
-import { planJob } from '../../cut/job-sheet.ts';
-import type { Project } from '../../document/project.ts';
-import { examineProject } from '../../examine.ts';
+import { planJob } from '../../load/job-sheet.ts';
+import type { Project } from '../../model/project.ts';
+import { examineProject } from '../../pipeline.ts';
 import { signatureOf } from '../../proof/finding.ts';
-import { boardById } from '../../sheet/board.ts';
-import { deriveWrap } from '../../wrap/derive.ts';
+import { boardById } from '../../load/boards.ts';
+import { deriveWrap } from '../../pieces/wrap.ts';
 import { writeBenchPdf } from './bench.ts';
 import { writeProofPdf } from './proof-sheet.ts';
 import { writeTemplatePdf, type Paper } from './template.ts';

@@ -1,12 +1,12 @@
 import { LineCapStyle, PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
 import * as fontkit from 'fontkit';
-import type { Film } from '../../artwork/film.ts';
-import { formatLength } from '../../blank/length.ts';
+import type { Film } from '../../model/film.ts';
+import { formatLength } from '../../measure/length.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Path } from '../../plane/path.ts';
-import type { Wrap } from '../../wrap/derive.ts';
-import { boxOfSheet, carriesPieces } from '../../wrap/panels.ts';
+import type { Wrap } from '../../pieces/wrap.ts';
+import { boxOfSheet, carriesPieces } from '../../seam/panels/panels.ts';
 import { pathData } from '../svg/path-data.ts';
 
 /** Home paper. */

@@ -1,7 +1,7 @@
-import type { Film } from '../../artwork/film.ts';
+import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
-import type { Board } from '../../sheet/board.ts';
-import type { Load, Strip } from '../../sheet/load.ts';
+import type { Board } from '../../model/board.ts';
+import type { Load, Strip } from '../../load/load.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
 
 /**

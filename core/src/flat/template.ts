@@ -1,0 +1,167 @@
+import type { Blank } from '../model/blank.ts';
+import type { BlankSize } from '../measure/size.ts';
+import { coneOfBlank } from '../measure/size.ts';
+import { girthOfFilm } from '../measure/reading.ts';
+import type { Box } from '../plane/box.ts';
+import type { Path } from '../plane/path.ts';
+import { circlePath } from '../plane/path.ts';
+import { bandDevelopment } from '../surface/conic-band.ts';
+import type { ConeSpec, SectorNumbers, ShortcutErrors } from '../surface/cone.ts';
+import { coneDevelopment, sectorNumbers, shortcutErrors } from '../surface/cone.ts';
+import type { Development, SurfaceRegion } from '../surface/development.ts';
+import type { FilmGive } from '../surface/film-strain.ts';
+import type { Flattening } from './flattening.ts';
+import { flatten, keptSide } from './flattening.ts';
+import type { Seam } from '../model/seam.ts';
+
+/** The flat outline that the band or face unrolls to, with the numbers that people check it by. */
+export interface Template {
+  /** The cone whose development the flat shape is. A face is the plane: a cone of no taper, as wide round as the face is across. */
+  readonly cone: ConeSpec;
+  /** Whether film goes round and meets at a seam; a face does not. */
+  readonly closed: boolean;
+  readonly region: SurfaceRegion;
+  readonly outline: Path;
+  /** Holes in the outline, clockwise. */
+  readonly holes: readonly Path[];
+  readonly bounds: Box;
+  readonly sector: SectorNumbers;
+  readonly shortcuts: ShortcutErrors;
+  /** Length of the rim edge and of the base edge of the outline, mm. */
+  readonly rimLength: number;
+  readonly baseLength: number;
+  /** mm of extra film at the right-hand end. */
+  readonly lap: number;
+  readonly flattening: Flattening;
+}
+
+/**
+ * Template of a blank's band or face for film of some thickness.
+ *
+ * @param blank for the handle, and how it is to be flattened
+ * @param size corrected sizes, mm
+ * @param filmThickness mm
+ * @param seam lap at the right-hand end, mm
+ * @param give what the film takes where the side curves both ways
+ * @param leastPatchMm what a patch on a ball has to cover across, mm
+ */
+export function makeTemplate(
+  blank: Blank,
+  size: BlankSize,
+  filmThickness: number,
+  seam: Seam,
+  give: FilmGive,
+  leastPatchMm = 0,
+): { template: Template; surface: Development } {
+  const flattening = flatten(blank, size, filmThickness, give, leastPatchMm);
+  const { shape } = size;
+  if (shape.form === 'cone') {
+    const cone = coneOfBlank(size, filmThickness);
+    return roundTemplate(cone, coneDevelopment(cone), blank, seam, flattening);
+  }
+  if (shape.form === 'profile') {
+    const side = keptSide(shape);
+    const girthAt = (slant: number): number => girthOfFilm(2 * Math.PI * side.radiusAt(slant), filmThickness);
+    const { development, band } = bandDevelopment(
+      { ...side, radiusAt: (slant) => girthAt(slant) / (2 * Math.PI) },
+      give,
+    );
+    return roundTemplate(band.cone, development, blank, seam, flattening);
+  }
+  if (shape.form === 'disk') {
+    const hole = circlePath({ x: 0, y: shape.holeUp - shape.across / 2 }, shape.hole / 2, false);
+    const outline = circlePath({ x: 0, y: -shape.across / 2 }, shape.across / 2, true);
+    return faceTemplate(shape.across, shape.across, outline, shape.hole > 0 ? [hole] : [], flattening);
+  }
+  if (shape.form === 'plane') return faceTemplate(shape.width, shape.height, null, [], flattening);
+  const across = flattening.patchMm;
+  return faceTemplate(across, across, circlePath({ x: 0, y: -across / 2 }, across / 2, true), [], flattening);
+}
+
+function roundTemplate(
+  cone: ConeSpec,
+  surface: Development,
+  blank: Blank,
+  seam: Seam,
+  flattening: Flattening,
+): { template: Template; surface: Development } {
+  const flat = coneDevelopment(cone);
+  const region = regionOfBand(flat, blank.handleWidthMm, seam.lapMm);
+  return {
+    surface,
+    template: {
+      cone,
+      closed: true,
+      region,
+      outline: flat.outline(region),
+      holes: [],
+      bounds: flat.bounds(region),
+      sector: sectorNumbers(cone),
+      shortcuts: shortcutErrors(cone),
+      rimLength: (region.right[0] - region.left[0]) * flat.radiusAt(0),
+      baseLength: (region.right[1] - region.left[1]) * flat.radiusAt(cone.side),
+      lap: seam.lapMm,
+      flattening,
+    },
+  };
+}
+
+/** A face: the plane, as a cone of no taper whose way round is the face's width, so that all that lies on it lies unbent. */
+function faceTemplate(
+  width: number,
+  height: number,
+  outline: Path | null,
+  holes: readonly Path[],
+  flattening: Flattening,
+): { template: Template; surface: Development } {
+  const cone = { girthRim: width, girthBase: width, side: height };
+  const plane = coneDevelopment(cone);
+  const region: SurfaceRegion = { left: [-Math.PI, -Math.PI], right: [Math.PI, Math.PI], slant: [0, height] };
+  const strainAt = strainOverPatch(flattening);
+  return {
+    surface: {
+      ...plane,
+      distortion: (azimuth, slant) => ({
+        hoop: strainAt(Math.hypot((azimuth * width) / (2 * Math.PI), slant - height / 2)),
+        along: 0,
+        shear: 0,
+      }),
+    },
+    template: {
+      cone,
+      closed: false,
+      region,
+      outline: outline ?? plane.outline(region),
+      holes,
+      bounds: { minX: -width / 2, maxX: width / 2, minY: -height, maxY: 0 },
+      sector: sectorNumbers(cone),
+      shortcuts: shortcutErrors(cone),
+      rimLength: width,
+      baseLength: width,
+      lap: 0,
+      flattening,
+    },
+  };
+}
+
+/** Strain of a patch at a distance from its middle, between the samples of its map. */
+function strainOverPatch({ map }: Flattening): (distance: number) => number {
+  if (!map) return () => 0;
+  const { samples } = map;
+  return (distance) => {
+    const after = samples.findIndex(({ at }) => at >= distance);
+    if (after <= 0) return samples.at(after)!.strain;
+    const [a, b] = [samples[after - 1]!, samples[after]!];
+    return a.strain + ((b.strain - a.strain) * (distance - a.at)) / (b.at - a.at);
+  };
+}
+
+/** The part of the way round that can carry film: all of it, less the strip under the handle, plus the lap. */
+function regionOfBand(surface: Development, handleWidth: number, lap: number): SurfaceRegion {
+  const side = surface.slantLength;
+  const edge = (sign: 1 | -1, extra: number): [number, number] => [
+    sign * (Math.PI - handleWidth / 2 / surface.radiusAt(0)) + extra / surface.radiusAt(0),
+    sign * (Math.PI - handleWidth / 2 / surface.radiusAt(side)) + extra / surface.radiusAt(side),
+  ];
+  return { left: edge(-1, 0), right: edge(1, lap), slant: [0, side] };
+}

@@ -1,0 +1,86 @@
+import { benchSteps } from '../../bench/steps.ts';
+import type { JobFile } from './cut-files.ts';
+import { PLAIN_CUT, type CutWish } from '../../cut/extras.ts';
+import type { CuttablePiece } from '../../pieces/cuttable.ts';
+import type { JobSheet } from '../../load/job-sheet.ts';
+import { cutStrip } from '../../cut/order.ts';
+import type { CutWriter } from './cut-files.ts';
+import { CUT_WRITERS, cutFiles } from './cut-files.ts';
+import { writeCutDxf } from '../dxf/write-cut.ts';
+import type { Project } from '../../model/project.ts';
+import { describeFinding } from '../../proof/words.ts';
+import type { Examined } from '../../pipeline.ts';
+import { writeTemplateDxf } from '../dxf/write-template.ts';
+import { writeBenchPdf } from '../pdf/bench.ts';
+import { writeProofPdf } from '../pdf/proof-sheet.ts';
+import type { Paper } from '../pdf/template.ts';
+import { writeTemplatePdf } from '../pdf/template.ts';
+import { writeGuideSvg } from '../svg/write-guide.ts';
+import { writeTemplateSvg } from '../svg/write-template.ts';
+
+/** What the papers need besides the project. */
+export interface JobFileOptions {
+  readonly unit: 'mm' | 'in';
+  readonly paper: Paper;
+  readonly font: Uint8Array;
+  readonly boldFont: Uint8Array;
+  /** What is cut besides the pieces. */
+  readonly cut?: CutWish & { readonly mirrored?: boolean };
+}
+
+/** Cut lines as DXF. */
+export const writeDxf: CutWriter = ({ pieces, film }, name) => ({
+  name: `${name}.dxf`,
+  content: writeCutDxf(pieces, film),
+});
+
+/** A guide for each load, with the board's outline, which no cut file carries. */
+const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: JobSheet): JobFile[] =>
+  plan.loads.map((load) => ({
+    name: `guide-${load.number}.svg`,
+    content: writeGuideSvg(
+      load,
+      (strip) => cutStrip(cut, strip),
+      project.films,
+      plan.board,
+      `${project.name}: load ${load.number}, guide`,
+    ),
+  }));
+
+/** Every file of a job: cut files, a guide for each load, template (SVG, DXF and PDF), bench sheet, proof sheet and report. */
+export async function jobFiles(
+  project: Project,
+  examined: Extract<Examined, { ok: true }>,
+  options: JobFileOptions,
+): Promise<JobFile[]> {
+  const { wrap, cut, sheet, findings, batch } = examined;
+  const { films, name: title } = project;
+  const report = {
+    project: title,
+    units: 'mm',
+    template: { rimLength: wrap.template.rimLength, baseLength: wrap.template.baseLength, side: wrap.size.side },
+    board: sheet.plan.board,
+    loads: sheet.plan.loads,
+    notPlaced: sheet.plan.tooLarge,
+    films: sheet.needs.map((n) => ({ film: n.film.name, pieces: n.pieces, areaMm2: n.areaMm2, cutMm: n.cutMm })),
+    findings: findings.map(({ finding, acceptedFor }) => ({
+      code: finding.code,
+      severity: finding.severity,
+      ...describeFinding(finding, options.unit),
+      acceptedFor,
+    })),
+  };
+  return [
+    ...cutFiles(project, cut, sheet, options.cut ?? PLAIN_CUT, [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl]),
+    ...guideFiles(project, cut, sheet),
+    { name: 'template.svg', content: writeTemplateSvg(wrap, films, title) },
+    { name: 'template.dxf', content: writeTemplateDxf(wrap, films) },
+    { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },
+    {
+      name: 'bench.pdf',
+      content: await writeBenchPdf({ ...options, title, steps: benchSteps(project, wrap, sheet, options.unit, batch) }),
+    },
+    { name: 'proof.pdf', content: await writeProofPdf({ ...options, title, project, examined }) },
+    { name: 'report.json', content: `${JSON.stringify(report, null, 2)}\n` },
+  ];
+}

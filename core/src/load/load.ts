@@ -1,0 +1,273 @@
+import type { Board } from '../model/board.ts';
+import type { Lot } from '../model/laid.ts';
+import type { KeptFilm, PartOnBoard } from '../model/laid.ts';
+import type { Offcut, Supply } from '../model/stock.ts';
+import type { Box } from '../plane/box.ts';
+import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
+import type { FilmBlock } from './blocks.ts';
+import type { LotStep, Room } from './lot.ts';
+import { BLADE_MARGIN_MM, lotsOfFilm } from './lot.ts';
+import { NO_STOCK, offcutsOf } from './supply.ts';
+
+/**
+ * A strip of film on the board, with all that is cut from it. The board frame has x along the feed and y across it, both
+ * from the board's corner, mm.
+ */
+export interface Strip {
+  readonly film: string;
+  /** It covers the board from here to here along the feed, whole mm. */
+  readonly from: number;
+  readonly to: number;
+  /** How far it reaches across the board from its margin, whole mm. */
+  readonly across: number;
+  /** The offcut that it is; null when it is cut to size. */
+  readonly offcut: string | null;
+  /** Its outline where it is no rectangle, x and y in mm from its corner. */
+  readonly outline: readonly number[] | null;
+  /** mm of it that are taken, along and across; the rest of an offcut stays one. */
+  readonly used: { readonly along: number; readonly across: number };
+  readonly parts: readonly PartOnBoard[];
+}
+
+/** A strip with everything on it mirrored within its own film, which stays where it lies: for the inside of glass. */
+export function mirroredStrip(strip: Strip, { marginMm }: Board): Strip {
+  const across = 2 * marginMm + strip.across;
+  const parts = strip.parts.map((one): PartOnBoard => {
+    const [a, b, c, d, e, f] = one.matrix;
+    return { ...one, matrix: [a, -b, c, -d, e, across - f] };
+  });
+  return { ...strip, parts };
+}
+
+/** One trip through the cutter. */
+export interface Load {
+  readonly number: number;
+  readonly strips: readonly Strip[];
+}
+
+/** Loads in order, and films that do not fit the board either way round. */
+export interface LoadPlan {
+  readonly board: Board;
+  readonly loads: readonly Load[];
+  readonly tooLarge: readonly { readonly film: string; readonly longMm: number; readonly shortMm: number }[];
+}
+
+/** A plan that can be made better, and what it is kept by. */
+export interface PlanStep {
+  readonly plan: LoadPlan;
+  readonly kept: readonly KeptFilm[];
+}
+
+/** Searches for a film of so many parts: all of it is done before a picture is shown. */
+const searchesFor = (parts: number): number => (parts > 12 ? 1 : 2);
+/** Of so many parts only the first plan is looked at. */
+const MANY_PARTS = 21;
+
+/**
+ * Lays each film's parts on boards as strips side by side, in the order of the stack. A film of one part lies turned a
+ * quarter where that takes less of the board's length; several parts are nested in their true shapes on one strip, or on as
+ * few loads as they take. Offcuts that hold it come first.
+ *
+ * @param blocks parts, those of a film one after the other or not
+ * @param board what the cutter takes
+ * @param supply what film there is
+ * @param kept how films were laid before; used as far as it was for the same
+ * @returns loads with whole-millimetre from–to marks; what fits no board either way is listed, never dropped silently
+ */
+export function planLoads(
+  blocks: readonly FilmBlock[],
+  board: Board,
+  supply: Supply = NO_STOCK,
+  kept: readonly KeptFilm[] = [],
+): LoadPlan {
+  const done = filmsOf(blocks).map((own) => {
+    const known = keptFor(own, board, supply, kept);
+    if (known) return { own, lots: known.lots, left: [] };
+    let best: LotStep = { lots: [], left: own };
+    const wish = { gapMm: board.gapMm, searches: searchesFor(own.length) };
+    for (const step of lotsOfFilm(own, roomFor(own, board, supply), wish)) {
+      best = step ?? best;
+      if (step && own.length >= MANY_PARTS) break;
+    }
+    return { own, ...best };
+  });
+  return arrange(done, board);
+}
+
+/**
+ * The same plan, better and better for as long as one watches.
+ *
+ * @param seed another one looks elsewhere
+ * @returns yields a plan whenever it is better than the last, and `null` whenever one may stop in between; ends by itself
+ *   when nothing is left to try
+ */
+export function* betterLoads(
+  blocks: readonly FilmBlock[],
+  board: Board,
+  supply: Supply,
+  kept: readonly KeptFilm[],
+  seed: number,
+): Generator<PlanStep | null, void> {
+  const films = filmsOf(blocks).map((own) => {
+    const known = keptFor(own, board, supply, kept);
+    const lots = known?.lots ?? [];
+    return {
+      own,
+      best: { lots, left: known ? [] : own } as LotStep,
+      known: known !== null,
+      steps:
+        own.length > 1 ? lotsOfFilm(own, roomFor(own, board, supply), { gapMm: board.gapMm, seed, like: lots }) : null,
+    };
+  });
+  for (const film of films) {
+    if (film.known) continue;
+    film.best =
+      firstOf(film.steps ?? lotsOfFilm(film.own, roomFor(film.own, board, supply), { gapMm: board.gapMm })) ??
+      film.best;
+  }
+  const told = (): PlanStep => ({
+    plan: arrange(
+      films.map(({ own, best }) => ({ own, ...best })),
+      board,
+    ),
+    kept: films.map(({ own, best }) => ({ film: own[0]!.film, of: signOf(own, board, supply), lots: best.lots })),
+  });
+  yield told();
+  for (let going = true; going;) {
+    going = false;
+    for (const film of films) {
+      const step = film.steps?.next();
+      if (!step || step.done) continue;
+      going = true;
+      const better = step.value && lengthOf(step.value) < lengthOf(film.best) - 1e-6;
+      if (better) film.best = step.value!;
+      yield better ? told() : null;
+    }
+  }
+}
+
+/** The first way to lay a film that there is; more can be asked for. */
+function firstOf(steps: Generator<LotStep | null, void>): LotStep | null {
+  for (let step = steps.next(); !step.done; step = steps.next()) if (step.value) return step.value;
+  return null;
+}
+
+/** Fewest left out, then fewest strips cut anew, then the least length of all. */
+const lengthOf = ({ lots, left }: LotStep): number =>
+  1e9 * left.length + lots.reduce((sum, lot) => sum + (lot.offcut === null ? 1e5 : 0) + lot.used.along, 0);
+
+const filmsOf = (blocks: readonly FilmBlock[]): FilmBlock[][] =>
+  [...new Set(blocks.map((block) => block.film))].map((film) => blocks.filter((block) => block.film === film));
+
+/** What of a film there is: its offcuts, and how large a strip of it may be. */
+function roomFor(own: readonly FilmBlock[], board: Board, supply: Supply): Room {
+  const film = own[0]!.film;
+  const [along, across] = [board.lengthMm - 2 * board.marginMm, board.widthMm - 2 * board.marginMm];
+  // As it is bought: what is short of it is another matter.
+  const lots = supply.films.filter((lot) => lot.film.id === film);
+  const most = (of: 'boughtLengthMm' | 'widthMm'): number => Math.max(0, ...lots.map((lot) => lot[of])) || Infinity;
+  return {
+    along: Math.min(along, Math.floor(most('boughtLengthMm'))),
+    across: Math.min(across, Math.floor(most('widthMm'))),
+    offcuts: offcutsOf(supply, film)
+      .map((offcut) => (own[0]!.directional ? offcut : lyingShort(offcut, across)))
+      .filter((o) => Math.ceil(o.lengthMm) <= along && Math.ceil(o.widthMm) <= across),
+  };
+}
+
+/** An offcut as it takes least of the board's length. */
+function lyingShort(offcut: Offcut, across: number): Offcut {
+  const { widthMm, lengthMm, outline } = offcut;
+  const turned = outline === null && lengthMm > widthMm && Math.ceil(lengthMm) <= across;
+  return turned ? { ...offcut, widthMm: lengthMm, lengthMm: widthMm } : offcut;
+}
+
+function keptFor(own: readonly FilmBlock[], board: Board, supply: Supply, kept: readonly KeptFilm[]): KeptFilm | null {
+  const known = kept.find(({ film }) => film === own[0]!.film);
+  if (!known || known.of !== signOf(own, board, supply)) return null;
+  const there = new Set(offcutsOf(supply, known.film).map(({ id }) => id));
+  return known.lots.every((lot) => lot.offcut === null || there.has(lot.offcut)) ? known : null;
+}
+
+/** What a way to lay a film hangs on: its parts by their sizes and outlines, and what they lie on. */
+export function signOf(own: readonly FilmBlock[], board: Board, supply: Supply): string {
+  const { along, across } = roomFor(own, board, supply);
+  const parts = own.map(({ part, box, rings, directional }) => {
+    const sum = (rings ?? []).reduce((total, ring) => total + ring.reduce((s, v, i) => s + v * ((i % 7) + 1), 0), 0);
+    const sizes = [boxWidth(box), boxHeight(box), sum, rings?.length ?? 0];
+    return `${part}:${sizes.map((v) => v.toFixed(1)).join(',')}${directional ? 'd' : ''}`;
+  });
+  return `${along}x${across}/${board.gapMm}/${board.marginMm}|${parts.join('|')}`;
+}
+
+function arrange(
+  films: readonly { own: readonly FilmBlock[]; lots: readonly Lot[]; left: readonly FilmBlock[] }[],
+  board: Board,
+): LoadPlan {
+  const tooLarge: LoadPlan['tooLarge'][number][] = [];
+  for (const { own, left } of films)
+    for (const block of left) {
+      const sizes = [Math.ceil(boxWidth(block.box)), Math.ceil(boxHeight(block.box))].map(
+        (mm) => mm + 2 * BLADE_MARGIN_MM,
+      );
+      tooLarge.push({ film: own[0]!.film, longMm: Math.max(...sizes), shortMm: Math.min(...sizes) });
+    }
+  const lots = films.flatMap(({ own, lots: cut }) => cut.map((lot) => ({ film: own[0]!.film, lot })));
+  const loads = sharedOut(
+    lots.map(({ lot }) => lot.along),
+    board,
+  ).map((places, i): Load => {
+    let end = board.marginMm - board.gapMm;
+    const strips = places.map((place): Strip => {
+      const { film, lot } = lots[place]!;
+      const from = end + board.gapMm;
+      end = from + lot.along;
+      const parts = lot.parts.map((one): PartOnBoard => {
+        const [a, b, c, d, e, f] = one.matrix;
+        return { ...one, matrix: [a, b, c, d, e + from, f + board.marginMm] };
+      });
+      const { across, offcut, outline, used } = lot;
+      return { film, from, to: end, across, offcut, outline, used, parts };
+    });
+    return { number: i + 1, strips };
+  });
+  return { board, loads, tooLarge };
+}
+
+/**
+ * Shares strips out over loads: one after the other, or, where that saves a load, the longest first into the first load that
+ * still has room for it. Strips keep their order within a load, and so do loads by their first strips.
+ *
+ * @param lengths of the strips along the board, mm
+ * @returns for each load the places of its strips
+ */
+export function sharedOut(lengths: readonly number[], board: Board): number[][] {
+  if (board.alone) return lengths.map((_, i) => [i]);
+  const room = board.lengthMm - 2 * board.marginMm;
+  const used = (load: readonly number[]): number =>
+    load.reduce((sum, i) => sum + lengths[i]!, 0) + board.gapMm * Math.max(0, load.length - 1);
+  const fits = (load: readonly number[], i: number): boolean =>
+    load.length === 0 || used(load) + board.gapMm + lengths[i]! <= room + 1e-9;
+  const inTurn: number[][] = [];
+  const packed: number[][] = [];
+  const put = (loads: number[][], load: number[] | undefined, i: number): void => {
+    if (load && fits(load, i)) load.push(i);
+    else loads.push([i]);
+  };
+  lengths.forEach((_, i) => put(inTurn, inTurn.at(-1), i));
+  const longestFirst = lengths.map((_, i) => i).sort((a, b) => lengths[b]! - lengths[a]! || a - b);
+  for (const i of longestFirst) put(packed, packed.find((load) => fits(load, i)), i); // prettier-ignore
+  if (packed.length >= inTurn.length) return inTurn;
+  return packed.map((load) => load.sort((a, b) => a - b)).sort((a, b) => a[0]! - b[0]!);
+}
+
+/** Box of a part where its matrix puts it. */
+export function boxOnBoard({ box, rings }: FilmBlock, [a, b, c, d, e, f]: PartOnBoard['matrix']): Box {
+  const corners = [box.minX, box.minY, box.maxX, box.minY, box.maxX, box.maxY, box.minX, box.maxY];
+  // Quarters and mirrors only: the box of the outlines is the outline of the box.
+  const points = rings && rings.length === 0 ? [] : corners;
+  const moved: number[] = [];
+  for (let i = 0; i < points.length; i += 2)
+    moved.push(a * points[i]! + c * points[i + 1]! + e, b * points[i]! + d * points[i + 1]! + f);
+  return boxOfCoordinates(moved);
+}

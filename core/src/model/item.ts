@@ -1,0 +1,174 @@
+/** Which spot of the way round an item is centred on; `faces` is both the drinker's and the room's. */
+export type Facing = 'front' | 'drinker' | 'room' | 'faces' | 'angle';
+
+/** How an item lies on the side: closing round, level with letters keeping their size, or unbent. */
+export type Running = 'round' | 'level' | 'rigid';
+
+/** Where an item sits; stated in words and millimetres, never in page coordinates. */
+export interface Placement {
+  readonly facing: Facing;
+  /** Degrees round from the front, right positive; used when facing is `angle`. */
+  readonly angleDeg: number;
+  /** What `mm` is measured from: the band's rim edge to the item's top, its base edge to the item's bottom, or middle to middle. */
+  readonly from: 'rim' | 'middle' | 'base';
+  readonly mm: number;
+  /** Turned on the surface, degrees counter-clockwise. */
+  readonly turnDeg: number;
+}
+
+/** How often an item comes round the blank. */
+export interface RepeatRound {
+  /** `scattered`: spread evenly over the side. `spaced`: copies at even spacing. `joined`: tiles stretched to the exact pitch so that they meet. */
+  readonly mode: 'once' | 'spaced' | 'joined' | 'scattered';
+  readonly count: number;
+  /** `spaced`: every other copy is mirrored. */
+  readonly alternate?: boolean | undefined;
+  /** `scattered`: how, on which films besides the item's own, and the item that it is scattered together with. */
+  readonly scatter?:
+    | {
+        readonly seed: number;
+        readonly gapMm: number;
+        readonly films: readonly string[];
+        readonly with?: string | null | undefined;
+      }
+    | undefined;
+}
+
+interface ItemBase {
+  readonly id: string;
+  readonly film: string;
+  readonly placement: Placement;
+  readonly running: Running;
+  readonly repeat: RepeatRound;
+  /** Overlapping outlines of the item become one. */
+  readonly fuse: boolean;
+  /** Items of one film with the same group name are fused with each other as well. */
+  readonly keepTogether: string | null;
+  readonly mirrored: boolean;
+  /** How many more of it are cut beside the wrap, for what gets lost. */
+  readonly spares: number;
+  /** What is done to its outlines after it was drawn. */
+  readonly acts: OutlineActs;
+}
+
+/** A circle that words are set round. */
+export interface RingSetting {
+  /** mm across the circle that the letters stand on. */
+  readonly acrossMm: number;
+  /** Which way the tops of the letters point: away from the middle, or towards it. */
+  readonly tops: 'out' | 'in';
+  /** How often the words come round. */
+  readonly times: number;
+  /** Motif between the words, or none. */
+  readonly between: MotifId | null;
+}
+
+/** A line or more of live text. */
+export interface TextItem extends ItemBase {
+  readonly type: 'text';
+  readonly text: string;
+  readonly font: FontId;
+  readonly size: { readonly by: 'cap' | 'width'; readonly mm: number };
+  /** Extra room between letters, mm; negative closes them. Grows with the letters: see `gapsAtMm`. */
+  readonly letterGapMm: number;
+  /** Height of a capital, mm, for which the gaps are meant; they keep their share of it. null: the same at any height. */
+  readonly gapsAtMm: number | null;
+  /** How several lines lie to each other. */
+  readonly align: 'left' | 'middle' | 'right';
+  /** From baseline to baseline, in heights of a capital. */
+  readonly linePitch: number;
+  /** Extra room after single letters, mm, by the letter's place in the words, line breaks counted; negative closes. */
+  readonly pairGaps: readonly { readonly after: number; readonly mm: number }[];
+  /** Set round a circle; null for lines. */
+  readonly ring: RingSetting | null;
+}
+
+/** A motif of the library. */
+export interface MotifItem extends ItemBase {
+  readonly type: 'motif';
+  readonly motif: MotifId;
+  readonly widthMm: number;
+  /** null keeps the motif's own shape. */
+  readonly heightMm: number | null;
+}
+
+/** Where something comes from that someone else may have made. */
+export interface Provenance {
+  /** As the person said. */
+  readonly source: string;
+  /** Whether the person may use it. */
+  readonly rights: 'own' | 'allowed' | 'unsure';
+}
+
+/** One colour of a drawing that was brought in. The colours of one drawing are items of their own, kept in step. */
+export interface ArtItem extends ItemBase, Provenance {
+  readonly type: 'art';
+  /** What the drawing is called. */
+  readonly name: string;
+  /** The same for all colours of one drawing. */
+  readonly setId: string;
+  /** CSS colour that it was drawn in. */
+  readonly colour: string;
+  /** SVG path data of clean film, mm as drawn, from the middle of the whole drawing. */
+  readonly pathData: string;
+  /** Size of the whole drawing, as drawn. */
+  readonly drawn: { readonly widthMm: number; readonly heightMm: number };
+  /** Width of the whole drawing on the blank. */
+  readonly widthMm: number;
+  /** null keeps the drawing's own shape. */
+  readonly heightMm: number | null;
+}
+
+/** Anything that is cut from film and sits on the blank. */
+export type ArtworkItem = TextItem | MotifItem | ArtItem;
+
+/** What is done to an item's outlines after it was drawn; words stay words, and each can be taken back. */
+export interface OutlineActs {
+  /** mm by which its outlines are moved outwards; negative thins. */
+  readonly thickenMm: number;
+  readonly fillHoles: boolean;
+  /** Parts that are left out: a spot in each, as shares of the item's width and height from its middle. */
+  readonly dropped: readonly (readonly [number, number])[];
+  /** Items whose outlines are cut away from this one. */
+  readonly cutAway: readonly string[];
+  /** Item inside whose outlines this one is kept; null for none. */
+  readonly onlyInside: string | null;
+  /** Whether it only shapes others and is not cut itself. */
+  readonly shapesOnly: boolean;
+  /** mm. Width of the bridges by which islands hang together with what is round them; 0 leaves them loose. */
+  readonly bridgeMm: number;
+  /** Parts of a drawing that are less than this across on the blank, both ways, are left off; 0 leaves off none. */
+  readonly specksMm: number;
+}
+
+/** Id of a font: a shipped one, or one that the person brought. */
+export type FontId = string;
+
+/** Id of a shipped motif. */
+export type MotifId =
+  | 'wave'
+  | 'oar'
+  | 'buoy'
+  | 'heron'
+  | 'boat'
+  | 'sail'
+  | 'anchor'
+  | 'wheel'
+  | 'fish'
+  | 'drop'
+  | 'pennant'
+  | 'medal'
+  | 'crest'
+  | 'laurel'
+  | 'garland'
+  | 'leaf'
+  | 'flower'
+  | 'sun'
+  | 'moon'
+  | 'star'
+  | 'heart'
+  | 'crown'
+  | 'bell'
+  | 'rope'
+  | 'chevrons'
+  | 'plate';

@@ -1,0 +1,148 @@
+import { NO_STOCK } from './load/supply.ts';
+import { describe, expect, it } from 'vitest';
+import { PLAIN_SEAM } from './seam/plain-seam.ts';
+import { projectOf } from '../test/findings.ts';
+import { testFonts } from '../test/fonts.ts';
+import { makeBlank, makeJob, textItem, tumbler, wave } from '../test/jobs.ts';
+import { cutFiles } from './io/files/cut-files.ts';
+import type { Project } from './model/project.ts';
+import { examineProject, examineSteps, openFindings, type Examined, type ExamineMemory } from './pipeline.ts';
+import { signatureOf } from './proof/finding.ts';
+import { USUAL_LIMITS } from './proof/limits.ts';
+import type { Wrap } from './pieces/wrap.ts';
+
+function examined(project: Project): Extract<Examined, { ok: true }> {
+  const result = examineProject(project, testFonts);
+  if (!result.ok) throw new Error(result.problem.code);
+  return result;
+}
+const nearRim = (mm: number) =>
+  textItem('OAR', { placement: { facing: 'front', angleDeg: 0, from: 'rim', mm, turnDeg: 0 } });
+const project = projectOf(makeJob(tumbler(), [nearRim(3)]), 'long');
+
+describe('examineProject', () => {
+  it('keeps an acceptance while its numbers hold and drops it when they change', () => {
+    const { finding } = examined(project).findings.find((f) => f.finding.code === 'rim-zone')!;
+    const accepted = [{ findingId: finding.id, signature: signatureOf(finding), reason: 'Only for show' }];
+    const kept = examined({ ...project, accepted });
+    expect(kept.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBe('Only for show');
+    expect(openFindings(kept.findings).map((f) => f.finding.code)).not.toContain('rim-zone');
+    const closer = examined({ ...project, accepted, items: [nearRim(1)] });
+    expect(closer.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBeNull();
+    // Moved by less than is shown, it is the same finding.
+    const same = examined({ ...project, accepted, items: [nearRim(3.004)] });
+    expect(same.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBe('Only for show');
+  });
+
+  it('shows what fails before what wants a look, and what is fine last', () => {
+    const lapped = { seam: { ...PLAIN_SEAM, lapMm: 2 } };
+    const rank = { fails: 0, look: 1, fine: 2 };
+    const busy = projectOf(makeJob(tumbler(), [nearRim(-8), { ...nearRim(3), id: 'low' }, wave(9)], lapped), 'small');
+    const order = examined(busy).findings.map((f) => rank[f.finding.severity]);
+    expect(new Set(order).size).toBe(3);
+    expect(order).toEqual([...order].sort());
+  });
+
+  it('passes on why a blank cannot be flattened, with the doubts about its readings', () => {
+    const result = examineProject(
+      projectOf(makeJob(makeBlank({ girthRim: 300, girthBase: 100, side: 20 }), [])),
+      testFonts,
+    );
+    expect(result).toMatchObject({ ok: false, problem: { code: 'side-too-short', sideMm: 20 } });
+    // (300 − 100)/2π is the least that the side can be.
+    if (!result.ok && result.problem.code === 'side-too-short') expect(result.problem.leastMm).toBeCloseTo(31.83, 2);
+  });
+
+  it('has nothing open for a clean job', () => {
+    expect(openFindings(examined({ ...project, items: [nearRim(40)] }).findings)).toEqual([]);
+  });
+});
+
+describe('examineSteps', () => {
+  /** One run to its end: every step, and what came of it. */
+  function run(
+    doc: Project,
+    memory: ExamineMemory,
+    limits = USUAL_LIMITS,
+  ): { shapes: Wrap[]; result: Extract<Examined, { ok: true }> } {
+    // prettier-ignore
+    const steps = examineSteps(doc, testFonts, limits, NO_STOCK, memory);
+    const shapes: Wrap[] = [];
+    for (;;) {
+      const step = steps.next();
+      if (step.done) {
+        if (!step.value.ok) throw new Error(step.value.problem.code);
+        return { shapes, result: step.value };
+      }
+      if (step.value) shapes.push(step.value.wrap);
+    }
+  }
+  const doc: Project = { ...project, items: [nearRim(3), { ...nearRim(60), id: 'low' }] };
+
+  it('tells the wrap first, and what comes of it is that of the whole in one', () => {
+    const { shapes, result } = run(doc, {});
+    expect(shapes).toHaveLength(1);
+    expect(result.wrap).toBe(shapes[0]);
+    expect(result.findings).toEqual(examined(doc).findings);
+  });
+
+  it('works nothing out again that has not changed', () => {
+    const memory: ExamineMemory = {};
+    const first = run(doc, memory).result;
+    const [{ finding }] = first.findings as [(typeof first.findings)[0]];
+    const accepted = [{ findingId: finding.id, signature: signatureOf(finding), reason: 'So it is' }];
+    const again = run({ ...doc, accepted, name: 'Another name', log: [] }, memory).result;
+    expect([again.wrap === first.wrap, again.sheet === first.sheet]).toEqual([true, true]);
+    expect(again.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBe('So it is');
+    // Another board leaves the wrap; other limits leave the loads too; an item moved leaves nothing.
+    const board = run({ ...doc, boardId: 'backed' }, memory).result;
+    expect([board.wrap === first.wrap, board.sheet === first.sheet]).toEqual([true, false]);
+    const judged = run({ ...doc, boardId: 'backed' }, memory, { ...USUAL_LIMITS, edgeDrift: 0.1 }).result;
+    expect(judged.sheet).toBe(board.sheet);
+    expect(judged.findings.map((f) => f.finding.code)).toContain('reading-weak');
+    expect(run({ ...doc, items: [nearRim(5)] }, memory).result.wrap).not.toBe(first.wrap);
+  });
+
+  it('can be left off after the wrap, and goes on from there the next time', () => {
+    const memory: ExamineMemory = {};
+    const steps = examineSteps(doc, testFonts, USUAL_LIMITS, NO_STOCK, memory);
+    const first = steps.next();
+    steps.return(undefined as never);
+    expect(memory.sheet).toBeUndefined();
+    expect(first.done).toBe(false);
+    expect(run(doc, memory).result.wrap).toBe(first.done ? null : first.value!.wrap);
+  });
+});
+
+describe('cutFiles', () => {
+  it('writes one file for each film in each load, in true millimetres, inside the board', () => {
+    const job = projectOf(
+      makeJob(tumbler(), [wave(9), wave(9, { id: 'w2', film: 'shallows' }), textItem('STROKE', { film: 'ensign' })]),
+      'long',
+    );
+    const { wrap, cut, sheet } = examined(job);
+    const files = cutFiles(job, cut, sheet);
+    expect(files.map((f) => f.name)).toEqual(
+      sheet.plan.loads.flatMap((load) => load.strips.map((s) => `cut-${load.number}-${s.film}.svg`)),
+    );
+    for (const file of files) {
+      const text = String(file.content);
+      expect(text).toContain('width="600mm" height="290mm" viewBox="0 0 600 290"');
+      const [, film] = /cut-\d+-(.+)\.svg/.exec(file.name)!;
+      expect(text).toContain(`id="film-${film}"`);
+      expect(text.match(/<path /g)).toHaveLength(wrap.pieces.filter((p) => p.film === film).length);
+      expect(text).not.toMatch(/NaN|undefined|Infinity/);
+      const strip = sheet.plan.loads.flatMap((l) => l.strips).find((s) => s.film === film)!;
+      // Within the strip, the blade's margin of three millimetres in from its ends; controls of curves reach over a little.
+      const xs = [...text.matchAll(/[MLC](-?[\d.]+) /g)].map((m) => Number(m[1]));
+      expect(Math.min(...xs)).toBeGreaterThan(strip.from + 2.5);
+      expect(Math.max(...xs)).toBeLessThan(strip.to - 2.5);
+    }
+  });
+
+  it('writes nothing for a job without artwork', () => {
+    const bare = projectOf(makeJob(tumbler(), []));
+    const { cut, sheet } = examined(bare);
+    expect(cutFiles(bare, cut, sheet)).toEqual([]);
+  });
+});

@@ -1,0 +1,48 @@
+import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import type { PlacedItem } from '../layout/place.ts';
+import { groupsOfCopy } from '../layout/place.ts';
+import type { FoundSeam, SeamField } from './finder.ts';
+import { measureSeam } from './finder.ts';
+import { seamRange } from './path.ts';
+
+/** A copy of an item through which a seam runs. */
+export interface SeamCut {
+  /** Which of the seams. */
+  readonly seam: number;
+  readonly itemId: string;
+  readonly copy: number;
+  /** mm of its film that are cut. */
+  readonly cutMm: number;
+}
+
+/**
+ * The copies that are cut at seams, one by one, so that each can be dealt with by itself. Bands that are joined all
+ * round are meant to be cut and are left out.
+ *
+ * @param placed items on the side
+ * @param seams where panels meet
+ * @param side its length and radii
+ */
+export function cutsAtSeams(
+  placed: readonly PlacedItem[],
+  seams: readonly FoundSeam[],
+  side: Omit<SeamField, 'groups'>,
+): SeamCut[] {
+  const cuts: SeamCut[] = [];
+  for (const one of placed) {
+    const { item, copies } = one;
+    if (item.repeat.mode === 'joined') continue;
+    for (let copy = 0; copy < copies.length; copy++) {
+      const own = groupsOfCopy(one, copy);
+      const box = own.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+      seams.forEach(({ path }, seam) => {
+        const [low, high] = seamRange(path);
+        const turns = Math.floor((box.maxX - low) / (2 * Math.PI)) - Math.ceil((box.minX - high) / (2 * Math.PI));
+        if (turns < 0) return;
+        const { cutMm } = measureSeam({ ...side, groups: own }, path);
+        if (cutMm > 0.05) cuts.push({ seam, itemId: item.id, copy, cutMm });
+      });
+    }
+  }
+  return cuts;
+}
