@@ -34,7 +34,7 @@ export type {
 } from './model/item.ts';
 export type { MotifId } from './model/item.ts';
 export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
-export type { BenchStep } from './bench/steps.ts';
+export type { BenchStep } from './bench/step.ts';
 export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
 export type {
   BalloonPlan,
@@ -113,8 +113,6 @@ export {
   KINDS,
   SURFACES,
 } from './document/schema.ts';
-export type { Examined, JudgedFinding } from './pipeline.ts';
-export { examineProject, examineSteps, openFindings, type ExamineMemory } from './pipeline.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
 export { FontProblem, readFont } from './io/font/read.ts';
 export { fontSample } from './io/font/sample.ts';
@@ -161,7 +159,8 @@ export type {
 } from './model/stock.ts';
 export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
 export type { Leftover } from './load/leftover.ts';
-export type { FilmTaken, Taking, Takings } from './load/usage.ts';
+export type { FilmTaken, Takings } from './load/usage.ts';
+export type { Taking } from './load/allocation.ts';
 export type { KeptFilm } from './model/laid.ts';
 export type { PlanStep } from './load/load.ts';
 export type { BatchTaken } from './load/batch-usage.ts';
@@ -225,7 +224,6 @@ export { radiusOnSide, sideRadii, type SideRadii } from './surface/side-radius.t
 export { emptyBackup, nameOfRecord, readBackup, unreadableOf, type BackupResult } from './document/read-backup.ts';
 export { sameValue } from './document/same-value.ts';
 export { describeHeavy, describeLeftOut, heavyItems, lightened, type HeavyItem } from './document/weight.ts';
-export { triedFixes, withTriedFixes, type JudgedBy } from './proof/tried-fixes.ts';
 export { sumTexts } from './measure/sum-words.ts';
 export { keepable, type Keepable } from './document/keepable.ts';
 export { describeKeepProblem } from './document/keepable-words.ts';
@@ -237,3 +235,7 @@ export { seamView } from './present/seam-view.ts';
 export { TAPE_GIVE, tapeSheets, type TapeSheet } from './pieces/tape-sheets.ts';
 export type { Template } from './flat/template.ts';
 export { makeTemplate } from './flat/template.ts';
+export type { JudgedFinding } from './proof/judged.ts';
+export { openFindings } from './proof/judged.ts';
+export type { Examined, JudgedBy, StageMemo, StageName, StageNews } from './pipeline.ts';
+export { examineProject, examineStages, STAGE_NAMES, triedFixes, withTriedFixes } from './pipeline.ts';

@@ -6,7 +6,9 @@ import { testFonts } from '../test/fonts.ts';
 import { makeBlank, makeJob, textItem, tumbler, wave } from '../test/jobs.ts';
 import { cutFiles } from './io/files/cut-files.ts';
 import type { Project } from './model/project.ts';
-import { examineProject, examineSteps, openFindings, type Examined, type ExamineMemory } from './pipeline.ts';
+import type { Examined, StageMemo, StageName } from './pipeline.ts';
+import { examineProject, examineStages, STAGE_NAMES } from './pipeline.ts';
+import { openFindings } from './proof/judged.ts';
 import { signatureOf } from './proof/finding.ts';
 import { USUAL_LIMITS } from './proof/limits.ts';
 import type { Wrap } from './pieces/wrap.ts';
@@ -58,59 +60,76 @@ describe('examineProject', () => {
   });
 });
 
-describe('examineSteps', () => {
-  /** One run to its end: every step, and what came of it. */
+describe('examineStages', () => {
+  /** One run to its end: the wrap as it was told first, the stages that were told, and what came of them. */
   function run(
     doc: Project,
-    memory: ExamineMemory,
+    memo: StageMemo,
     limits = USUAL_LIMITS,
-  ): { shapes: Wrap[]; result: Extract<Examined, { ok: true }> } {
-    // prettier-ignore
-    const steps = examineSteps(doc, testFonts, limits, NO_STOCK, memory);
-    const shapes: Wrap[] = [];
+  ): { first: Wrap; stages: StageName[]; result: Extract<Examined, { ok: true }> } {
+    const steps = examineStages({ project: doc, fonts: testFonts, limits, supply: NO_STOCK, unit: 'mm' }, memo);
+    const [wraps, stages]: [Wrap[], StageName[]] = [[], []];
     for (;;) {
       const step = steps.next();
       if (step.done) {
         if (!step.value.ok) throw new Error(step.value.problem.code);
-        return { shapes, result: step.value };
+        return { first: wraps[0]!, stages, result: step.value };
       }
-      if (step.value) shapes.push(step.value.wrap);
+      stages.push(step.value.stage);
+      if (step.value.shape) wraps.push(step.value.shape.wrap);
     }
   }
   const doc: Project = { ...project, items: [nearRim(3), { ...nearRim(60), id: 'low' }] };
 
-  it('tells the wrap first, and what comes of it is that of the whole in one', () => {
-    const { shapes, result } = run(doc, {});
-    expect(shapes).toHaveLength(1);
-    expect(result.wrap).toBe(shapes[0]);
+  it('tells the wrap before it is judged, and what comes of it is that of the whole in one', () => {
+    const { first, stages, result } = run(doc, new Map());
+    expect(stages).toEqual(STAGE_NAMES);
+    expect(result.wrap).toBe(first);
     expect(result.findings).toEqual(examined(doc).findings);
   });
 
-  it('works nothing out again that has not changed', () => {
-    const memory: ExamineMemory = {};
-    const first = run(doc, memory).result;
+  /** Stages that are run again when something changes, after the project was worked through as it was. */
+  function rerun(change: Partial<Project>, limits = USUAL_LIMITS): StageName[] {
+    const memo: StageMemo = new Map();
+    run(doc, memo);
+    const before = new Map(memo);
+    run({ ...doc, ...change }, memo, limits);
+    return STAGE_NAMES.filter((name) => memo.get(name)!.made !== before.get(name)!.made);
+  }
+
+  it('runs a stage again only when something changes that it hangs on', () => {
+    const from = (name: StageName): StageName[] => STAGE_NAMES.slice(STAGE_NAMES.indexOf(name));
+    expect(rerun({ name: 'Another name', log: [], accepted: [] })).toEqual([]);
+    expect(rerun({ blank: { ...doc.blank, notes: 'chipped' } })).toEqual(STAGE_NAMES);
+    expect(rerun({ items: [nearRim(5)] })).toEqual(from('layout'));
+    expect(rerun({ warm: true })).toEqual(from('layout'));
+    expect(rerun({ seam: { ...doc.seam, lapMm: 3 } })).toEqual(from('layout'));
+    expect(rerun({ seam: { ...doc.seam, panels: 2 } })).toEqual(from('pieces'));
+    expect(rerun({ boardId: 'backed' })).toEqual(from('load'));
+    expect(rerun({ process: 'etch' })).toEqual(from('proof'));
+    expect(rerun({}, { ...USUAL_LIMITS, edgeDrift: 0.1 })).toEqual(from('proof'));
+  });
+
+  it('judges by the limits of the moment, and keeps what was accepted', () => {
+    const memo: StageMemo = new Map();
+    const first = run(doc, memo).result;
     const [{ finding }] = first.findings as [(typeof first.findings)[0]];
     const accepted = [{ findingId: finding.id, signature: signatureOf(finding), reason: 'So it is' }];
-    const again = run({ ...doc, accepted, name: 'Another name', log: [] }, memory).result;
-    expect([again.wrap === first.wrap, again.sheet === first.sheet]).toEqual([true, true]);
+    const again = run({ ...doc, accepted }, memo).result;
     expect(again.findings.find((f) => f.finding.id === finding.id)!.acceptedFor).toBe('So it is');
-    // Another board leaves the wrap; other limits leave the loads too; an item moved leaves nothing.
-    const board = run({ ...doc, boardId: 'backed' }, memory).result;
-    expect([board.wrap === first.wrap, board.sheet === first.sheet]).toEqual([true, false]);
-    const judged = run({ ...doc, boardId: 'backed' }, memory, { ...USUAL_LIMITS, edgeDrift: 0.1 }).result;
-    expect(judged.sheet).toBe(board.sheet);
-    expect(judged.findings.map((f) => f.finding.code)).toContain('reading-weak');
-    expect(run({ ...doc, items: [nearRim(5)] }, memory).result.wrap).not.toBe(first.wrap);
+    const strict = run(doc, memo, { ...USUAL_LIMITS, edgeDrift: 0.1 }).result;
+    expect(strict.findings.map((f) => f.finding.code)).toContain('reading-weak');
   });
 
   it('can be left off after the wrap, and goes on from there the next time', () => {
-    const memory: ExamineMemory = {};
-    const steps = examineSteps(doc, testFonts, USUAL_LIMITS, NO_STOCK, memory);
-    const first = steps.next();
+    const memo: StageMemo = new Map();
+    const input = { project: doc, fonts: testFonts, limits: USUAL_LIMITS, supply: NO_STOCK, unit: 'mm' as const };
+    const steps = examineStages(input, memo);
+    for (let step = steps.next(); !step.done && step.value.shape === null; step = steps.next());
     steps.return(undefined as never);
-    expect(memory.sheet).toBeUndefined();
-    expect(first.done).toBe(false);
-    expect(run(doc, memory).result.wrap).toBe(first.done ? null : first.value!.wrap);
+    expect([...memo.keys()]).toEqual(['measure', 'layout', 'pieces']);
+    const wrap = memo.get('pieces')!.made;
+    expect(run(doc, memo).result.wrap).toBe(wrap);
   });
 });
 

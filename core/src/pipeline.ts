@@ -1,150 +1,255 @@
 import type { FontBook } from './artwork/font.ts';
-import type { BlankProblem } from './measure/size.ts';
-import type { ReadingDoubt } from './measure/plausibility.ts';
-import type { CuttablePiece } from './pieces/cuttable.ts';
+import type { BenchStep } from './bench/step.ts';
+import { benchSteps } from './bench/steps.ts';
+import { boardById } from './load/boards.ts';
 import type { JobSheet } from './load/job-sheet.ts';
 import { planJob } from './load/job-sheet.ts';
-import type { Acceptance, Project } from './model/project.ts';
-import type { Finding } from './proof/finding.ts';
-import type { Limits } from './proof/limits.ts';
-import { USUAL_LIMITS } from './proof/limits.ts';
-import { signatureOf } from './proof/finding.ts';
-import { proof } from './proof/proof.ts';
-import { boardById } from './load/boards.ts';
-import type { Supply } from './model/stock.ts';
+import { marksCost } from './load/marks-cost.ts';
 import { NO_STOCK } from './load/supply.ts';
-import type { StackReport } from './stack/report.ts';
-import { lineUp } from './stack/registration/line-up.ts';
-import { reportStack } from './stack/report-stack.ts';
+import type { Measured } from './measure/measured.ts';
+import { measureBlank } from './measure/measured.ts';
+import type { ReadingDoubt } from './measure/plausibility.ts';
+import type { BlankProblem } from './measure/size.ts';
+import type { Project } from './model/project.ts';
+import type { Supply } from './model/stock.ts';
 import type { Make } from './pieces/batch.ts';
 import { batchPieces, makeBatch } from './pieces/batch.ts';
-import type { Derived, Wrap } from './pieces/wrap.ts';
-import { deriveWrap } from './pieces/wrap.ts';
+import type { CuttablePiece } from './pieces/cuttable.ts';
+import type { LaidFilms, Wrap } from './pieces/wrap.ts';
+import { cutOut, layOutFilms } from './pieces/wrap.ts';
+import type { Finding } from './proof/finding.ts';
+import type { JudgedFinding } from './proof/judged.ts';
+import { judgedBy } from './proof/judged.ts';
+import type { Limits } from './proof/limits.ts';
+import { USUAL_LIMITS } from './proof/limits.ts';
+import { proof } from './proof/proof.ts';
+import { tryFixes } from './proof/tried-fixes.ts';
+import type { LinedUp } from './stack/registration/line-up.ts';
+import { lineUp } from './stack/registration/line-up.ts';
+import type { StackReport } from './stack/report.ts';
+import { reportStack } from './stack/report-stack.ts';
 
-/** A finding and the reason for which it was accepted, if it still holds. */
-export interface JudgedFinding {
-  readonly finding: Finding;
-  readonly acceptedFor: string | null;
+/** What a project is judged from, besides itself. */
+export interface JudgedBy {
+  readonly fonts: FontBook;
+  readonly limits: Limits;
+  readonly supply: Supply;
 }
 
-/** A project worked through from readings to loads, with everything that was found. */
+/** Everything that the stages work from. */
+export interface StageInput extends JudgedBy {
+  readonly project: Project;
+  /** Unit of the words at the bench. */
+  readonly unit: 'mm' | 'in';
+}
+
+/** What each stage makes, by its name. */
+interface StageResults {
+  readonly measure: Measured;
+  readonly layout: LaidFilms;
+  readonly pieces: Wrap;
+  /** Everything on the list that the project is made for, each with its pieces; empty without a list. */
+  readonly batch: readonly Make[];
+  /** Everything that is cut: the wrap, or the wraps of all names; and registration marks. */
+  readonly stack: { readonly lined: LinedUp; readonly cut: readonly CuttablePiece[] };
+  readonly load: { readonly sheet: JobSheet; readonly stack: StackReport };
+  readonly proof: readonly Finding[];
+  readonly bench: readonly BenchStep[];
+}
+
+/** Name of a stage. */
+export type StageName = keyof StageResults;
+
+/** What stages have made so far; a stage reads only what lies before it. */
+type Done = { -readonly [K in StageName]: StageResults[K] };
+
+/** One stage of the work. */
+interface Stage<K extends StageName = StageName> {
+  readonly name: K;
+  /** What of the input it depends on, besides what the stages before it depend on. */
+  readonly key: (input: StageInput) => unknown;
+  readonly run: (input: StageInput, done: Done) => StageResults[K];
+}
+
+const stage = <K extends StageName>(name: K, key: Stage<K>['key'], run: Stage<K>['run']): Stage<K> => ({
+  name,
+  key,
+  run,
+});
+
+/** Sizes that may be used: after the first stage the others run only where there are some. */
+const measured = ({ measure }: Done): Extract<Measured, { ok: true }> => {
+  if (!measure.ok) throw new Error(`expected a blank that can be flattened, got ${measure.problem.code}`);
+  return measure;
+};
+
+/** The stages in the order of the work; a new one is one line. */
+const STAGES = [
+  stage(
+    'measure',
+    ({ project: { blank } }) => blank,
+    ({ project: { blank } }) => measureBlank(blank),
+  ),
+  stage(
+    'layout',
+    ({ project: { items, films, hand, warm, seam, stack }, fonts }) => [
+      [items, films, hand, warm, seam.lapMm, stack],
+      Object.keys(fonts),
+    ],
+    ({ project, fonts }, done) => layOutFilms(project, measured(done), fonts),
+  ),
+  stage(
+    'pieces',
+    ({ project: { seam } }) => seam,
+    ({ project }, done) => cutOut(project, measured(done), done.layout),
+  ),
+  stage(
+    'batch',
+    ({ project: { names, otherBlanks } }) => [names, otherBlanks],
+    ({ project, fonts }, { pieces }) => (project.names ? makeBatch(project, project.names, pieces, fonts) : []),
+  ),
+  stage(
+    'stack',
+    () => null,
+    ({ project }, { pieces: wrap, batch }) => {
+      const pieces = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
+      const lined = lineUp(project, wrap, pieces);
+      return { lined, cut: [...pieces, ...lined.marks] };
+    },
+  ),
+  stage(
+    'load',
+    ({ project: { boardId, laid }, supply }) => [boardId, laid, supply],
+    ({ project, supply }, { pieces: wrap, stack: { lined, cut } }) => {
+      const own = supply.cutters.map(({ board, onBoard }) => ({ ...board, alone: !onBoard }));
+      const sheet = planJob(cut, project.films, boardById(project.boardId, own), supply, project.laid);
+      const cost = marksCost(project, { wrap, cut, sheet }, supply, lined.support);
+      return { sheet, stack: reportStack(project.films, wrap, lined, cost) };
+    },
+  ),
+  stage(
+    'proof',
+    ({ project: { process }, limits }) => [process, limits],
+    ({ project, limits, supply }, { measure, pieces, batch, load: { sheet, stack } }) =>
+      proof({
+        job: project,
+        wrap: pieces,
+        doubts: measure.doubts,
+        plan: sheet.plan,
+        takings: sheet.takings,
+        supply,
+        stack,
+        makes: batch,
+        limits,
+      }),
+  ),
+  stage(
+    'bench',
+    ({ unit }) => unit,
+    ({ project, unit }, { pieces, batch, load }) => benchSteps(project, pieces, load.sheet, unit, batch),
+  ),
+] as const;
+
+/** Names of the stages, in order. */
+export const STAGE_NAMES: readonly StageName[] = STAGES.map(({ name }) => name);
+
+/** What stages made the last time, and from what; kept by whoever works the same project through again and again. */
+export type StageMemo = Map<StageName, { readonly from: string; readonly made: StageResults[StageName] }>;
+
+/** A project worked through from readings to the bench, with everything that was found. */
 export type Examined =
   | {
       readonly ok: true;
       readonly wrap: Wrap;
-      /** Everything on the list that it is made for, each with its pieces; empty without a list. */
-      readonly batch: readonly Make[];
-      /** Everything that is cut: the wrap, or the wraps of all names; and registration marks. */
-      readonly cut: readonly CuttablePiece[];
+      readonly batch: StageResults['batch'];
+      readonly cut: StageResults['stack']['cut'];
       readonly sheet: JobSheet;
       readonly stack: StackReport;
       readonly findings: readonly JudgedFinding[];
+      readonly steps: readonly BenchStep[];
       readonly doubts: readonly ReadingDoubt[];
     }
   | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
 
-/** What was worked out before, by what it was worked out from; kept by whoever examines the same project again and again. */
-export interface ExamineMemory {
-  derived?: Kept<Derived>;
-  batch?: Kept<readonly Make[]>;
-  sheet?: Kept<{ readonly cut: readonly CuttablePiece[]; readonly sheet: JobSheet; readonly stack: StackReport }>;
-  found?: Kept<readonly Finding[]>;
-}
-
-interface Kept<T> {
-  readonly from: string;
-  readonly value: T;
+/** Told after each stage. */
+export interface StageNews {
+  readonly stage: StageName;
+  /** Share of the stages that are done. */
+  readonly share: number;
+  /** The wrap and the doubts about its readings, as soon as it is there. */
+  readonly shape: { readonly wrap: Wrap; readonly doubts: readonly ReadingDoubt[] } | null;
 }
 
 /**
- * Runs the parts of the core in their order: derive, plan, judge.
+ * Works a project through, a stage at a time, so that one may stop in between; a stage whose input has not changed since
+ * the last time is not run again.
+ *
+ * @param memo of the last time, brought up to date on the way
+ */
+export function* examineStages(input: StageInput, memo: StageMemo = new Map()): Generator<StageNews, Examined> {
+  const done = {} as Done;
+  let from = '';
+  for (const [i, one] of STAGES.entries()) {
+    from += `${JSON.stringify(one.key(input))}|`;
+    const before = memo.get(one.name);
+    const made = before?.from === from ? before.made : one.run(input, done);
+    memo.set(one.name, { from, made });
+    (done as { [name in StageName]: StageResults[StageName] })[one.name] = made;
+    if (!done.measure.ok) return done.measure;
+    const shape = i < STAGE_NAMES.indexOf('pieces') ? null : { wrap: done.pieces, doubts: done.measure.doubts };
+    yield { stage: one.name, share: (i + 1) / STAGES.length, shape };
+  }
+  const { pieces: wrap, batch, stack: lined, load, proof: found, bench: steps, measure } = done;
+  const findings = judgedBy(found, input.project.accepted);
+  return { ok: true, wrap, batch, cut: lined.cut, ...load, findings, steps, doubts: measure.doubts };
+}
+
+/**
+ * The same in one.
  *
  * @param project the document
  * @param fonts the shipped fonts, loaded
  * @param limits that it is judged by
  * @param supply what lies on the shelf
- * @param memory of the last time, when there was one: what has not changed is not worked out again
+ * @param memo of the last time, when there was one
+ * @param unit of the words at the bench
  */
 export function examineProject(
   project: Project,
   fonts: FontBook,
   limits: Limits = USUAL_LIMITS,
   supply: Supply = NO_STOCK,
-  memory: ExamineMemory = {},
+  memo: StageMemo = new Map(),
+  unit: 'mm' | 'in' = 'mm',
 ): Examined {
-  const steps = examineSteps(project, fonts, limits, supply, memory);
+  return toTheEnd(examineStages({ project, fonts, limits, supply, unit }, memo));
+}
+
+/**
+ * Findings with those fixes that help: each is carried out on the side and judged by everything again.
+ *
+ * @param project as it was judged
+ * @param findings of it
+ * @param by what it was judged by
+ * @returns the findings with what is left of their fixes; in between nothing, so that one may stop
+ */
+export const triedFixes = (
+  project: Project,
+  findings: readonly JudgedFinding[],
+  by: JudgedBy,
+): Generator<unknown, JudgedFinding[]> =>
+  tryFixes(project, findings, function* (changed) {
+    const examined = yield* examineStages({ ...by, project: changed, unit: 'mm' });
+    return examined.ok ? examined.findings : null;
+  });
+
+/** The same without a stop. */
+export const withTriedFixes = (project: Project, findings: readonly JudgedFinding[], by: JudgedBy): JudgedFinding[] =>
+  toTheEnd(triedFixes(project, findings, by));
+
+function toTheEnd<T>(steps: Generator<unknown, T>): T {
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
   }
-}
-
-/**
- * The same a part at a time, so that one may stop in between; what has not changed since the last time is not worked out
- * again.
- *
- * @param memory of the last time, brought up to date on the way
- * @returns the wrap first, as soon as it is there; then nothing new until the end
- */
-export function* examineSteps(
-  project: Project,
-  fonts: FontBook,
-  limits: Limits,
-  supply: Supply,
-  memory: ExamineMemory,
-): Generator<Extract<Derived, { ok: true }> | null, Examined> {
-  const { blank, items, films, hand, warm, seam, stack: built, names, otherBlanks, boardId, laid, process } = project;
-  const from = JSON.stringify([blank, items, films, hand, warm, seam, built, Object.keys(fonts)]);
-  const derived = (memory.derived = kept(memory.derived, from, () => deriveWrap(project, fonts))).value;
-  if (!derived.ok) return derived;
-  yield derived;
-  const { wrap, doubts } = derived;
-  const batchFrom = `${from}${JSON.stringify([names, otherBlanks])}`;
-  const batch = (memory.batch = kept(memory.batch, batchFrom, () =>
-    names ? makeBatch(project, names, wrap, fonts) : [],
-  )).value;
-  yield null;
-  const sheetFrom = `${batchFrom}${boardId}${JSON.stringify([laid, supply])}`;
-  const { cut, sheet, stack } = (memory.sheet = kept(memory.sheet, sheetFrom, () => {
-    const pieces = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
-    const board = boardById(
-      boardId,
-      supply.cutters.map(({ board: own, onBoard }) => ({ ...own, alone: !onBoard })),
-    );
-    const lined = lineUp(project, wrap, pieces);
-    const all = [...pieces, ...lined.marks];
-    const planned = planJob(all, films, board, supply, laid);
-    return { cut: all, sheet: planned, stack: reportStack(project, { wrap, cut: all, sheet: planned }, lined, supply) };
-  })).value;
-  yield null;
-  const foundFrom = `${sheetFrom}${JSON.stringify([process, limits])}`;
-  const found = (memory.found = kept(memory.found, foundFrom, () =>
-    proof({
-      job: project,
-      wrap,
-      doubts,
-      plan: sheet.plan,
-      takings: sheet.takings,
-      supply,
-      stack,
-      makes: batch,
-      limits,
-    }),
-  )).value;
-  const findings = found.map((finding) => ({ finding, acceptedFor: acceptedFor(finding, project.accepted) }));
-  return { ok: true, wrap, batch, cut, sheet, stack, findings, doubts };
-}
-
-/** What is kept, as long as it was made from the same; else made anew. */
-const kept = <T>(before: Kept<T> | undefined, from: string, make: () => T): Kept<T> =>
-  before?.from === from ? before : { from, value: make() };
-
-function acceptedFor(finding: Finding, accepted: readonly Acceptance[]): string | null {
-  const match = accepted.find((a) => a.findingId === finding.id);
-  return match && match.signature === signatureOf(finding) ? match.reason : null;
-}
-
-/** Findings that still want something done: not fine, and not accepted. */
-export function openFindings(findings: readonly JudgedFinding[]): JudgedFinding[] {
-  return findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null);
 }

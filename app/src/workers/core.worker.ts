@@ -20,16 +20,7 @@ import {
 } from '@mivet/core';
 import { openBackup, packBackup } from './backup-jobs.ts';
 import { fontsOf, fontSample, loadFonts, paperFonts } from './fonts.ts';
-import {
-  batchPicture,
-  judgedShape,
-  marksPicture,
-  partsPicture,
-  seenPicture,
-  shapePicture,
-  stripPictures,
-  unjudgedPicture,
-} from './picture.ts';
+import { batchPicture, judgedShape, marksPicture, partsPicture, seenPicture, shapePicture, stripPictures, unjudgedPicture } from './picture.ts';
 import type { CloserPart, CoreJobs, CoreReply, CoreRequest, JudgedShape, ShapePicture } from './protocol.ts';
 
 async function fitPaper(

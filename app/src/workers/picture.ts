@@ -48,19 +48,7 @@ import {
   type Supply,
 } from '@mivet/core';
 import { ringsData } from './rings-data.ts';
-import type {
-  CoreJobs,
-  JudgedShape,
-  SolidPicture,
-  PanelPicture,
-  PartsPicture,
-  ProjectPicture,
-  SeamPicture,
-  SeenPicture,
-  ShapePicture,
-  StripPart,
-  StripPicture,
-} from './protocol.ts';
+import type { CoreJobs, JudgedShape, SolidPicture, PanelPicture, PartsPicture, ProjectPicture, SeamPicture, SeenPicture, ShapePicture, StripPart, StripPicture } from './protocol.ts';
 
 /** mm shown on each side of the seam. */
 export const SEAM_HALF_WIDTH_MM = 60;

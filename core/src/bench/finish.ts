@@ -1,7 +1,7 @@
 import type { Blank } from '../model/blank.ts';
 import { BALLOON_KEEPS_HOURS } from '../measure/balloon.ts';
 import type { Job } from '../model/job.ts';
-import type { BenchStep } from './steps.ts';
+import type { BenchStep } from './step.ts';
 
 type Step = Pick<BenchStep, 'id' | 'title' | 'body'> & Partial<BenchStep>;
 

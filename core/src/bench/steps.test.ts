@@ -5,7 +5,8 @@ import { planJob } from '../load/job-sheet.ts';
 import type { Project } from '../model/project.ts';
 import { boardById } from '../load/boards.ts';
 import { coverage } from './facts.ts';
-import { benchSteps, holdTrueOver100, layingStyle, waitText, type BenchStep } from './steps.ts';
+import type { BenchStep } from './step.ts';
+import { benchSteps, holdTrueOver100, layingStyle, waitText } from './steps.ts';
 
 function steps(project: Project): BenchStep[] {
   const { wrap, makes } = contextOf(project);

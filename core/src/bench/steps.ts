@@ -1,33 +1,16 @@
-import type { Blank, SurfaceKind } from '../model/blank.ts';
+import type { JobSheet } from '../load/job-sheet.ts';
 import { isWipedWithAlcohol } from '../material/surface-care.ts';
 import { formatLength } from '../measure/length.ts';
 import { rimLineOf } from '../measure/zones.ts';
-import type { JobSheet } from '../load/job-sheet.ts';
-import { trueOver100 } from '../surface/cone.ts';
+import type { Blank, SurfaceKind } from '../model/blank.ts';
+import type { Job } from '../model/job.ts';
 import type { Make } from '../pieces/batch.ts';
 import type { Wrap } from '../pieces/wrap.ts';
-import type { Job } from '../model/job.ts';
+import { trueOver100 } from '../surface/cone.ts';
 import type { Face, MadeThing } from './facts.ts';
 import { countOf, coverage, facesOf, filmWork, madeOf, tapeSizes, WRAP_SHARE } from './facts.ts';
 import { finishSteps } from './finish.ts';
-
-/** One thing to do at the bench, with this job's numbers. */
-export interface BenchStep {
-  readonly id: string;
-  readonly title: string;
-  readonly body: string;
-  readonly why: string | null;
-  readonly caution: string | null;
-  /** What to look for, and what to do if it is not so. */
-  readonly check: { readonly ask: string; readonly ifNot: string } | null;
-  /** Minutes of work, and minutes of waiting after it. */
-  readonly handsMinutes: number;
-  readonly waitMinutes: number;
-  /** What the picture shows. */
-  readonly picture: 'template' | 'film' | 'blank' | null;
-  /** The film that the step is about, if one. */
-  readonly film: string | null;
-}
+import type { BenchStep } from './step.ts';
 
 /** Sine of the half-angle past which a wrap is laid in two halves (4°). */
 export const TWO_HALVES_TAPER = Math.sin((4 * Math.PI) / 180);

@@ -1,5 +1,5 @@
 import { spheroidGaussian } from '../surface/spheroid.ts';
-import type { Wrap } from '../pieces/wrap.ts';
+import type { FlatSide } from './flat-side.ts';
 import { keptSide, patchLatitude } from './flattening.ts';
 import type { Job } from '../model/job.ts';
 
@@ -10,7 +10,7 @@ import type { Job } from '../model/job.ts';
  */
 export function gaussianOf(
   { blank }: Pick<Job, 'blank'>,
-  { size: { shape }, template }: Pick<Wrap, 'size' | 'template'>,
+  { size: { shape }, template }: Pick<FlatSide, 'size' | 'template'>,
 ): ((slant: number) => number) | null {
   if (!template.flattening.map) return null;
   if (shape.form === 'profile') return keptSide(shape).gaussianAt;

@@ -49,7 +49,7 @@ export function makeTemplate(
   blank: Blank,
   size: BlankSize,
   filmThickness: number,
-  seam: Seam,
+  seam: Pick<Seam, 'lapMm'>,
   give: FilmGive,
   leastPatchMm = 0,
 ): { template: Template; surface: Development } {
@@ -82,7 +82,7 @@ function roundTemplate(
   cone: ConeSpec,
   surface: Development,
   blank: Blank,
-  seam: Seam,
+  seam: Pick<Seam, 'lapMm'>,
   flattening: Flattening,
 ): { template: Template; surface: Development } {
   const flat = coneDevelopment(cone);

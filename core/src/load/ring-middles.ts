@@ -1,12 +1,12 @@
 import { boxOfCoordinates } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringArea } from '../polygon/polygon.ts';
+import type { Taking } from './allocation.ts';
 import type { FilmBlock } from './blocks.ts';
-import type { Strip } from './load.ts';
-import { boxOnBoard } from './load.ts';
 import type { Leftover } from './leftover.ts';
 import { isWorthKeeping, SMALLEST_MM2 } from './leftover.ts';
-import type { Taking } from './usage.ts';
+import type { Strip } from './load.ts';
+import { boxOnBoard } from './load.ts';
 
 /** mm by which what is kept of the inside of a ring stays clear of it. */
 const RING_CLEAR_MM = 1;

@@ -1,27 +1,12 @@
+import type { Offcut, StockFilm, Supply } from '../model/stock.ts';
 import { ringArea } from '../polygon/polygon.ts';
+import type { Taking } from './allocation.ts';
+import type { FilmBlock } from './blocks.ts';
 import type { Leftover } from './leftover.ts';
 import { isWorthKeeping, restsOf } from './leftover.ts';
-import type { FilmBlock } from './blocks.ts';
 import type { LoadPlan, Strip } from './load.ts';
 import { ringMiddles } from './ring-middles.ts';
-import type { Offcut, StockFilm, Supply } from '../model/stock.ts';
 import { lotsOf, offcutRing, offcutsOf, pricePerMm2 } from './supply.ts';
-
-/** Where the film of one strip comes from. */
-export interface Taking {
-  readonly film: string;
-  readonly load: number;
-  /** Which strip of the load, from 0. */
-  readonly strip: number;
-  readonly from:
-    | { readonly kind: 'roll' | 'sheet' | 'offcut'; readonly id: string }
-    /** The rest of what is taken for an earlier strip. */
-    | { readonly kind: 'rest'; readonly id: string | null }
-    | { readonly kind: 'unknown' };
-  /** mm to cut off: along the roll, or of the sheet; and across. */
-  readonly lengthMm: number;
-  readonly widthMm: number;
-}
 
 /** What a plan takes off the shelf, film by film. */
 export interface FilmTaken {

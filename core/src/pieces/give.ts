@@ -1,15 +1,15 @@
+import { gaussianOf } from '../flat/curvature.ts';
+import type { FlatSide } from '../flat/flat-side.ts';
 import { filmGive } from '../material/film.ts';
+import type { Job } from '../model/job.ts';
 import { boxHeight, boxWidth } from '../plane/box.ts';
 import { breadthOf } from '../polygon/inscribed.ts';
 import { ringArea } from '../polygon/polygon.ts';
 import { loopGive, neededGive } from '../surface/film-strain.ts';
-import { gaussianOf } from '../flat/curvature.ts';
-import type { Wrap } from './wrap.ts';
-import type { Job } from '../model/job.ts';
 import type { Piece } from './pieces.ts';
 
-/** What of a wrap says how much it curves. */
-type Curved = Pick<Wrap, 'size' | 'template'>;
+/** What of a side says how much it curves. */
+type Curved = Pick<FlatSide, 'size' | 'template'>;
 
 /** Under this share of what film gives, a piece is not looked at closely: it asks at most so much. */
 const NOT_CLOSELY = 0.2;

@@ -1,15 +1,16 @@
+import { gaussianOf } from '../flat/curvature.ts';
+import type { FlatSide } from '../flat/flat-side.ts';
+import type { Job } from '../model/job.ts';
 import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
 import type { Point } from '../plane/point.ts';
 import { ringsOf } from '../polygon/polygon.ts';
+import type { Divided } from '../seam/divide.ts';
 import { neededGive } from '../surface/film-strain.ts';
 import type { ReliefSlits } from '../surface/relief.ts';
 import { slitsInRound, slitsInStrip } from '../surface/relief.ts';
+import type { Piece } from './pieces.ts';
 import type { Extent } from './round.ts';
 import { bunchesRound } from './round.ts';
-import { gaussianOf } from '../flat/curvature.ts';
-import type { Wrap } from './wrap.ts';
-import type { Job } from '../model/job.ts';
-import type { Piece } from './pieces.ts';
 
 /** What transfer tape takes, pulled and pushed together, as a fraction. Starting value. */
 export const TAPE_GIVE = 0.02;
@@ -27,7 +28,7 @@ const LEAST_SLIT_MM = 2;
 const [TRIES, LEEWAY] = [15, 0.7];
 
 /** What of a wrap decides how tape lies on it. */
-type LaidOut = Pick<Wrap, 'size' | 'template' | 'frames' | 'pieces' | 'surface' | 'meanRadius'>;
+type Taped = FlatSide & Pick<Divided, 'frames'> & { readonly pieces: readonly Piece[] };
 
 /** One slit in the tape, on the flat of the band, mm. */
 export interface Slit {
@@ -59,7 +60,7 @@ export interface TapeSheet {
  *
  * @returns one for each bunch of film; empty where the side develops, and tape lies on it as paper does
  */
-export function tapeSheets(job: Pick<Job, 'blank'>, wrap: LaidOut): TapeSheet[] {
+export function tapeSheets(job: Pick<Job, 'blank'>, wrap: Taped): TapeSheet[] {
   const gaussianAt = gaussianOf(job, wrap);
   if (!gaussianAt) return [];
   const pieces = wrap.pieces.filter((p) => !p.spare);
@@ -68,7 +69,7 @@ export function tapeSheets(job: Pick<Job, 'blank'>, wrap: LaidOut): TapeSheet[] 
 
 function sheetOver(
   { pieces, azimuths }: Extent & { readonly pieces: readonly Piece[] },
-  wrap: LaidOut,
+  wrap: Taped,
   gaussianAt: (slant: number) => number,
 ): TapeSheet {
   const asBand = wrap.frames.length === 1 && wrap.frames[0]!.asBand;
@@ -131,7 +132,7 @@ function roundWays(
 }
 
 /** The same from both long edges of a sheet: down meridians of one that runs round, level in one that stands upright. */
-function stripWays(sheet: Omit<TapeSheet, 'slits'>, relief: ReliefSlits, wrap: LaidOut, lying: boolean): Slit[][] {
+function stripWays(sheet: Omit<TapeSheet, 'slits'>, relief: ReliefSlits, wrap: Taped, lying: boolean): Slit[][] {
   const { surface } = wrap;
   const middle = (sheet.slants[0] + sheet.slants[1]) / 2;
   const radius = surface.radiusAt(middle);

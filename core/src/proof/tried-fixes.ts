@@ -1,22 +1,14 @@
-import type { FontBook } from '../artwork/font.ts';
 import { applyCommand } from '../document/commands/apply.ts';
 import { keepable } from '../document/keepable.ts';
-import type { Project } from '../model/project.ts';
 import { sameValue } from '../document/same-value.ts';
-import type { Examined, JudgedFinding } from '../pipeline.ts';
-import { examineSteps } from '../pipeline.ts';
 import type { Command } from '../model/command.ts';
+import type { Project } from '../model/project.ts';
 import type { Finding } from './finding.ts';
 import { signatureOf } from './finding.ts';
-import type { Limits } from './limits.ts';
-import type { Supply } from '../model/stock.ts';
+import type { JudgedFinding } from './judged.ts';
 
-/** What a project is judged from, besides itself. */
-export interface JudgedBy {
-  readonly fonts: FontBook;
-  readonly limits: Limits;
-  readonly supply: Supply;
-}
+/** Judges a project from its readings to its loads, a part at a time; null when its blank cannot be flattened. */
+type JudgeProject = (project: Project) => Generator<unknown, readonly JudgedFinding[] | null>;
 
 /**
  * Findings with those fixes that help: each is carried out on the side and judged. One that changes nothing, leaves what it
@@ -24,32 +16,22 @@ export interface JudgedBy {
  *
  * @param project as it was judged
  * @param findings of it
- * @param by what it was judged by
+ * @param judge judges a changed project as this one was judged
  * @returns the findings with what is left of their fixes; in between nothing, so that one may stop
  */
-export function* triedFixes(
+export function* tryFixes(
   project: Project,
   findings: readonly JudgedFinding[],
-  { fonts, limits, supply }: JudgedBy,
-): Generator<null, JudgedFinding[]> {
+  judge: JudgeProject,
+): Generator<unknown, JudgedFinding[]> {
   const failing = new Set(findings.filter(isFailing).map(({ finding }) => finding.id));
   const known = new Map<string, readonly JudgedFinding[] | null>();
-  function* after(fix: Command): Generator<null, readonly JudgedFinding[] | null> {
+  function* after(fix: Command): Generator<unknown, readonly JudgedFinding[] | null> {
     const key = JSON.stringify(fix);
     const before = known.get(key);
     if (before !== undefined) return before;
     const changed = applyCommand(project, fix);
-    let found: readonly JudgedFinding[] | null = null;
-    if (!sameValue(changed, project) && keepable(changed, project).ok) {
-      const steps = examineSteps(changed, fonts, limits, supply, {});
-      let examined: Examined | null = null;
-      while (!examined) {
-        const step = steps.next();
-        if (step.done) examined = step.value;
-        else yield null;
-      }
-      found = examined.ok ? examined.findings : null;
-    }
+    const found = !sameValue(changed, project) && keepable(changed, project).ok ? yield* judge(changed) : null;
     known.set(key, found);
     return found;
   }
@@ -64,15 +46,6 @@ export function* triedFixes(
     tried.push({ ...judged, finding: { ...judged.finding, fixes } });
   }
   return tried;
-}
-
-/** The same without a stop. */
-export function withTriedFixes(project: Project, findings: readonly JudgedFinding[], by: JudgedBy): JudgedFinding[] {
-  const steps = triedFixes(project, findings, by);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
 }
 
 const isFailing = ({ finding }: JudgedFinding): boolean => finding.severity === 'fails';

@@ -1,15 +1,12 @@
 import type { Film } from '../model/film.ts';
-import type { Project } from '../model/project.ts';
-import { ringsOf } from '../polygon/polygon.ts';
-import type { LinedUp } from './registration/line-up.ts';
-import { marksCost, type PlannedJob } from '../load/marks-cost.ts';
-import type { Supply } from '../model/stock.ts';
-import { deepestOf, sectionOf, tellingHeight, type Layer } from './depth.ts';
-import type { LayerReport, StackReport } from './report.ts';
-import { NO_LAYERS } from './report.ts';
-import { FEW_BODIES } from './registration/marks.ts';
-import type { Wrap } from '../pieces/wrap.ts';
 import type { Piece } from '../pieces/pieces.ts';
+import type { Wrap } from '../pieces/wrap.ts';
+import { ringsOf } from '../polygon/polygon.ts';
+import { deepestOf, type Layer, sectionOf, tellingHeight } from './depth.ts';
+import type { LinedUp } from './registration/line-up.ts';
+import { FEW_BODIES } from './registration/marks.ts';
+import type { LayerReport, MarksCost, StackReport } from './report.ts';
+import { NO_LAYERS } from './report.ts';
 
 /** All film of a job as it lies on the side, layer by layer from the blank outwards. */
 export const layersOnSide = ({ pieces, layers }: Pick<Wrap, 'pieces' | 'layers'>, films: readonly Film[]): Layer[] =>
@@ -22,22 +19,21 @@ export const layersOnSide = ({ pieces, layers }: Pick<Wrap, 'pieces' | 'layers'>
 /**
  * How the films of a job lie on each other, and what lining them up costs by the plan.
  *
- * @param job as it is planned
+ * @param films of the job
+ * @param wrap of the job
  * @param lined how its layers are lined up
- * @param supply what film there is
+ * @param cost what marks cost by the plan
  */
 export function reportStack(
-  project: Pick<Project, 'films' | 'stack' | 'laid'>,
-  job: PlannedJob,
+  films: readonly Film[],
+  wrap: Wrap,
   { aims, support }: LinedUp,
-  supply: Supply,
+  cost: MarksCost,
 ): StackReport {
-  const { wrap } = job;
   if (wrap.layers.length === 0) return NO_LAYERS;
-  const layers = layersOnSide(wrap, project.films);
+  const layers = layersOnSide(wrap, films);
   const deepest = deepestOf(layers);
   const sectionY = deepest && deepest.films.length > 1 ? deepest.y : tellingHeight(layers);
-  const cost = marksCost(project, job, supply, support);
   // A word is held when one of its letters is; of all else every piece by itself.
   const words = new Set(wrap.placed.filter(({ item }) => item.type === 'text').map(({ item }) => item.id));
   const thing = ({ id, itemIds }: Piece): string => itemIds.find((one) => words.has(one)) ?? id;

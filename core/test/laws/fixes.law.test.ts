@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { applyCommand } from '../../src/document/commands/apply.ts';
 import { keepable } from '../../src/document/keepable.ts';
 import type { Project } from '../../src/model/project.ts';
-import { examineProject, type JudgedFinding } from '../../src/pipeline.ts';
+import { examineProject, withTriedFixes } from '../../src/pipeline.ts';
+import type { JudgedFinding } from '../../src/proof/judged.ts';
 import { USUAL_LIMITS } from '../../src/proof/limits.ts';
 import { supplyOf } from '../../src/load/supply.ts';
-import { withTriedFixes } from '../../src/proof/tried-fixes.ts';
 import { testFonts } from '../fonts.ts';
 import { anyProject } from '../random.ts';
 

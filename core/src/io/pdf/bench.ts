@@ -1,5 +1,5 @@
 import { rgb } from '@cantoo/pdf-lib';
-import type { BenchStep } from '../../bench/steps.ts';
+import type { BenchStep } from '../../bench/step.ts';
 import { waitText } from '../../bench/steps.ts';
 import type { SheetPrint } from './flow.ts';
 import { startFlow } from './flow.ts';
