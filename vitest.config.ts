@@ -14,7 +14,15 @@ export default defineConfig({
         extends: true,
         test: { name: 'core', include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'server/**/*.test.ts'] },
       },
-      { extends: true, test: { name: 'app', include: ['app/**/*.test.ts'], environment: 'happy-dom' } },
+      {
+        extends: true,
+        test: {
+          name: 'app',
+          include: ['app/**/*.test.ts'],
+          environment: 'happy-dom',
+          setupFiles: ['app/test/worker-here.ts'],
+        },
+      },
     ],
   },
 });

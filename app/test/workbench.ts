@@ -1,5 +1,5 @@
 import type { Project } from '@mivet/core';
-import { mount, type VueWrapper } from '@vue/test-utils';
+import { type DOMWrapper, mount, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia, type Pinia } from 'pinia';
 import { vi } from 'vitest';
 import { defineComponent, h, nextTick, type Component } from 'vue';
@@ -27,8 +27,20 @@ export interface Workbench {
   mount(part: Component, props?: Record<string, unknown>): VueWrapper;
 }
 
-/** Opens a project. The test must put `core-here.ts` in the place of the worker. */
+/** The bench that was opened before, if its stores may still be at work, and what is mounted on it. */
+let before: Workbench | null = null;
+const mounted: VueWrapper[] = [];
+
+/** Takes down the bench before: whatever its stores still did would make them the active ones again. */
+async function closeBefore(): Promise<void> {
+  if (!before) return;
+  for (const wrapper of mounted.splice(0)) wrapper.unmount();
+  await vi.waitUntil(() => !before!.picture.busy, { timeout: 30_000 });
+}
+
+/** Opens a project. */
 export async function openWorkbench(document: Project): Promise<Workbench> {
+  await closeBefore();
   localStorage.clear();
   const pinia = createPinia();
   setActivePinia(pinia);
@@ -47,30 +59,34 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
   const picture = usePicture();
   const settled = async (): Promise<void> => {
     await nextTick();
-    await vi.waitUntil(() => picture.picture !== null && !picture.busy);
+    await vi.waitUntil(() => picture.picture !== null && !picture.busy, { timeout: 30_000 });
     await nextTick();
   };
   await settled();
-  return {
+  before = {
     pinia,
     router,
     project,
     picture,
     settled,
-    mount: (part, props = {}) =>
-      mount(part as never, {
+    mount: (part, props = {}) => {
+      const wrapper = mount(part as never, {
         props: props as never,
         attachTo: window.document.body,
         global: { plugins: [pinia, router], stubs: { IBiCheckLg: true, IBiX: true, BModal: PlainModal } },
-      }) as unknown as VueWrapper,
+      }) as unknown as VueWrapper;
+      mounted.push(wrapper);
+      return wrapper;
+    },
   };
+  return before;
 }
 
-/** Presses the button with this label. */
+/** Presses the button with this label, as soon as it is there. */
 export async function press(wrapper: VueWrapper, label: string | RegExp): Promise<void> {
-  const button = wrapper
-    .findAll('button')
-    .find((b) => (typeof label === 'string' ? b.text() === label : label.test(b.text())));
+  const find = (): DOMWrapper<HTMLButtonElement> | undefined =>
+    wrapper.findAll('button').find((b) => (typeof label === 'string' ? b.text() === label : label.test(b.text())));
+  const button = find() ?? (await vi.waitUntil(find, { timeout: 5000 }).catch(() => null));
   if (!button) throw new Error(`No button “${String(label)}” among: ${wrapper.findAll('button').map((b) => b.text())}`);
   await button.trigger('click');
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describeReadProblem, readDocument, type MivetDocument, type Project } from '@mivet/core';
-import { BadInput } from './run.ts';
+import { BadInput } from './command.ts';
 
 /** Reads a Mivet document; anything wrong with it becomes one clear line. */
 export function loadDocument(path: string | undefined): MivetDocument {

@@ -2,18 +2,7 @@ import { check } from './commands/check.ts';
 import { flatten } from './commands/flatten.ts';
 import { make } from './commands/make.ts';
 import { judge } from './commands/proof.ts';
-
-/** Where a command writes. */
-export interface Output {
-  readonly out: (text: string) => void;
-  readonly err: (text: string) => void;
-}
-
-/** Something wrong with what was given: one clear line, no stack trace. */
-export class BadInput extends Error {}
-
-/** A command: arguments after its name → exit code. */
-export type CommandLine = (args: readonly string[], output: Output) => number | Promise<number>;
+import { BadInput, type CommandLine, type Output } from './command.ts';
 
 const COMMANDS: { readonly [name: string]: CommandLine } = { flatten, proof: judge, make, check };
 

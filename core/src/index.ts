@@ -76,7 +76,9 @@ export {
 } from './measure/words.ts';
 export type { JobFile } from './io/files/cut-files.ts';
 export { isExtra, PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
-export { CUT_WRITERS, cutFileNames, cutFiles, cutTime, loadsToSend } from './io/files/cut-files.ts';
+export { CUT_WRITERS, cutFiles, loadsToSend } from './io/files/cut-files.ts';
+export { cutFileNames } from './cut/file-names.ts';
+export { cutTime } from './cut/cut-time.ts';
 export type { CutterLoad, CutterState, HeadNews, SentLoad } from './cut/cutter-state.ts';
 export { describeRefusal, isInCutter } from './cut/cutter-state.ts';
 export type { JobSheet } from './load/job-sheet.ts';
@@ -239,3 +241,26 @@ export type { JudgedFinding } from './proof/judged.ts';
 export { openFindings } from './proof/judged.ts';
 export type { Examined, JudgedBy, StageMemo, StageName, StageNews } from './pipeline.ts';
 export { examineProject, examineStages, STAGE_NAMES, triedFixes, withTriedFixes } from './pipeline.ts';
+export { judgedShape } from './present/judged-picture.ts';
+export { partsPicture } from './present/parts-picture.ts';
+export { ringsData } from './present/rings-data.ts';
+export { seenPicture } from './present/seen-picture.ts';
+export { SEAM_HALF_WIDTH_MM, shapePicture } from './present/shape-picture.ts';
+export { stripPictures } from './present/strip-pictures.ts';
+export type {
+  GoodPicture,
+  ItemPicture,
+  JudgedPicture,
+  JudgedShape,
+  NamePicture,
+  PanelPicture,
+  PartsPicture,
+  PiecePicture,
+  ProjectPicture,
+  SeamPicture,
+  SeenPicture,
+  ShapePicture,
+  SolidPicture,
+  StripPart,
+  StripPicture,
+} from './present/views.ts';

@@ -9,25 +9,17 @@ import {
   type Project,
 } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { fontFile } from '../../../core/test/fonts.ts';
 import { demoProjects, demoShelf } from '../demo/demo.ts';
 
-// The real worker's jobs, but for fonts: any that begins with a zero byte can be read.
-vi.mock('../workers/core-client.ts', async () => {
-  const here = await import('../../test/core-here.ts');
-  return {
-    askCore: async (job: string, input: { bytes: Uint8Array }) => {
-      if (job !== 'font') return here.askCore(job as never, input as never);
-      if (input.bytes[0] !== 0) throw new Error('This file is not a font that can be read.');
-    },
-  };
-});
-
+import { base64Of } from '../data/base64.ts';
 import * as database from '../data/database.ts';
 import { useLibrary } from '../stores/library.ts';
 import { takeIn } from './useDroppedFile.ts';
 
 const at = '2026-05-04T10:00:00.000Z';
+const SLAB = base64Of(fontFile('zilla-slab/files/zilla-slab-latin-600-normal.woff'));
 const [tumbler, mug] = demoProjects(at) as [Project, Project];
 const file = (content: unknown, name = 'file.json'): File =>
   new File([typeof content === 'string' ? content : JSON.stringify(content)], name);
@@ -100,7 +92,7 @@ describe('files that are dropped on the page', () => {
 
 describe('fonts and motifs of one’s own', () => {
   const about = { version: FORMAT_VERSION, source: 'a friend', rights: 'allowed', keptAt: at } as const;
-  const font: OwnFont = { ...about, format: 'mivet-font', id: 'own-1', name: 'Quill', data: 'AAAA' };
+  const font: OwnFont = { ...about, format: 'mivet-font', id: 'own-1', name: 'Quill', data: SLAB };
   const motif: OwnMotif = { ...about, format: 'mivet-motif', id: 'm-1', name: 'Otter', widthMm: 20, heightMm: 10, colours: [{ colour: '#112233', pathData: 'M0 0L5 0L0 5Z' }] }; // prettier-ignore
 
   it('come in with a project’s file and stay out of the project', async () => {

@@ -4,7 +4,6 @@ import { defineComponent, ref, type Ref } from 'vue';
 import { openWorkbench, type Workbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
 
-vi.mock('../workers/core-client.ts', () => import('../../test/core-here.ts'));
 vi.mock('../data/database.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),

@@ -1,3 +1,4 @@
+import type { GoodPicture } from '@mivet/core';
 import { newBlank, newProject } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
@@ -12,7 +13,6 @@ vi.mock('../data/database.ts', () => ({
 import { useProject } from '../stores/project.ts';
 import { usePicture } from '../stores/picture.ts';
 import { useView } from '../stores/view.ts';
-import type { GoodPicture } from '../workers/protocol.ts';
 import { useItemDrag } from './useItemDrag.ts';
 import { useItems } from './useItems.ts';
 

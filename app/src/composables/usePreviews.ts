@@ -1,5 +1,5 @@
-import { newProject, NO_STOCK, type Blank, type Project } from '@mivet/core';
-import type { ProjectPicture } from '../workers/protocol.ts';
+import type { Blank, Project, ProjectPicture } from '@mivet/core';
+import { newProject, NO_STOCK } from '@mivet/core';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 import { askCore } from '../workers/core-client.ts';

@@ -1,11 +1,9 @@
-import type { Project } from '@mivet/core';
+import type { Project, ProjectPicture, ShapePicture } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
-import { testFonts } from '../../../core/test/fonts.ts';
+import { pictureOf } from '../../test/picture-of.ts';
 import { demoProjects } from '../demo/demo.ts';
-import { pictureOf } from '../workers/picture.ts';
-import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/protocol.ts';
 
 /** Calls that wait for an answer; the test is the worker. */
 interface Asked {
@@ -47,7 +45,7 @@ import { usePicture } from './picture.ts';
 import { useProject } from './project.ts';
 
 const [tumbler] = demoProjects('2026-05-04T10:00:00.000Z') as [Project];
-const made = pictureOf(tumbler, testFonts, 'mm') as GoodPicture;
+const made = await pictureOf(tumbler);
 const asked = (): Asked[] => worker.asked as Asked[];
 const settle = async (): Promise<void> => {
   await nextTick();

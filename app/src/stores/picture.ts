@@ -1,7 +1,7 @@
-import { describeHeavy, heavyItems, type Project } from '@mivet/core';
+import type { GoodPicture, Project, ProjectPicture, ShapePicture } from '@mivet/core';
+import { describeHeavy, heavyItems } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { GoodPicture, ProjectPicture, ShapePicture } from '../workers/protocol.ts';
 import { askCore, CallGivenUp, LEFT, TookTooLong } from '../workers/core-client.ts';
 import { useProject } from './project.ts';
 import { useSettings } from './settings.ts';

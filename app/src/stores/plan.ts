@@ -1,16 +1,10 @@
-import {
-  clashOf,
-  letGoOfPart,
-  putByHand,
-  type HandClash,
-  type KeptFilm,
-  type PartOnBoard,
-  type Project,
-} from '@mivet/core';
+import type { HandClash, KeptFilm, PartOnBoard, Project, StripPart, StripPicture } from '@mivet/core';
+import { clashOf, letGoOfPart, putByHand } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { watchCloser } from '../workers/core-client.ts';
-import type { Board, CloserPart, StripPart, StripPicture } from '../workers/protocol.ts';
+import type { Board } from '@mivet/core';
+import type { CloserPart } from '../workers/protocol.ts';
 import { usePicture } from './picture.ts';
 import { useProject } from './project.ts';
 import { useSettings } from './settings.ts';

@@ -4,7 +4,6 @@ import { nextTick } from 'vue';
 import { openWorkbench, press, type Workbench } from '../../test/workbench.ts';
 import { demoProjects, demoShelf } from '../demo/demo.ts';
 
-vi.mock('../workers/core-client.ts', () => import('../../test/core-here.ts'));
 const kept = vi.hoisted(() => ({ files: [] as { name: string; content: string }[], written: [] as unknown[] }));
 vi.mock('../data/database.ts', () => ({
   readProject: async () => null,

@@ -1,5 +1,6 @@
 import { toRaw } from 'vue';
-import type { CloserPart, CoreJobs, CoreReply, CoreRequest, ShapePicture } from './protocol.ts';
+import type { CloserPart, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
+import type { ShapePicture } from '@mivet/core';
 
 let worker: Worker | null = null;
 let nextId = 1;

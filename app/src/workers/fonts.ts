@@ -6,19 +6,11 @@ import script from '@fontsource/pacifico/files/pacifico-latin-400-normal.woff?ur
 import scriptExt from '@fontsource/pacifico/files/pacifico-latin-ext-400-normal.woff?url';
 import slab from '@fontsource/zilla-slab/files/zilla-slab-latin-600-normal.woff?url';
 import slabExt from '@fontsource/zilla-slab/files/zilla-slab-latin-ext-600-normal.woff?url';
-import {
-  FONT_CHOICES,
-  fontSample as sampleOf,
-  FontProblem,
-  readFont,
-  type ArtworkItem,
-  type FontBook,
-  type FontFace,
-} from '@mivet/core';
+import type { ArtworkItem, FontBook, FontFace } from '@mivet/core';
+import { FONT_CHOICES, FontProblem, fontSample as sampleOf, readFont, ringsData } from '@mivet/core';
 import { bytesOfBase64 } from '../data/base64.ts';
 import { readKept } from '../data/database.ts';
 import type { FontSample } from './protocol.ts';
-import { ringsData } from './rings-data.ts';
 
 async function bytesOf(url: string): Promise<Uint8Array> {
   const response = await fetch(url);

@@ -11,7 +11,7 @@ import {
   wrapFilm,
 } from '@mivet/core';
 import { loadDocument, takeOption } from '../files.ts';
-import { BadInput, type CommandLine } from '../run.ts';
+import { BadInput, type CommandLine } from '../command.ts';
 
 /** Writes a blank's template as JSON: outline with true arcs, radii, angle, bounds and strain, all mm and radians. */
 export const flatten: CommandLine = (args, { out }) => {

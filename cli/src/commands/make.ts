@@ -4,7 +4,7 @@ import { describeBlankProblem, examineProject, withTriedFixes } from '@mivet/cor
 import { jobFiles } from '@mivet/core/papers';
 import { loadProject, takeOption } from '../files.ts';
 import { paperFonts } from '../fonts.ts';
-import { BadInput, type CommandLine } from '../run.ts';
+import { BadInput, type CommandLine } from '../command.ts';
 import { judgedBy } from '../judged-by.ts';
 
 /** Writes every file of a job into a folder; exit 1 when a finding will fail. Nothing that exists is overwritten. */

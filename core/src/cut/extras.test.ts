@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Path } from '../plane/path.ts';
-import { circlePath, pathFromRing } from '../plane/path.ts';
-import { flattenPath } from '../plane/flatten.ts';
 import { boardById } from '../load/boards.ts';
 import type { Strip } from '../load/load.ts';
+import { flattenPath } from '../plane/flatten.ts';
+import { pathLength } from '../plane/path-length.ts';
+import type { Path } from '../plane/path.ts';
+import { circlePath, pathFromRing } from '../plane/path.ts';
 import { PLAIN_CUT, withExtras } from './extras.ts';
 import type { CutPiece } from './order.ts';
-import { pathLength } from '../plane/path-length.ts';
 
 const board = boardById('square');
 /** 120 mm of film along the board, 80 across, from 3. */

@@ -1,12 +1,12 @@
+import type { Strip } from '../load/load.ts';
+import type { Board } from '../model/board.ts';
+import { flattenPath } from '../plane/flatten.ts';
 import type { Path } from '../plane/path.ts';
 import { pathFromRing } from '../plane/path.ts';
-import { flattenPath } from '../plane/flatten.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
-import type { Board } from '../model/board.ts';
-import type { Strip } from '../load/load.ts';
 import type { CutPiece } from './order.ts';
 
 /** Where a strip of film lies on the board. */

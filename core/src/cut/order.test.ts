@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { writeCutSvg } from '../io/svg/write-cut.ts';
+import { boardById } from '../load/boards.ts';
+import { planJob } from '../load/job-sheet.ts';
+import { planLoads } from '../load/load.ts';
 import { STARTING_FILMS } from '../material/film.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
-import { pathFromRing } from '../plane/path.ts';
-import { boardById } from '../load/boards.ts';
-import { planLoads } from '../load/load.ts';
-import { writeCutSvg } from '../io/svg/write-cut.ts';
-import { planJob } from '../load/job-sheet.ts';
-import { cutPieces } from './order.ts';
 import { pathLength } from '../plane/path-length.ts';
+import { pathFromRing } from '../plane/path.ts';
+import { cutPieces } from './order.ts';
 
 const box = (x: number, y: number, w: number): number[] => [x, y, x + w, y, x + w, y + w, x, y + w];
 const piece = (id: string, ...rings: number[][]) => ({

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { CutterPace } from '../model/board.ts';
-import { headAt, totalsOf, wayOfHead, type Stroke } from './pace.ts';
+import { headAt, type Stroke, totalsOf, wayOfHead } from './pace.ts';
 
 const pace: CutterPace = { cutMmS: 50, travelMmS: 100, accelMmS2: 500, liftS: 0.2 };
 const stroke = (...points: number[]): Stroke => ({ pen: 1, points: Float64Array.from(points) });

@@ -1,13 +1,13 @@
-import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import type { Job } from '../model/job.ts';
+import type { Wrap } from '../pieces/wrap.ts';
 import type { Box } from '../plane/box.ts';
+import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import { resampleRing } from '../plane/resample.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import { halfAngleSeen } from '../surface/foreshortening.ts';
 import { profileOf } from '../surface/profile.ts';
-import type { Wrap } from '../pieces/wrap.ts';
-import type { Job } from '../model/job.ts';
 
 /** Where the eye is: level with the middle of the band, looking at the axis. */
 export interface Eye {

@@ -1,9 +1,9 @@
+import type { Wrap } from '../pieces/wrap.ts';
 import type { Point } from '../plane/point.ts';
 import { resampleRing } from '../plane/resample.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
-import type { Wrap } from '../pieces/wrap.ts';
 import { seamOnFlat } from '../seam/panel-frame.ts';
 import { seamAt, turnSeam } from '../seam/path.ts';
 

@@ -1,21 +1,18 @@
 <script setup lang="ts">
+import type { ArtItem, Film, OwnMotif, Provenance } from '@mivet/core';
 import {
   FORMAT_VERSION,
   formatLength,
   itemSchema,
   itemsOfDrawing,
   keepDrawing,
+  ringsData,
   scaleDrawing,
-  TINY_PIECE_MM,
   specksOf,
-  type ArtItem,
-  type Film,
-  type OwnMotif,
-  type Provenance,
+  TINY_PIECE_MM,
 } from '@mivet/core';
 import { computed, ref, useId, watch } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
-import { ringsData } from '../../workers/rings-data.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { azimuthOfFacing, formatLength, type Blank, type Film, type Hand, type NameRow } from '@mivet/core';
+import type { Blank, Film, GoodPicture, Hand, NameRow } from '@mivet/core';
+import { azimuthOfFacing, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useGrowingList } from '../../composables/useGrowingList.ts';
-import type { GoodPicture } from '../../workers/protocol.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 
 /** Every name of the list as it will sit on the blank. */

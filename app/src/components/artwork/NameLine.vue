@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { formatLength, parseLength, type Blank, type Hand, type NameRow } from '@mivet/core';
+import type { Blank, Hand, NamePicture, NameRow } from '@mivet/core';
+import { formatLength, parseLength } from '@mivet/core';
 import { computed } from 'vue';
-import type { NamePicture } from '../../workers/protocol.ts';
 import { vHeld } from '../fields/held.ts';
 
 /** One name of the list: how often, for which hand, and how it was fitted. */

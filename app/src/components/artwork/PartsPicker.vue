@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { ArtworkItem } from '@mivet/core';
+import type { ArtworkItem, PartsPicture } from '@mivet/core';
 import { computed, shallowRef, watch } from 'vue';
 import { askCore } from '../../workers/core-client.ts';
-import type { PartsPicture } from '../../workers/protocol.ts';
 
 /** An item drawn by itself: a press on a part drops it, another brings it back. */
 const props = defineProps<{ item: ArtworkItem }>();

@@ -1,19 +1,10 @@
 <script setup lang="ts">
-import {
-  formatLength,
-  MOTIF_IDS,
-  MOTIFS,
-  radiusOnSide,
-  type ArtworkItem,
-  type Film,
-  type MotifId,
-  type RepeatRound,
-} from '@mivet/core';
+import type { ArtworkItem, Film, ItemPicture, MotifId, RepeatRound, ShapePicture } from '@mivet/core';
+import { formatLength, MOTIF_IDS, MOTIFS, radiusOnSide } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
 import { itemTitle } from './item-title.ts';
-import type { ShapePicture, ItemPicture } from '../../workers/protocol.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { describeDrawingProblem, FIRST_TRACE, type DrawingResult, type TraceWish } from '@mivet/core';
+import type { DrawingResult, TraceWish } from '@mivet/core';
+import { describeDrawingProblem, FIRST_TRACE, ringsData } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue';
 import { useIncoming, type IncomingPicture } from '../../stores/incoming.ts';
 import { useProject } from '../../stores/project.ts';
 import { askCore } from '../../workers/core-client.ts';
-import { ringsData } from '../../workers/rings-data.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 

@@ -3,7 +3,6 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
-vi.mock('../../workers/core-client.ts', () => import('../../../test/core-here.ts'));
 vi.mock('../../data/database.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),

@@ -3,7 +3,6 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects, demoShelf } from '../../demo/demo.ts';
 
-vi.mock('../../workers/core-client.ts', () => import('../../../test/core-here.ts'));
 const written = vi.hoisted(() => [] as { motifs?: unknown[]; fonts?: unknown[] }[]);
 vi.mock('../../data/database.ts', () => ({
   readProject: async () => null,

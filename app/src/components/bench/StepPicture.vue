@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Blank, Film } from '@mivet/core';
+import type { Blank, Film, ShapePicture } from '@mivet/core';
 import { computed } from 'vue';
-import type { ShapePicture } from '../../workers/protocol.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 import FlatDrawing from '../projects/FlatDrawing.vue';
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { BOARDS, formatLength, type Taking } from '@mivet/core';
+import type { StripPicture, Taking } from '@mivet/core';
+import { BOARDS, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
@@ -10,7 +11,6 @@ import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
 import { useView } from '../../stores/view.ts';
 import { askCore } from '../../workers/core-client.ts';
-import type { StripPicture } from '../../workers/protocol.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import BookingRow from './BookingRow.vue';
 import CloserRow from './CloserRow.vue';

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { formatLength, type Film, type Load } from '@mivet/core';
+import type { Film, Load, StripPart, StripPicture } from '@mivet/core';
+import { formatLength } from '@mivet/core';
 import { computed, shallowRef } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
-import type { Board, StripPart, StripPicture } from '../../workers/protocol.ts';
+import type { Board } from '@mivet/core';
 import { isLight } from './is-light.ts';
 import { partData } from './stroke-lines.ts';
 

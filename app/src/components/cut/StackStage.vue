@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Film, StackReport } from '@mivet/core';
+import type { Film, GoodPicture, StackReport } from '@mivet/core';
 import { computed } from 'vue';
-import type { GoodPicture } from '../../workers/protocol.ts';
 import WallSection from './WallSection.vue';
 
 /** The films on each other: a section through them, and layer by layer as they are laid. */

@@ -4,7 +4,6 @@ import { openWorkbench, press } from '../../../test/workbench.ts';
 import { demoProjects, demoShelf } from '../../demo/demo.ts';
 import { demoStock } from '../../demo/demo-stock.ts';
 
-vi.mock('../../workers/core-client.ts', () => import('../../../test/core-here.ts'));
 const kept = vi.hoisted(() => ({ things: [] as StockThing[] }));
 vi.mock('../../data/database.ts', () => ({
   readProject: async () => null,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { formatLength, isRound, READING_IN_SENTENCE, sumTexts, type Blank } from '@mivet/core';
+import type { Blank, ShapePicture } from '@mivet/core';
+import { formatLength, isRound, READING_IN_SENTENCE, sumTexts } from '@mivet/core';
 import { computed } from 'vue';
-import type { ShapePicture } from '../../workers/protocol.ts';
 
 /** The sum from what was read to what the template needs, and how sure it is. */
 const props = defineProps<{ blank: Blank; picture: ShapePicture; unit: 'mm' | 'in'; projectId: string }>();

@@ -2,7 +2,6 @@ import { describe, expect, it, vi } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects, demoShelf } from '../../demo/demo.ts';
 
-vi.mock('../../workers/core-client.ts', () => import('../../../test/core-here.ts'));
 vi.mock('../../data/database.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),

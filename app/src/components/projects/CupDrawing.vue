@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { Blank, Film } from '@mivet/core';
+import type { Blank, Film, GoodPicture, NamePicture, SolidPicture } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { rowAt, shapeOfBlank } from '../stage/solid-shape.ts';
-import type { GoodPicture, NamePicture, SolidPicture } from '../../workers/protocol.ts';
 
 /** The blank seen level from the front, with what faces the viewer projected on it; for lists and bench pictures. */
 const props = defineProps<{

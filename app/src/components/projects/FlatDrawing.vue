@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { coneDevelopment, type Film } from '@mivet/core';
+import type { Film, PiecePicture, ShapePicture } from '@mivet/core';
+import { coneDevelopment } from '@mivet/core';
 import { computed } from 'vue';
-import type { ShapePicture, PiecePicture } from '../../workers/protocol.ts';
 
 /** A still picture of the flat with its pieces. */
 const props = defineProps<{

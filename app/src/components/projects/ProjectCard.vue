@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import type { Project } from '@mivet/core';
+import type { Project, ProjectPicture } from '@mivet/core';
 import { useIntersectionObserver } from '@vueuse/core';
 import { formatDistanceToNow, parseISO, isValid } from 'date-fns';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { pictureForList } from '../../composables/usePreviews.ts';
-import type { ProjectPicture } from '../../workers/protocol.ts';
 import CupDrawing from './CupDrawing.vue';
 import FlatDrawing from './FlatDrawing.vue';
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { azimuthOfFacing, formatLength, type Project } from '@mivet/core';
+import type { Project, SeenPicture, ShapePicture } from '@mivet/core';
+import { azimuthOfFacing, formatLength } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { takeLatest } from '../../composables/take-latest.ts';
 import { askCore } from '../../workers/core-client.ts';
-import type { ShapePicture, SeenPicture } from '../../workers/protocol.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** The blank as an eye sees it from one side: true perspective, its edges shaded where things look too narrow to be read. */

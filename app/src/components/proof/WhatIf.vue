@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { formatLength, NO_TRIAL, tryOut, widestPulled, type Trial } from '@mivet/core';
+import type { ShapePicture, Trial } from '@mivet/core';
+import { formatLength, NO_TRIAL, ringsData, tryOut, widestPulled } from '@mivet/core';
 import { computed, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useView, type ShownTrial } from '../../stores/view.ts';
-import type { ShapePicture } from '../../workers/protocol.ts';
-import { ringsData } from '../../workers/rings-data.ts';
 
 /**
  * Trying out what goes wrong: sliders for how the cup, the hand and the film may be off; the seam as it would then look, and

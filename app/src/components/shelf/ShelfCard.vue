@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { formatLength, sizeBlank, type ShelfBlank } from '@mivet/core';
+import type { ProjectPicture, ShelfBlank } from '@mivet/core';
+import { formatLength, sizeBlank } from '@mivet/core';
 import { computed, onMounted, shallowRef } from 'vue';
 import { pictureOfBlank } from '../../composables/usePreviews.ts';
-import type { ProjectPicture } from '../../workers/protocol.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 
 const props = defineProps<{ entry: ShelfBlank; unit: 'mm' | 'in' }>();

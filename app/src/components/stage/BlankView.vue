@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import type { Blank, Film, Place } from '@mivet/core';
+import type { Blank, Film, Place, ShapePicture } from '@mivet/core';
 import { promiseTimeout, until, useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { Asked, ShownTrial, Spot } from '../../stores/view.ts';
-import type { ShapePicture } from '../../workers/protocol.ts';
 import { paintArt } from './blank-art.ts';
 import { BlankScene } from './blank-scene.ts';
 import { shapeOfBlank, tapeFor } from './solid-shape.ts';

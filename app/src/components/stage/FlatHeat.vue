@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { FilmGive } from '@mivet/core';
-import type { PanelPicture } from '../../workers/protocol.ts';
+import type { FilmGive, PanelPicture } from '@mivet/core';
 import { strainColour } from './strain-colour.ts';
 
 /** The strain that film takes, on one panel of the flat. */

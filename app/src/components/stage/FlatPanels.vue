@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import type { Film } from '@mivet/core';
-import type { ShapePicture } from '../../workers/protocol.ts';
+import type { Film, ShapePicture } from '@mivet/core';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
 

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Film } from '@mivet/core';
+import type { Film, PiecePicture } from '@mivet/core';
 import { computed } from 'vue';
-import type { PiecePicture } from '../../workers/protocol.ts';
 
 /** The pieces of film on the flat, apart from the rest: nothing else that moves makes them be drawn again. */
 const props = defineProps<{

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { coneDevelopment, formatLength, type Film, type Place } from '@mivet/core';
+import type { Film, Place, ShapePicture } from '@mivet/core';
+import { coneDevelopment, formatLength } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
 import { computed, onMounted, ref } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
-import type { ShapePicture } from '../../workers/protocol.ts';
 import FlatGuides from './FlatGuides.vue';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';

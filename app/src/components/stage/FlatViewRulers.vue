@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { ShapePicture } from '@mivet/core';
 import { coneDevelopment, pathData } from '@mivet/core';
 import { computed } from 'vue';
-import type { ShapePicture } from '../../workers/protocol.ts';
 
 /** Two measuring tapes: one bent along the rim edge, zero in front; one down the left side, zero at the rim. */
 const props = defineProps<{ picture: ShapePicture; scale: number; unit: 'mm' | 'in' }>();

@@ -1,15 +1,7 @@
 <script setup lang="ts">
-import {
-  coneDevelopment,
-  describeCommand,
-  formatLength,
-  pathData,
-  type AtSeam,
-  type Command,
-  type Film,
-} from '@mivet/core';
+import type { AtSeam, Command, Film, JudgedPicture, ShapePicture } from '@mivet/core';
+import { coneDevelopment, describeCommand, formatLength, pathData } from '@mivet/core';
 import { computed, ref } from 'vue';
-import type { JudgedPicture, ShapePicture } from '../../workers/protocol.ts';
 import SeamCuts from './SeamCuts.vue';
 
 /** Both ends that meet at a seam brought together, as they will meet on the blank. */

@@ -1,8 +1,7 @@
-import type { Film, Place } from '@mivet/core';
+import type { Film, Place, ShapePicture } from '@mivet/core';
 import { strainColour } from './strain-colour.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { ShownTrial } from '../../stores/view.ts';
-import type { ShapePicture } from '../../workers/protocol.ts';
 
 /** What is painted on the side of the blank. */
 export interface BlankArt {

@@ -1,23 +1,21 @@
-import { KINDS, newBlank, newProject, type Blank } from '@mivet/core';
+import type { Blank } from '@mivet/core';
+import { KINDS, newBlank, newProject } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { Vector3 } from 'three';
-import { testFonts } from '../../../../core/test/fonts.ts';
+import { pictureOf } from '../../../test/picture-of.ts';
 import { demoShelf } from '../../demo/demo.ts';
-import { pictureOf } from '../../workers/picture.ts';
 import { normalOn, pointOn, reachOf, spotOn, standOf } from './solid-meshes.ts';
-import { rowAt, shapeOfBlank, slantAtHeight, tapeFor } from './solid-shape.ts';
+import { type BlankShape, rowAt, shapeOfBlank, slantAtHeight, tapeFor } from './solid-shape.ts';
 import { strainColour } from './strain-colour.ts';
 
 const shelf = demoShelf('').map(({ blank }) => blank);
-const shapeOf = (blank: Blank) => {
-  const picture = pictureOf(newProject('p', 'Test', blank, null, ''), testFonts, 'mm');
-  return shapeOfBlank(blank, picture.ok ? picture : null);
-};
+const shapeOf = async (blank: Blank): Promise<BlankShape> =>
+  shapeOfBlank(blank, await pictureOf(newProject('p', 'Test', blank, null, '')));
 
 describe('the solid of a blank', () => {
-  it('is as large as its readings say, and each spot of the template is found again on it', () => {
+  it('is as large as its readings say, and each spot of the template is found again on it', async () => {
     for (const blank of shelf) {
-      const shape = shapeOf(blank);
+      const shape = await shapeOf(blank);
       for (const azimuth of [-0.6, 0, 0.4])
         for (const share of [0.2, 0.5, 0.85]) {
           const spot = { azimuth, slant: share * shape.side };
@@ -50,8 +48,8 @@ describe('the solid of a blank', () => {
       }
   });
 
-  it('keeps lengths: a patch is as broad on the ball as on the flat, near its middle', () => {
-    const ball = shapeOf(shelf.find((b) => b.kind === 'balloon')!);
+  it('keeps lengths: a patch is as broad on the ball as on the flat, near its middle', async () => {
+    const ball = await shapeOf(shelf.find((b) => b.kind === 'balloon')!);
     const middle = { azimuth: 0, slant: ball.side / 2 };
     const [right, down] = [1, 2].map((mm) =>
       mm === 1 ? { azimuth: (2 * Math.PI) / ball.width, slant: middle.slant } : { azimuth: 0, slant: middle.slant + 1 },
@@ -69,8 +67,8 @@ describe('the solid of a blank', () => {
     }
   });
 
-  it('has rows that fall, and finds heights between them', () => {
-    const goblet = shapeOf(shelf.find((b) => b.id === 'demo-goblet')!);
+  it('has rows that fall, and finds heights between them', async () => {
+    const goblet = await shapeOf(shelf.find((b) => b.id === 'demo-goblet')!);
     for (let i = 1; i < goblet.rows.length; i++) expect(goblet.rows[i]![2]).toBeLessThan(goblet.rows[i - 1]![2]);
     expect(slantAtHeight(goblet.rows, rowAt(goblet.rows, 33)[2])).toBeCloseTo(33, 6);
     // Widest at 40 mm: 266 less the tape's 0.4π, over 2π.
@@ -79,23 +77,26 @@ describe('the solid of a blank', () => {
 });
 
 describe('the tape', () => {
-  it('lies where each reading is taken', () => {
+  it('lies where each reading is taken', async () => {
     const [mug, goblet, lid] = ['demo-crew-mug', 'demo-goblet', 'demo-lid'].map((id) =>
       shelf.find((b) => b.id === id)!,
     );
-    expect(tapeFor('girthRim', mug!, shapeOf(mug!))).toMatchObject({ lies: 'round', hang: 'below' });
-    expect(tapeFor({ station: 2, what: 'girth' }, goblet!, shapeOf(goblet!))).toMatchObject({
+    expect(tapeFor('girthRim', mug!, await shapeOf(mug!))).toMatchObject({ lies: 'round', hang: 'below' });
+    expect(tapeFor({ station: 2, what: 'girth' }, goblet!, await shapeOf(goblet!))).toMatchObject({
       lies: 'round',
       slant: 40,
     });
-    expect(tapeFor({ station: 3, what: 'down' }, goblet!, shapeOf(goblet!))).toMatchObject({
+    expect(tapeFor({ station: 3, what: 'down' }, goblet!, await shapeOf(goblet!))).toMatchObject({
       lies: 'down',
       from: 0,
       to: 60,
     });
     // 12 mm in from the top edge.
-    expect(tapeFor('holeIn', lid!, shapeOf(lid!))).toMatchObject({ lies: 'flat', y: [0, expect.closeTo(-12, 6)] });
-    expect(tapeFor(null, mug!, shapeOf(mug!))).toBeNull();
+    expect(tapeFor('holeIn', lid!, await shapeOf(lid!))).toMatchObject({
+      lies: 'flat',
+      y: [0, expect.closeTo(-12, 6)],
+    });
+    expect(tapeFor(null, mug!, await shapeOf(mug!))).toBeNull();
   });
 });
 

@@ -1,6 +1,6 @@
-import { keptSide, patchLatitude, profileOf, type Blank } from '@mivet/core';
+import type { Blank, SolidPicture } from '@mivet/core';
+import { keptSide, patchLatitude, profileOf } from '@mivet/core';
 import type { Asked } from '../../stores/view.ts';
-import type { SolidPicture } from '../../workers/protocol.ts';
 
 /** A round of the solid's side: mm along it from the template's top, distance from the axis, height, and dr/ds. */
 export type SolidRow = readonly [slant: number, radius: number, height: number, lean: number];

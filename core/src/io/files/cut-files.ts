@@ -1,20 +1,16 @@
-import type { Film } from '../../model/film.ts';
-import { PLAIN_CUT, withExtras, type CutWish } from '../../cut/extras.ts';
-import type { CuttablePiece } from '../../pieces/cuttable.ts';
-import type { JobSheet } from '../../load/job-sheet.ts';
 import type { SentLoad } from '../../cut/cutter-state.ts';
+import { type CutWish, PLAIN_CUT, withExtras } from '../../cut/extras.ts';
+import { cutFileNames, onlyPart } from '../../cut/file-names.ts';
 import type { CutPiece } from '../../cut/order.ts';
-import type { WayTotals } from '../../cut/pace.ts';
-import { totalsOf, wayOfHead } from '../../cut/pace.ts';
-import type { CutterPace } from '../../model/board.ts';
-import { USUAL_PACE } from '../../cut/pace.ts';
-import { flattenPath } from '../../plane/flatten.ts';
 import { cutStrip } from '../../cut/order.ts';
-import type { Project } from '../../model/project.ts';
-import { writeCutHpgl } from '../hpgl/write-cut.ts';
-import { writeCutSvg } from '../svg/write-cut.ts';
+import type { JobSheet } from '../../load/job-sheet.ts';
 import type { Load, Strip } from '../../load/load.ts';
 import { mirroredStrip } from '../../load/load.ts';
+import type { Film } from '../../model/film.ts';
+import type { Project } from '../../model/project.ts';
+import type { CuttablePiece } from '../../pieces/cuttable.ts';
+import { writeCutHpgl } from '../hpgl/write-cut.ts';
+import { writeCutSvg } from '../svg/write-cut.ts';
 
 /** A file of a job, ready to be saved. */
 export interface JobFile {
@@ -69,34 +65,6 @@ export function cutFiles(
 ): JobFile[] {
   const names = cutFileNames(sheet.plan.loads);
   return cutLines(project, cut, sheet, wish).flatMap((lines, i) => writers.map((write) => write(lines, names[i]!)));
-}
-
-/** What of a strip its file is named by. */
-interface NamedStrip {
-  readonly film: string;
-  readonly parts: readonly { readonly part: string }[];
-}
-
-/** What is cut of several parts is named by its film alone. */
-const onlyPart = ({ parts }: Pick<NamedStrip, 'parts'>): string => (parts.length === 1 ? parts[0]!.part : '');
-
-/**
- * Names of the cut files of some loads, strip by strip, without their endings. A film may lie in several strips of one load:
- * each has a name of its own, so that none is written over another.
- */
-export function cutFileNames(
-  loads: readonly { readonly number: number; readonly strips: readonly NamedStrip[] }[],
-): string[] {
-  const names: string[] = [];
-  for (const { number, strips } of loads)
-    for (const strip of strips) {
-      const part = onlyPart(strip);
-      const plain = `cut-${number}-${strip.film}${part && `-${part}`}`;
-      let name = plain;
-      for (let more = 2; names.includes(name); more++) name = `${plain}-strip-${more}`;
-      names.push(name);
-    }
-  return names;
 }
 
 /** What is cut of each strip of film in each load. */
@@ -159,15 +127,4 @@ export function loadsToSend(
       hpgl: own.map(({ pieces, pen }) => writeCutHpgl(pieces, pen)),
     };
   });
-}
-
-/** How far the blade goes for some outlines, and how long that takes; about, since every cutter has its own pace. */
-export function cutTime(pieces: readonly CutPiece[], pace: CutterPace = USUAL_PACE): WayTotals {
-  const strokes = pieces
-    .flatMap(({ paths }) => paths)
-    .map((path) => {
-      const points = flattenPath(path, 0.05);
-      return { pen: 1, points: path.closed ? Float64Array.from([...points, points[0]!, points[1]!]) : points };
-    });
-  return totalsOf(wayOfHead(strokes, pace));
 }

@@ -1,4 +1,4 @@
-import type { Ring } from '@mivet/core';
+import type { Ring } from '../polygon/polygon.ts';
 
 /** Rings as SVG path data, y down, to a hundredth of a millimetre: for pictures, never for cutting. */
 export const ringsData = (rings: readonly Ring[]): string =>

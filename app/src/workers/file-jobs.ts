@@ -1,0 +1,64 @@
+import type { JobFile } from '@mivet/core';
+import {
+  CUT_WRITERS,
+  cutFiles,
+  deriveFitPaper,
+  describeBlankProblem,
+  loadsToSend,
+  writeTemplateSvg,
+} from '@mivet/core';
+import type { Call } from './call.ts';
+import { fontsOf, paperFonts } from './fonts.ts';
+import { examinedWell, type LastProject } from './project-jobs.ts';
+import type { CoreJobs } from './protocol.ts';
+
+type FilesInput = CoreJobs['files']['input'];
+
+/** Writes the files of a project that are asked for. */
+export async function files(input: FilesInput, _: Call, last: LastProject): Promise<readonly JobFile[]> {
+  const { project, unit, paper, kind, withPieces, wish, format } = input;
+  if (kind === 'fit-pdf') return [await fitPaper(input)];
+  const examined = await examinedWell(input, last, unit);
+  const { wrap, cut, sheet, steps } = examined;
+  const { films, name: title } = project;
+  if (kind === 'cut' && format !== 'dxf') return cutFiles(project, cut, sheet, wish, [CUT_WRITERS[format]]);
+  if (kind === 'template-svg') return [{ name: 'template.svg', content: writeTemplateSvg(wrap, films, title) }];
+  const [papers, fonts] = await Promise.all([import('@mivet/core/papers'), paperFonts()]);
+  switch (kind) {
+    case 'cut':
+      return cutFiles(project, cut, sheet, wish, [papers.writeDxf]);
+    case 'template-dxf':
+      return [{ name: 'template.dxf', content: papers.writeTemplateDxf(wrap, films) }];
+    case 'template-pdf': {
+      const template = { wrap, films, title, unit, paper, withPieces, ...fonts };
+      return [{ name: 'template.pdf', content: await papers.writeTemplatePdf(template) }];
+    }
+    case 'proof-pdf': {
+      const sheetOf = { title, project, examined, unit, paper, ...fonts };
+      return [{ name: 'proof.pdf', content: await papers.writeProofPdf(sheetOf) }];
+    }
+    case 'bench-pdf':
+      return [{ name: 'bench.pdf', content: await papers.writeBenchPdf({ title, steps, paper, ...fonts }) }];
+    case 'all':
+      return papers.jobFiles(project, examined, { unit, paper, cut: wish, ...fonts });
+  }
+}
+
+async function fitPaper({ project, unit, paper }: FilesInput): Promise<JobFile> {
+  const derived = deriveFitPaper(project, await fontsOf(project.items));
+  if (!derived.ok) throw new Error(describeBlankProblem(derived.problem, unit));
+  const [papers, fonts] = await Promise.all([import('@mivet/core/papers'), paperFonts()]);
+  const title = `Fit paper: ${project.blank.name}`;
+  const print = { wrap: derived.wrap, films: [], title, unit, paper, withPieces: false };
+  return { name: 'fit-paper.pdf', content: await papers.writeTemplatePdf({ ...print, ...fonts }) };
+}
+
+/** Loads as they are sent to a cutter. */
+export async function send(
+  input: CoreJobs['send']['input'],
+  _: Call,
+  last: LastProject,
+): Promise<CoreJobs['send']['output']> {
+  const { cut, sheet } = await examinedWell(input, last);
+  return loadsToSend(input.project, cut, sheet, input.wish);
+}

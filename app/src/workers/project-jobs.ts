@@ -1,0 +1,151 @@
+import type { Examined, Project, StageMemo } from '@mivet/core';
+import {
+  betterLoads,
+  blocksOf,
+  deriveWrap,
+  describeBlankProblem,
+  describeLeftOut,
+  examineProject,
+  examineStages,
+  judgedShape,
+  lightened,
+  limitsWith,
+  marksCost,
+  NO_STOCK,
+  planJob,
+  seenPicture,
+  shapePicture,
+  stripPictures,
+  takenFor,
+  triedFixes,
+} from '@mivet/core';
+import { type Call, inTurns } from './call.ts';
+import { fontsOf } from './fonts.ts';
+import type { CoreAnswer, CoreJobs } from './protocol.ts';
+
+type Input<K extends keyof CoreJobs> = CoreJobs[K]['input'];
+type Answer<K extends keyof CoreJobs> = Promise<CoreAnswer<K>>;
+type Good = Extract<Examined, { ok: true }>;
+
+/** What the stages made for the project that was examined last; other jobs of it go on from there. */
+export class LastProject {
+  #id = '';
+  #memo: StageMemo = new Map();
+
+  /** What was made for a project; nothing when it is not the last one. */
+  of({ id }: Pick<Project, 'id'>): StageMemo {
+    return this.#id === id ? this.#memo : new Map();
+  }
+
+  /** Makes a project the last one. */
+  open(project: Pick<Project, 'id'>): StageMemo {
+    if (this.#id !== project.id) [this.#id, this.#memo] = [project.id, new Map()];
+    return this.#memo;
+  }
+}
+
+/** A project worked through in one, from what is known of it already. */
+export async function examined(
+  { project, limits, supply }: Omit<Input<'fixes'>, 'unit'>,
+  last: LastProject,
+  unit: 'mm' | 'in' = 'mm',
+): Promise<Examined> {
+  const fonts = await fontsOf(project.items);
+  return examineProject(project, fonts, limitsWith(limits), supply, last.of(project), unit);
+}
+
+/**
+ * The same, of a blank that has to be one that can be flattened.
+ *
+ * @throws in words when it is not
+ */
+export async function examinedWell(input: Input<'fixes'>, last: LastProject, unit: 'mm' | 'in' = 'mm'): Promise<Good> {
+  const made = await examined(input, last, unit);
+  if (!made.ok) throw new Error(describeBlankProblem(made.problem, unit));
+  return made;
+}
+
+/** The shape goes ahead; between the stages one listens whether it is still wanted. */
+export async function examine(input: Input<'examine'>, call: Call, last: LastProject): Answer<'examine'> {
+  const { project, unit, limits, supply, wish, unjudged } = input;
+  if (unjudged) return examineLightly(input, call);
+  const fonts = await fontsOf(project.items);
+  const stages = examineStages({ project, fonts, limits: limitsWith(limits), supply, unit }, last.open(project));
+  const made = await inTurns(stages, call, ({ stage, shape }) => {
+    if (stage === 'pieces' && shape) call.part(shapePicture(project, shape));
+  });
+  if (!made.ok) return made;
+  const judged = judgedShape(project, made, wish, supply);
+  // Fixes are tried out before they are offered.
+  const findings = judged.findings.map((one) => (one.finding.fixes.length === 0 ? one : { ...one, trying: true }));
+  return { ok: true, ...judged, findings };
+}
+
+/** The shape of a project that is too heavy to be judged, without what makes it so; nothing is said of it beyond that. */
+async function examineLightly({ project, unit, limits, supply }: Input<'examine'>, call: Call): Answer<'examine'> {
+  const { project: lighter, leftOut } = lightened(project);
+  const fonts = await fontsOf(project.items);
+  const derived = deriveWrap(lighter, fonts);
+  if (!derived.ok) return derived;
+  call.part(shapePicture(lighter, derived));
+  const bare = { ...project, items: [], names: null, laid: [] };
+  const made = examineProject(bare, fonts, limitsWith(limits), supply, new Map(), unit);
+  if (!made.ok) return made;
+  const nothing = { findings: [], steps: [], unjudged: describeLeftOut(leftOut) };
+  return { ok: true, ...judgedShape(bare, made, undefined, supply), ...nothing };
+}
+
+/** Every fix is tried out before it is offered; in between one listens whether they are still wanted. */
+export async function fixes(input: Input<'fixes'>, call: Call, last: LastProject): Answer<'fixes'> {
+  const made = await examined(input, last);
+  if (!made.ok) return [];
+  const { project, limits, supply } = input;
+  const by = { fonts: await fontsOf(project.items), limits: limitsWith(limits), supply };
+  return inTurns(triedFixes(project, made.findings, by), call);
+}
+
+/** The same wrap from some side, without judging it. */
+export async function seen({ project, azimuth, limits }: Input<'seen'>, _: Call, last: LastProject): Answer<'seen'> {
+  const by = { fonts: await fontsOf(project.items), limits: limitsWith(limits), supply: NO_STOCK };
+  for (const { shape } of examineStages({ project, ...by, unit: 'mm' }, last.of(project)))
+    if (shape) return seenPicture(project, shape.wrap, azimuth, by.limits);
+  return null;
+}
+
+/** What marks on each layer cost, or would cost; null when they do not fit on its board. */
+export async function marks(input: Input<'marks'>, _: Call, last: LastProject): Answer<'marks'> {
+  const made = await examined(input, last);
+  if (!made.ok) return [];
+  const cost = marksCost(input.project, made, input.supply);
+  return made.stack.layers.map(({ film, marksMm2 }) => ({ film, mm2: marksMm2 ?? cost.of(film) }));
+}
+
+/** What batches take, plan by plan. */
+export async function batch(input: Input<'batch'>, _: Call, last: LastProject): Answer<'batch'> {
+  const made = await examined(input, last);
+  if (!made.ok) return [];
+  return input.times.map((times) => {
+    const { sheet, tapeMm2 } = takenFor(input.project, made.cut, made.sheet, input.supply, times);
+    return { times, films: sheet.takings.films, tapeMm2, loads: sheet.plan.loads.length };
+  });
+}
+
+/** ms between two looks at whether one is still wanted. */
+const LOOK_MS = 60;
+
+/** Lays the films again and again, closer each time, until one has seen enough. */
+export async function closer(input: Input<'closer'>, call: Call, last: LastProject): Answer<'closer'> {
+  const { project, supply, wish, seed } = input;
+  const { cut, sheet } = await examinedWell(input, last);
+  const { films, laid } = project;
+  let tries = 0;
+  const plans = betterLoads(blocksOf(cut, films, supply), sheet.plan.board, supply, laid, seed);
+  const onPlan = (step: { readonly kept: typeof laid } | null): void => {
+    tries++;
+    if (!step) return;
+    const better = planJob(cut, films, sheet.plan.board, supply, step.kept);
+    call.part({ sheet: better, strips: stripPictures(cut, better, wish, supply), kept: step.kept, tries });
+  };
+  await inTurns(plans, call, onPlan, LOOK_MS);
+  return null;
+}

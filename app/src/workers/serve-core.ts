@@ -1,0 +1,63 @@
+import { findSilhouette, partsPicture } from '@mivet/core';
+import { openBackup, packBackup } from './backup-jobs.ts';
+import { type Call, GivenUp } from './call.ts';
+import { files, send } from './file-jobs.ts';
+import { fontSample, fontsOf } from './fonts.ts';
+import { batch, closer, examine, fixes, LastProject, marks, seen } from './project-jobs.ts';
+import type { CoreAnswer, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
+
+type Handlers = {
+  readonly [K in keyof CoreJobs]: (
+    input: CoreJobs[K]['input'],
+    call: Call,
+    last: LastProject,
+  ) => CoreAnswer<K> | Promise<CoreAnswer<K>>;
+};
+
+const HANDLERS: Handlers = {
+  examine,
+  seen,
+  fixes,
+  marks,
+  batch,
+  closer,
+  files,
+  send,
+  parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
+  font: ({ bytes }) => fontSample(bytes),
+  drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
+  trace: async (input) => (await import('./read-drawing.ts')).readTrace(input),
+  packBackup: ({ backup }) => packBackup(backup),
+  readBackup: ({ bytes }) => openBackup(bytes),
+  silhouette: ({ picture, axis, far }) => findSilhouette(picture, { axis, far }),
+};
+
+/**
+ * Does the jobs that it is asked for, one after the other where they do not wait for anything.
+ *
+ * @param reply sends a message back
+ * @returns takes a message
+ */
+export function serveCore(reply: (message: CoreReply) => void): (request: CoreRequest) => Promise<void> {
+  const givenUp = new Set<number>();
+  const last = new LastProject();
+  return async (request) => {
+    if ('giveUp' in request) {
+      givenUp.add(request.giveUp);
+      return;
+    }
+    const { id, job, input } = request;
+    const call: Call = { givenUp: () => givenUp.has(id), part: (part) => reply({ id, part }) };
+    reply({ id, begun: true });
+    try {
+      const handler = HANDLERS[job] as
+        ((input: unknown, call: Call, last: LastProject) => Promise<CoreAnswer<keyof CoreJobs>>) | undefined;
+      if (!handler) throw new Error(`The worker has no job called ${String(job)}.`);
+      reply({ id, ok: true, output: await handler(input, call, last) });
+    } catch (problem) {
+      const message = problem instanceof Error ? problem.message : String(problem);
+      reply({ id, ok: false, message, givenUp: problem instanceof GivenUp });
+    }
+    givenUp.delete(id);
+  };
+}

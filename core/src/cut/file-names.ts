@@ -1,0 +1,27 @@
+/** What of a strip its file is named by. */
+export interface NamedStrip {
+  readonly film: string;
+  readonly parts: readonly { readonly part: string }[];
+}
+
+/** What is cut of several parts is named by its film alone. */
+export const onlyPart = ({ parts }: Pick<NamedStrip, 'parts'>): string => (parts.length === 1 ? parts[0]!.part : '');
+
+/**
+ * Names of the cut files of some loads, strip by strip, without their endings. A film may lie in several strips of one load:
+ * each has a name of its own, so that none is written over another.
+ */
+export function cutFileNames(
+  loads: readonly { readonly number: number; readonly strips: readonly NamedStrip[] }[],
+): string[] {
+  const names: string[] = [];
+  for (const { number, strips } of loads)
+    for (const strip of strips) {
+      const part = onlyPart(strip);
+      const plain = `cut-${number}-${strip.film}${part && `-${part}`}`;
+      let name = plain;
+      for (let more = 2; names.includes(name); more++) name = `${plain}-strip-${more}`;
+      names.push(name);
+    }
+  return names;
+}

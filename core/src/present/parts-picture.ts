@@ -1,0 +1,14 @@
+import type { FontBook } from '../artwork/font.ts';
+import { itemParts } from '../layout/item-parts.ts';
+import type { ArtworkItem } from '../model/item.ts';
+import { ringsData } from './rings-data.ts';
+import type { PartsPicture } from './views.ts';
+
+/** The parts of an item as plain data. */
+export function partsPicture(item: ArtworkItem, fonts: FontBook): PartsPicture {
+  const { box, parts } = itemParts(item, fonts);
+  return {
+    box,
+    parts: parts.map(({ spot, rings, dropped }) => ({ spot, dropped, data: ringsData(rings) })),
+  };
+}
