@@ -1,67 +1,13 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
+import importX, { createNodeResolver } from 'eslint-plugin-import-x';
 import vue from 'eslint-plugin-vue';
+import { fileURLToPath } from 'node:url';
 import tseslint from 'typescript-eslint';
+import { directions } from './lint/directions.js';
+import * as everyImport from './lint/every-import-parser.js';
 
-/**
- * Which folders of core a folder may import, besides itself. The direction is the architecture: what is not listed here
- * is not allowed.
- */
-const MAY_IMPORT = {
-  numeric: [],
-  plane: ['numeric'],
-  polygon: ['numeric', 'plane'],
-  surface: ['numeric', 'plane'],
-  blank: ['numeric', 'surface'],
-  photo: ['plane'],
-  artwork: ['plane', 'polygon', 'photo'],
-  wrap: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'stack'],
-  sheet: ['numeric', 'plane', 'polygon', 'artwork'],
-  stack: ['plane', 'polygon', 'artwork', 'sheet'],
-  cut: ['plane', 'polygon', 'artwork', 'stack', 'sheet'],
-  proof: ['numeric', 'plane', 'polygon', 'surface', 'blank', 'artwork', 'stack', 'sheet', 'wrap'],
-  bench: ['numeric', 'plane', 'artwork', 'surface', 'blank', 'wrap', 'cut', 'proof'],
-  log: [],
-  document: ['artwork', 'blank', 'stack', 'sheet', 'wrap', 'proof', 'log'],
-  io: [
-    'plane',
-    'surface',
-    'polygon',
-    'artwork',
-    'blank',
-    'stack',
-    'sheet',
-    'cut',
-    'wrap',
-    'bench',
-    'proof',
-    'document',
-  ],
-};
-const folders = Object.keys(MAY_IMPORT);
-
-const coreDirections = folders.map((folder) => ({
-  files: [`core/src/${folder}/**/*.ts`],
-  ignores: ['**/*.test.ts', '**/*.bench.ts'],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          {
-            group: [
-              ...folders.filter((f) => f !== folder && !MAY_IMPORT[folder].includes(f)).map((f) => `**/${f}/**`),
-              '@mivet/*',
-              'node:*',
-              'vue',
-            ],
-            message: `core/src/${folder} may import only: ${['itself', ...MAY_IMPORT[folder]].join(', ')}.`,
-          },
-        ],
-      },
-    ],
-  },
-}));
+const EVERY_IMPORT = fileURLToPath(new URL('lint/every-import-parser.js', import.meta.url));
 
 export default tseslint.config(
   { ignores: ['**/dist/', '**/node_modules/', 'app/components.d.ts', '.tmp/', 'e2e/results/', 'e2e/report/'] },
@@ -83,15 +29,18 @@ export default tseslint.config(
       'no-undef': 'off',
     },
   },
-  ...coreDirections,
+  ...directions,
   {
-    files: ['app/src/components/**'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        { patterns: [{ group: ['@mivet/core/*', '**/core/src/**'], message: 'Use what core exports.' }] },
-      ],
+    // No file imports another that imports it, however far round, and be it only for a type.
+    files: ['{core,app,cli,server}/src/**/*.{ts,vue}'],
+    languageOptions: { parser: everyImport },
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/parsers': { [EVERY_IMPORT]: ['.ts', '.vue'] },
+      'import-x/extensions': ['.ts', '.vue'],
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.vue'] })],
     },
+    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
   },
   {
     files: ['core/src/**/*.ts'],

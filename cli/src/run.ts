@@ -2,7 +2,7 @@ import { check } from './commands/check.ts';
 import { flatten } from './commands/flatten.ts';
 import { make } from './commands/make.ts';
 import { judge } from './commands/proof.ts';
-import { BadInput, type CommandLine, type Output } from './command.ts';
+import { BadInput, type CommandLine, type Output } from './input/command.ts';
 
 const COMMANDS: { readonly [name: string]: CommandLine } = { flatten, proof: judge, make, check };
 

@@ -9,7 +9,7 @@ import {
 } from '@mivet/core';
 import { useEventListener } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
-import { describeBackup } from '../data/backup.ts';
+import { describeBackup } from '../stores/backup.ts';
 import { bytesOfBase64 } from '../data/base64.ts';
 import { textOf } from '../data/file-text.ts';
 import { LONGEST_MS, useIncoming } from '../stores/incoming.ts';

@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core';
 import { useRoute, useRouter } from 'vue-router';
-import { STOPS } from '../router/index.ts';
+import { STOPS } from './stops.ts';
 import { useItems } from './useItems.ts';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';

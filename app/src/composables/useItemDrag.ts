@@ -17,7 +17,7 @@ import {
   type Snapped,
   type SnapSide,
 } from '@mivet/core';
-import { itemTitle } from '../components/artwork/item-title.ts';
+import { itemTitle } from './item-title.ts';
 import { usePicture } from '../stores/picture.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';

@@ -19,7 +19,7 @@ import { openDB } from 'idb';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { reactive } from 'vue';
-import { takeRefusal, useRefusal } from '../composables/refusal.ts';
+import { takeRefusal, useRefusal } from '../stores/refusal.ts';
 import { demoStock } from '../demo/demo-stock.ts';
 import { demoProjects, demoShelf } from '../demo/demo.ts';
 import { useLibrary } from '../stores/library.ts';
@@ -27,7 +27,7 @@ import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 import { openBackup, packBackup } from '../workers/backup-jobs.ts';
-import { gatherBackup } from './backup.ts';
+import { gatherBackup } from '../stores/backup.ts';
 import * as database from './database.ts';
 import { decodeText } from './file-text.ts';
 

@@ -5,7 +5,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, expect, it } from 'vitest';
 import { anyProject } from '../../../core/test/random.ts';
-import { takeRefusal } from '../composables/refusal.ts';
+import { takeRefusal } from '../stores/refusal.ts';
 import { useProject } from '../stores/project.ts';
 import { openBackup, packBackup } from '../workers/backup-jobs.ts';
 import { readProject, writeProject } from './database.ts';

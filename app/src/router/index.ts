@@ -1,8 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
-
-/** The seven stops of a project, in the order of the strip. */
-export const STOPS = ['measure', 'flat', 'artwork', 'proof', 'cut', 'bench', 'log'] as const;
-export type Stop = (typeof STOPS)[number];
+import { STOPS } from '../composables/stops.ts';
 
 export const router = createRouter({
   history: createWebHistory(),

@@ -12,7 +12,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
-import { notKept, refuse } from '../composables/refusal.ts';
+import { notKept, refuse } from './refusal.ts';
 
 /** Id that a blank and its other colours have in common. */
 export const familyOf = (entry: ShelfBlank): string => entry.variantOf ?? entry.blank.id;

@@ -4,7 +4,7 @@ import { computed, ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
 import { takeJournal, writeJournal } from '../data/journal.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
-import { refuse } from '../composables/refusal.ts';
+import { refuse } from './refusal.ts';
 import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
 

@@ -17,7 +17,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
-import { notKept, refuse } from '../composables/refusal.ts';
+import { notKept, refuse } from './refusal.ts';
 import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
 

@@ -5,7 +5,7 @@ import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
 import { takeIn } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
-import { describeBackup, gatherBackup } from '../data/backup.ts';
+import { describeBackup, gatherBackup } from '../stores/backup.ts';
 import { askCore } from '../workers/core-client.ts';
 import { bringInDemo } from '../demo/offer-demo.ts';
 import { useLibrary } from '../stores/library.ts';

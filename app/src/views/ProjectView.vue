@@ -4,7 +4,7 @@ import { onBeforeRouteLeave, useRoute } from 'vue-router';
 import StopStrip from '../components/shell/StopStrip.vue';
 import PictureFailure from '../components/shell/PictureFailure.vue';
 import TwinStage from '../components/stage/TwinStage.vue';
-import type { Stop } from '../router/index.ts';
+import type { Stop } from '../composables/stops.ts';
 import { usePicture } from '../stores/picture.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useProject } from '../stores/project.ts';

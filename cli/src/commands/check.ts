@@ -1,6 +1,6 @@
 import type { MivetDocument } from '@mivet/core';
-import { loadDocument } from '../files.ts';
-import type { CommandLine } from '../command.ts';
+import { loadDocument } from '../input/files.ts';
+import type { CommandLine } from '../input/command.ts';
 
 /** Says whether a file is a good project, blank or backup. */
 export const check: CommandLine = (args, { out }) => {

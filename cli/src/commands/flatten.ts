@@ -10,8 +10,8 @@ import {
   taperOf,
   wrapFilm,
 } from '@mivet/core';
-import { loadDocument, takeOption } from '../files.ts';
-import { BadInput, type CommandLine } from '../command.ts';
+import { loadDocument, takeOption } from '../input/files.ts';
+import { BadInput, type CommandLine } from '../input/command.ts';
 
 /** Writes a blank's template as JSON: outline with true arcs, radii, angle, bounds and strain, all mm and radians. */
 export const flatten: CommandLine = (args, { out }) => {

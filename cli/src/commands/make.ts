@@ -2,10 +2,10 @@ import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describeBlankProblem, examineProject, withTriedFixes } from '@mivet/core';
 import { jobFiles } from '@mivet/core/papers';
-import { loadProject, takeOption } from '../files.ts';
-import { paperFonts } from '../fonts.ts';
-import { BadInput, type CommandLine } from '../command.ts';
-import { judgedBy } from '../judged-by.ts';
+import { loadProject, takeOption } from '../input/files.ts';
+import { paperFonts } from '../input/fonts.ts';
+import { BadInput, type CommandLine } from '../input/command.ts';
+import { judgedBy } from '../input/judged-by.ts';
 
 /** Writes every file of a job into a folder; exit 1 when a finding will fail. Nothing that exists is overwritten. */
 export const make: CommandLine = async (args, { out, err }) => {

@@ -1,7 +1,7 @@
 import { describeBlankProblem, describeFinding, examineProject, withTriedFixes } from '@mivet/core';
-import { loadProject } from '../files.ts';
-import { judgedBy } from '../judged-by.ts';
-import { BadInput, type CommandLine } from '../command.ts';
+import { loadProject } from '../input/files.ts';
+import { judgedBy } from '../input/judged-by.ts';
+import { BadInput, type CommandLine } from '../input/command.ts';
 
 /** Writes a project's findings as JSON; exit 1 when one of them will fail and was not accepted. */
 export const judge: CommandLine = (args, { out }) => {

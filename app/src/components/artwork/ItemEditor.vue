@@ -29,7 +29,7 @@ import FilmChoice from './FilmChoice.vue';
 import PairGaps from './PairGaps.vue';
 import PlacementFields from './PlacementFields.vue';
 import RingFields from './RingFields.vue';
-import { itemTitle } from './item-title.ts';
+import { itemTitle } from '../../composables/item-title.ts';
 import ShapeFields from './ShapeFields.vue';
 import RoundFields from './RoundFields.vue';
 import { vHeld } from '../fields/held.ts';

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
 import { useView } from '../../stores/view.ts';
-import { itemTitle } from './item-title.ts';
+import { itemTitle } from '../../composables/item-title.ts';
 
 /** The film stack as a list: what is listed first lies next to the blank. */
 const project = useProject();

@@ -4,7 +4,7 @@ import { formatLength, MOTIF_IDS, MOTIFS, radiusOnSide } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
-import { itemTitle } from './item-title.ts';
+import { itemTitle } from '../../composables/item-title.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';

@@ -3,7 +3,7 @@ import { maskPlate, togetherWith, type ArtworkItem, type OutlineActs } from '@mi
 import { computed, ref, useId } from 'vue';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
-import { itemTitle } from './item-title.ts';
+import { itemTitle } from '../../composables/item-title.ts';
 import PartsPicker from './PartsPicker.vue';
 
 /** What is done to an item's outlines, by itself and with the help of others. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { describeLengthProblem, formatLength, parseLength } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
-import { takeRefusal } from '../../composables/refusal.ts';
+import { takeRefusal } from '../../stores/refusal.ts';
 import { vHeld } from './held.ts';
 
 /** A length on the slip: shown in the person's unit, taken in any. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue';
-import { takeRefusal } from '../../composables/refusal.ts';
+import { takeRefusal } from '../../stores/refusal.ts';
 import { vHeld } from './held.ts';
 
 /** A plain number on the slip: money, minutes, a count. */

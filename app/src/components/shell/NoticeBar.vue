@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { useRefusal } from '../../composables/refusal.ts';
+import { useRefusal } from '../../stores/refusal.ts';
 import { saveProjectFile } from '../../data/project-file.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';

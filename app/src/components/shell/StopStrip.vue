@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { STOPS, type Stop } from '../../router/index.ts';
+import { STOPS, type Stop } from '../../composables/stops.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import TapeTicks from './TapeTicks.vue';

@@ -8,7 +8,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import { useZones } from '../../composables/useZones.ts';
 import { useItemDrag } from '../../composables/useItemDrag.ts';
-import { itemTitle } from '../artwork/item-title.ts';
+import { itemTitle } from '../../composables/item-title.ts';
 import FlatPanels from './FlatPanels.vue';
 import FlatView from './FlatView.vue';
 import SeamWindow from './SeamWindow.vue';

@@ -1,6 +1,6 @@
 import { emptyBackup, type Backup } from '@mivet/core';
-import { useSettings } from '../stores/settings.ts';
-import { readCopies, readLibrary, readProjects } from './database.ts';
+import { useSettings } from './settings.ts';
+import { readCopies, readLibrary, readProjects } from '../data/database.ts';
 
 /** Everything of a person's in this browser: what cannot be read goes along as it is. */
 export async function gatherBackup(writtenAt: string): Promise<Backup> {
