@@ -20,32 +20,12 @@ export type { NameList, NameRow } from './model/names.ts';
 export { fitName, MOST_NAMES, pairForBothHands } from './artwork/name-list.ts';
 export { ringText } from './artwork/ring-text.ts';
 export { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './artwork/sets.ts';
-export type {
-  ArtItem,
-  RingSetting,
-  ArtworkItem,
-  Facing,
-  MotifItem,
-  Placement,
-  Provenance,
-  RepeatRound,
-  Running,
-  TextItem,
-} from './model/item.ts';
+export type { ArtItem, RingSetting, ArtworkItem, Facing, MotifItem, Placement, Provenance, RepeatRound, Running, TextItem } from './model/item.ts';
 export type { MotifId } from './model/item.ts';
 export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
 export type { BenchStep } from './bench/step.ts';
 export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
-export type {
-  BalloonPlan,
-  Blank,
-  BlankKind,
-  FlatteningChoice,
-  ReadingLogLine,
-  ReadingName,
-  Station,
-  SurfaceKind,
-} from './model/blank.ts';
+export type { BalloonPlan, Blank, BlankKind, FlatteningChoice, ReadingLogLine, ReadingName, Station, SurfaceKind } from './model/blank.ts';
 export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME } from './measure/readings-asked.ts';
 export { layThickness } from './measure/reading.ts';
 export type { BalloonThen } from './measure/balloon.ts';
@@ -65,15 +45,7 @@ export { doubtReadings } from './measure/plausibility.ts';
 export type { Reading, ReadingTake, ReadingTool } from './model/reading.ts';
 export { summariseReading, USUAL_THICKNESS_MM } from './measure/reading.ts';
 export { logReadings } from './measure/reading-log.ts';
-export {
-  describeBlankProblem,
-  describeDoubt,
-  describeFit,
-  describeFitProblem,
-  describeLengthProblem,
-  READING_IN_SENTENCE,
-  READING_LABEL,
-} from './measure/words.ts';
+export { describeBlankProblem, describeDoubt, describeFit, describeFitProblem, describeLengthProblem, READING_IN_SENTENCE, READING_LABEL } from './measure/words.ts';
 export type { JobFile } from './io/files/cut-files.ts';
 export { isExtra, PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
 export { CUT_WRITERS, cutFiles, loadsToSend } from './io/files/cut-files.ts';
@@ -89,32 +61,11 @@ export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
 export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
-export type {
-  Acceptance,
-  Backup,
-  KeptCopy,
-  OwnSettings,
-  RecordStore,
-  Unreadable,
-  OwnFont,
-  OwnLimits,
-  OwnMotif,
-  Project,
-  ShelfBlank,
-} from './model/project.ts';
+export type { Acceptance, Backup, KeptCopy, OwnSettings, RecordStore, Unreadable, OwnFont, OwnLimits, OwnMotif, Project, ShelfBlank } from './model/project.ts';
 export { FORMAT_VERSION } from './model/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
-export {
-  backupSchema,
-  itemSchema,
-  ownFontSchema,
-  ownMotifSchema,
-  projectSchema,
-  shelfBlankSchema,
-  KINDS,
-  SURFACES,
-} from './document/schema.ts';
+export { backupSchema, itemSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema, KINDS, SURFACES } from './document/schema.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
 export { FontProblem, readFont } from './io/font/read.ts';
 export { fontSample } from './io/font/sample.ts';
@@ -134,14 +85,15 @@ export type { Path, Segment } from './plane/path.ts';
 export type { Point } from './plane/point.ts';
 export type { Polygon, Ring } from './polygon/polygon.ts';
 export { NO_TRIAL, tryOut, type Trial, type TrialOutcome } from './measure/what-if.ts';
-export { glanceHalfAngle } from './proof/glance.ts';
+export { glanceHalfAngle } from './proof/findings/glance.ts';
 export type { LimitId, LimitInfo, Limits } from './proof/limits.ts';
 export { LIMITS, limitsWith, USUAL_LIMITS } from './proof/limits.ts';
 export type { Command } from './model/command.ts';
 export type { Finding, FindingCode, Place, Severity } from './proof/finding.ts';
 export { signatureOf } from './proof/finding.ts';
 export type { FindingWords } from './proof/words.ts';
-export { describeCommand, describeFinding } from './proof/words.ts';
+export { describeCommand } from './proof/fix-words.ts';
+export { describeFinding } from './proof/words.ts';
 export type { Board } from './model/board.ts';
 export type { CutterPace } from './model/board.ts';
 export { boardById, BOARDS } from './load/boards.ts';
@@ -149,16 +101,7 @@ export { USUAL_PACE } from './cut/pace.ts';
 export { carryingTapes, tapeArea, tapeLength } from './load/tape-usage.ts';
 export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './load/booking.ts';
 export { bookPlan, describeBookingProblem, takeBack } from './load/booking.ts';
-export type {
-  Booking,
-  CountedBlank,
-  Offcut,
-  StockCutter,
-  StockFilm,
-  StockTape,
-  StockThing,
-  Supply,
-} from './model/stock.ts';
+export type { Booking, CountedBlank, Offcut, StockCutter, StockFilm, StockTape, StockThing, Supply } from './model/stock.ts';
 export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
 export type { Leftover } from './load/leftover.ts';
 export type { FilmTaken, Takings } from './load/usage.ts';
@@ -247,20 +190,4 @@ export { ringsData } from './present/rings-data.ts';
 export { seenPicture } from './present/seen-picture.ts';
 export { SEAM_HALF_WIDTH_MM, shapePicture } from './present/shape-picture.ts';
 export { stripPictures } from './present/strip-pictures.ts';
-export type {
-  GoodPicture,
-  ItemPicture,
-  JudgedPicture,
-  JudgedShape,
-  NamePicture,
-  PanelPicture,
-  PartsPicture,
-  PiecePicture,
-  ProjectPicture,
-  SeamPicture,
-  SeenPicture,
-  ShapePicture,
-  SolidPicture,
-  StripPart,
-  StripPicture,
-} from './present/views.ts';
+export type { GoodPicture, ItemPicture, JudgedPicture, JudgedShape, NamePicture, PanelPicture, PartsPicture, PiecePicture, ProjectPicture, SeamPicture, SeenPicture, ShapePicture, SolidPicture, StripPart, StripPicture } from './present/views.ts';

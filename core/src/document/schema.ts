@@ -4,16 +4,7 @@ import type { MotifId } from '../model/item.ts';
 import { MOTIF_IDS } from '../artwork/motifs/index.ts';
 import type { Blank, BlankKind, SurfaceKind } from '../model/blank.ts';
 import { angle, colour, filmSchema, id, mm, MOST, short, stamp } from './fields.ts';
-import type {
-  Backup,
-  OwnFont,
-  OwnMotif,
-  OwnSettings,
-  Project,
-  ShelfBlank,
-  StockDocument,
-  Unreadable,
-} from '../model/project.ts';
+import type { Backup, OwnFont, OwnMotif, OwnSettings, Project, ShelfBlank, StockDocument, Unreadable } from '../model/project.ts';
 import { FORMAT_VERSION } from '../model/project.ts';
 import { lotSchema, stockThingSchema } from './stock-schema.ts';
 

@@ -1,6 +1,6 @@
 import type { Project } from '../model/project.ts';
 import type { Wrap } from '../pieces/wrap.ts';
-import { glanceHalfAngle } from '../proof/glance.ts';
+import { glanceHalfAngle } from '../proof/findings/glance.ts';
 import type { Limits } from '../proof/limits.ts';
 import { eyeDistance } from '../surface/foreshortening.ts';
 import { eyeView } from './eye-view.ts';

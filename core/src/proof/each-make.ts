@@ -1,5 +1,5 @@
-import type { Make } from '../pieces/batch.ts';
 import type { Command } from '../model/command.ts';
+import type { Make } from '../pieces/batch.ts';
 import type { Finding, Judge, ProofContext } from './finding.ts';
 import { RANK, signatureOf } from './finding.ts';
 

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { at, findingsOf, jobOf, projectOf } from '../../test/findings.ts';
-import { bare, makeBlank, makeJob, makeProfile, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts'; // prettier-ignore
+import { bare,makeBlank,makeJob,makeProfile,motifItem,mug,plate,textItem,tumbler,wave } from '../../test/jobs.ts'; // prettier-ignore
+import { makeOffcut, makeStockFilm } from '../../test/stock.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
-import type { Blank } from '../model/blank.ts';
-import type { Project } from '../model/project.ts';
 import { PLAIN_STACK } from '../layers/order.ts';
 import { STARTING_FILMS } from '../material/film.ts';
+import type { Blank } from '../model/blank.ts';
+import type { Project } from '../model/project.ts';
 import type { StockThing } from '../model/stock.ts';
-import { makeOffcut, makeStockFilm } from '../../test/stock.ts';
 import type { FindingCode } from './finding.ts';
 import type { Limits } from './limits.ts';
 import { describeFinding } from './words.ts';

@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { at, expectRule, findingsOf, fixed, jobOf as project, projectOf } from '../../test/findings.ts';
 import { bare, makeBlank, makeJob, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
-import type { ArtItem, ArtworkItem, Placement } from '../model/item.ts';
 import type { Blank } from '../model/blank.ts';
+import type { ArtItem, ArtworkItem, Placement } from '../model/item.ts';
 import type { Project } from '../model/project.ts';
-import { signatureOf } from './finding.ts';
 import { halfAngleSeen } from '../surface/foreshortening.ts';
-import { glanceHalfAngle } from './glance.ts';
+import { signatureOf } from './finding.ts';
+import { glanceHalfAngle } from './findings/glance.ts';
 import { USUAL_LIMITS } from './limits.ts';
 import { describeFinding } from './words.ts';
 

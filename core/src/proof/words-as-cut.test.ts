@@ -5,9 +5,9 @@ import { makeBlank, makeJob, plate, textItem } from '../../test/jobs.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
 import type { TextItem } from '../model/item.ts';
 import type { NameList, NameRow } from '../model/names.ts';
-import { describeFinding } from './words.ts';
 import type { Project } from '../model/project.ts';
-import { examineProject, type Examined } from '../pipeline.ts';
+import { type Examined, examineProject } from '../pipeline.ts';
+import { describeFinding } from './words.ts';
 
 const cup = makeBlank({ girthRim: 300, side: 120 });
 const row = (name: string, more: Partial<NameRow> = {}): NameRow => ({ id: name, name, count: 1, hand: null, capMm: null, blankId: null, ...more }); // prettier-ignore

@@ -4,7 +4,8 @@ import { contextOf, projectOf } from '../../test/findings.ts';
 import { makeBlank, makeJob, motifItem, mug, textItem, tumbler, wave } from '../../test/jobs.ts';
 import type { Command } from '../model/command.ts';
 import { proof } from './proof.ts';
-import { describeCommand, describeFinding } from './words.ts';
+import { describeCommand } from './fix-words.ts';
+import { describeFinding } from './words.ts';
 
 const placement = fc.record({
   facing: fc.constantFrom('front' as const, 'drinker' as const, 'angle' as const),

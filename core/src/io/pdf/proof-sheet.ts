@@ -5,7 +5,7 @@ import { formatLength } from '../../measure/length.ts';
 import type { Project } from '../../model/project.ts';
 import type { Examined } from '../../pipeline.ts';
 import { describeFinding } from '../../proof/words.ts';
-import { itemName } from '../../proof/finding.ts';
+import { itemName } from '../../proof/finding-names.ts';
 import { eyeDistance } from '../../surface/foreshortening.ts';
 import type { EyeView } from '../../present/eye-view.ts';
 import { eyeView } from '../../present/eye-view.ts';

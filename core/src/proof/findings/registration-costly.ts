@@ -1,0 +1,30 @@
+import type { Judge } from '../finding.ts';
+import type { Sayings } from '../told.ts';
+import { finding } from './stack-finding.ts';
+
+/** Marks that cost more film than they are worth, or a load. */
+export const judgeRegistrationCostly: Judge = (context) => {
+  const marked = context.stack.layers.filter((layer) => layer.marked);
+  const cost = marked.reduce((sum, { marksMm2 }) => sum + (marksMm2 ?? 0), 0) / 100;
+  const { marksLoads } = context.stack;
+  if (marked.length === 0 || (cost <= context.limits.marksCost && marksLoads <= 0)) return [];
+  return [
+    finding('registration-costly', '', {
+      case: marksLoads > 0 ? 'loads' : 'film',
+      numbers: { cost, most: context.limits.marksCost, loads: marksLoads },
+      fixes: [{ do: 'mark-layers', films: marked.map(({ film }) => film), how: 'by hand' }],
+    }),
+  ];
+};
+
+/** In words. */
+export const sayRegistrationCostly: Sayings = {
+  'registration-costly/film': ({ whole }) => [
+    `Registration marks cost ${whole('cost')} cm² of film`,
+    `More than the ${whole('most')} cm² that you allow. A layer of few pieces is as quickly lined up by hand.`,
+  ],
+  'registration-costly/loads': ({ whole }) => [
+    `Registration marks cost ${whole('loads') === '1' ? 'a load' : `${whole('loads')} loads`} more`,
+    `And ${whole('cost')} cm² of film. Lined up by hand, it fits on fewer boards.`,
+  ],
+};

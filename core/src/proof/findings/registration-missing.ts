@@ -1,0 +1,27 @@
+import { FEW_BODIES } from '../../stack/registration/marks.ts';
+import type { Judge } from '../finding.ts';
+import type { Sayings } from '../told.ts';
+import { finding, nameOf, withLowest } from './stack-finding.ts';
+
+/** Layers of many things that meet others and have no marks. */
+export const judgeRegistrationMissing: Judge = (context) =>
+  context.stack.layers
+    .filter(
+      ({ marked, meets, bodies, unsupported }) => !marked && meets && bodies > FEW_BODIES && unsupported <= FEW_BODIES,
+    )
+    .map(({ film, bodies, marksMm2 }) =>
+      finding('registration-missing', film, {
+        case: 'by-hand',
+        numbers: { count: bodies, cost: (marksMm2 ?? 0) / 100 },
+        names: { film: nameOf(context, film) },
+        fixes: [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }],
+      }),
+    );
+
+/** In words. */
+export const sayRegistrationMissing: Sayings = {
+  'registration-missing/by-hand': ({ names, whole }) => [
+    `${whole('count')} things of ${names['film']} are lined up by hand`,
+    `Two small squares cut beside each film line them up at once; here they cost ${whole('cost')} cm² of ${names['film']}.`,
+  ],
+};

@@ -1,0 +1,29 @@
+import type { Judge } from '../finding.ts';
+import type { Sayings } from '../told.ts';
+import { finding, nameOf } from './stack-finding.ts';
+
+/** Where more films lie on each other than hold well. */
+export const judgeStackThick: Judge = (context) => {
+  const { deepest } = context.stack;
+  if (!deepest || deepest.films.length <= context.limits.stackDeep) return [];
+  const { wrap, job } = context;
+  const azimuth = deepest.x / wrap.meanRadius;
+  const round = 4 / wrap.meanRadius;
+  return [
+    finding('stack-thick', '', {
+      case: 'deep',
+      place: { azimuths: [azimuth - round, azimuth + round], slants: [-deepest.y - 4, -deepest.y + 4] },
+      numbers: { films: deepest.films.length, thickness: deepest.thicknessMm, most: context.limits.stackDeep },
+      names: { films: deepest.films.map((film) => nameOf(context, film)).join(', ') },
+      fixes: job.stack.build === 'inlay' ? [] : [{ do: 'build-stack', build: 'inlay' }],
+    }),
+  ];
+};
+
+/** In words. */
+export const sayStackThick: Sayings = {
+  'stack-thick/deep': ({ finding, names, whole }) => [
+    `${whole('films')} films lie on each other: ${names['films']}`,
+    `That is ${(finding.numbers['thickness'] ?? NaN).toFixed(2)} mm; past ${whole('most')} films an edge catches and lifts in the wash. Knock each film out of those below it, or leave one out there.`,
+  ],
+};

@@ -1,0 +1,52 @@
+import { TAPE_GIVE } from '../../pieces/tape-sheets.ts';
+import type { Finding, Judge } from '../finding.ts';
+import type { Sayings } from '../told.ts';
+
+/** Share of the slits that has to find room between the pieces. */
+const ENOUGH = 0.6;
+
+/** Transfer tape that tents where the side curves both ways, and the slits with which it lies. */
+export const judgeTape: Judge = ({ wrap }) =>
+  wrap.tape
+    .filter((sheet) => sheet.needed > TAPE_GIVE)
+    .map((sheet, i): Finding => {
+      const { azimuths, slants, needed, relief, slits, short, width, height } = sheet;
+      const drawn = relief !== null && slits.length > 0;
+      return {
+        id: `tape-wrinkle:${i}`,
+        code: 'tape-wrinkle',
+        case: drawn ? 'slit' : relief ? 'parts' : 'too-broad',
+        // Slits put it right where there is room for most of them; where one ends at film, film lies there by itself.
+        severity: drawn && slits.length >= ENOUGH * sheet.wanted ? 'fine' : 'look',
+        place: { azimuths, slants },
+        itemIds: [],
+        numbers: {
+          needed: needed * 100,
+          gives: TAPE_GIVE * 100,
+          count: slits.length,
+          short,
+          core: relief?.core ?? 0,
+          lap: relief?.lap ?? 0,
+          width,
+          height,
+        },
+        names: {},
+        fixes: [],
+      };
+    });
+
+/** In words. */
+export const sayTapeWrinkle: Sayings = {
+  'tape-wrinkle/slit': ({ finding, mm, percent, whole }) => [
+    `Slit the tape ${whole('count')} times`,
+    `In one, the sheet of ${mm('width')} × ${mm('height')} tents: it has to give ${percent('needed')}, tape takes about ${percent('gives')}. The slits are drawn between the pieces${(finding.numbers['short'] ?? 0) > 0 ? `; ${whole('short')} stop short of film` : ''}. Their sides lap by ${mm('lap')} at the edge.`,
+  ],
+  'tape-wrinkle/parts': ({ mm, percent }) => [
+    'Lift each part with a tape of its own',
+    `One sheet of ${mm('width')} × ${mm('height')} would tent: it has to give ${percent('needed')}, tape takes about ${percent('gives')}.`,
+  ],
+  'tape-wrinkle/too-broad': ({ mm, percent }) => [
+    'No tape lies on this in one sheet',
+    `${mm('width')} × ${mm('height')} of it has to give ${percent('needed')}, tape takes about ${percent('gives')}, and slits do not save it. Lay the pieces in several lots; only your hands can judge which.`,
+  ],
+};

@@ -1,0 +1,73 @@
+import { gaussianOf } from '../../flat/curvature.ts';
+import { filmGive } from '../../material/film.ts';
+import { giveOfPiece, mostNeeded, neededOf } from '../../pieces/give.ts';
+import type { Piece } from '../../pieces/pieces.ts';
+import { hasInnerCorner } from '../../polygon/inscribed.ts';
+import { itemName } from '../finding-names.ts';
+import type { Finding, Judge, ProofContext } from '../finding.ts';
+import type { Sayings } from '../told.ts';
+import { sentence } from '../told.ts';
+
+/** How much more a sharp inner corner asks than the body that is reckoned with: half as much again on stars, less on crosses. */
+const CORNER_MORE = 1.5;
+
+/**
+ * Pieces that ask more of the film than it gives where the side curves both ways; the worst of each item. Those that are
+ * just within it but have sharp inner corners are named too: the forecast does not see a corner.
+ */
+export const judgeWrinkle: Judge = (context) => {
+  const gaussianAt = gaussianOf(context.job, context.wrap);
+  if (!gaussianAt) return [];
+  const worst = new Map<string, { piece: Piece; needed: number; asked: number; limit: number }>();
+  for (const piece of context.wrap.pieces) {
+    const limit = giveOfPiece(context.job, piece);
+    if (CORNER_MORE * mostNeeded(piece, gaussianAt) <= limit) continue;
+    const needed = neededOf(piece, gaussianAt);
+    if (CORNER_MORE * needed <= limit) continue;
+    const asked = needed * (hasInnerCorner(piece.flat) ? CORNER_MORE : 1);
+    const id = piece.itemIds[0]!;
+    const before = worst.get(id);
+    if (asked > limit && asked / limit > (before ? before.asked / before.limit : 0))
+      worst.set(id, { piece, needed, asked, limit });
+  }
+  return [...worst].map(([itemId, { piece, needed, asked, limit }]): Finding => {
+    const joined = context.job.items.find((item) => item.id === itemId)?.repeat.mode === 'joined';
+    const broad = needed > limit;
+    return {
+      id: `wrinkle:${itemId}`,
+      code: 'wrinkle',
+      case: broad ? 'broad' : 'corner',
+      severity: broad && (100 * needed) / limit > context.limits.giveFails ? 'fails' : 'look',
+      place: { azimuths: piece.azimuths, slants: piece.slants },
+      itemIds: [itemId],
+      numbers: { needed: needed * 100, limit: limit * 100 },
+      names: { item: itemName(context, itemId) },
+      fixes: [
+        // Need grows as the square of the size.
+        ...(joined
+          ? []
+          : [{ do: 'scale-item', itemId, factor: Math.max(0.05, Math.sqrt(limit / asked) * 0.99) } as const]),
+        ...(giveWarm(context, piece) >= asked ? [{ do: 'lay-warm' } as const] : []),
+      ],
+    };
+  });
+};
+
+/** What its film would give laid warm, as a fraction; nothing where it is warm already, or must not be. */
+function giveWarm({ job }: ProofContext, { film }: Piece): number {
+  if (job.warm || job.blank.surface === 'latex') return 0;
+  const { stretch, squeeze } = filmGive(job.films.find((f) => f.id === film)?.finish ?? 'gloss permanent', true);
+  return stretch + squeeze;
+}
+
+/** In words. */
+export const sayWrinkle: Sayings = {
+  'wrinkle/broad': ({ names, percent }) => [
+    `${sentence(names['item'])} is too broad to lie flat here`,
+    `Where it lies the blank curves both ways: its film has to give ${percent('needed')}, it takes ${percent('limit')} laid with care. Sharp inner corners ask for more.`,
+  ],
+  'wrinkle/corner': ({ names, percent }) => [
+    `${sentence(names['item'])} may lift at its inner corners`,
+    `Its film has to give ${percent('needed')} of the ${percent('limit')} that it takes, but at a sharp inner corner up to half as much again. Round those corners, slit the film there, or make it smaller.`,
+  ],
+};

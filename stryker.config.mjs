@@ -1,0 +1,26 @@
+// npm run mutate: changes the rules one by one and counts the changes that no test notices. Hours for everything; name
+// rooms to try only those: npm run mutate -- bench material
+import process from 'node:process';
+
+const ROOMS = ['material', 'proof', 'stack', 'seam', 'pieces', 'load', 'bench'];
+const named = (process.env['MUTATE_ROOMS'] ?? '').split(' ').filter(Boolean);
+const rooms = named.length > 0 ? named : ROOMS;
+
+export default {
+  testRunner: 'vitest',
+  vitest: { configFile: 'vitest.mutate.config.ts' },
+  mutate: rooms.flatMap((room) => [`core/src/${room}/**/*.ts`, `!core/src/${room}/**/*.{test,bench}.ts`]),
+  // Words are read by people, not by tests; a code that is spelled wrongly does not compile.
+  mutator: { excludedMutations: ['StringLiteral'] },
+  coverageAnalysis: 'perTest',
+  incremental: true,
+  incrementalFile: '.tmp/mutate/incremental.json',
+  tempDirName: '.tmp/mutate/sandbox',
+  concurrency: 2,
+  timeoutMS: 20_000,
+  ignorePatterns: ['app', 'e2e', 'docs', 'server', 'dist', '.tmp'],
+  reporters: ['clear-text', 'html', 'json'],
+  htmlReporter: { fileName: '.tmp/mutate/report.html' },
+  jsonReporter: { fileName: '.tmp/mutate/report.json' },
+  clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
+};
