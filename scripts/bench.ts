@@ -2,7 +2,7 @@
 import { cpus } from 'node:os';
 import process from 'node:process';
 import { benchFuse } from '../core/src/polygon/boolean.bench.ts';
-import { benchTrace } from '../core/src/artwork/trace.bench.ts';
+import { benchTrace } from '../core/src/artwork/trace/trace.bench.ts';
 import { benchProof } from '../core/src/proof/proof.bench.ts';
 import { benchNest } from '../core/src/nest/nest.bench.ts';
 import { benchCone } from '../core/src/surface/cone.bench.ts';

@@ -3,7 +3,8 @@ import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { backupSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema } from '@mivet/core';
 import { z } from 'zod';
-import { demoProjects, demoShelf } from '../app/src/demo/demo.ts';
+import { demoProjects } from '../app/src/demo/demo.ts';
+import { demoShelf } from '../app/src/demo/demo-shelf.ts';
 
 const write = (name: string, content: unknown): void =>
   writeFileSync(

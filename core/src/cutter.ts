@@ -5,5 +5,13 @@ export type { CutterPace } from './model/board.ts';
 export { USUAL_PACE } from './cut/pace.ts';
 export type { HpglProblem, HpglResult } from './io/hpgl/read.ts';
 export { describeHpglProblem, readHpgl } from './io/hpgl/read.ts';
-export type { CutterLoad, CutterRefusal, CutterState, HeadNews, LoadState, SentLoad, SentStrip } from './cut/cutter-state.ts';
+export type {
+  CutterLoad,
+  CutterRefusal,
+  CutterState,
+  HeadNews,
+  LoadState,
+  SentLoad,
+  SentStrip,
+} from './cut/cutter-state.ts';
 export { describeRefusal, isInCutter } from './cut/cutter-state.ts';

@@ -7,8 +7,8 @@ export { drawingOfItems, itemsOfDrawing, keepDrawing, type DrawingSaid } from '.
 export { type KeptDrawing } from './model/drawing.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawing.ts';
-export type { TraceWish } from './artwork/trace-options.ts';
-export { FIRST_TRACE } from './artwork/trace-options.ts';
+export type { TraceWish } from './artwork/trace/options.ts';
+export { FIRST_TRACE } from './artwork/trace/options.ts';
 export { TINY_PIECE_MM } from './numeric/tolerances.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
 export { itemParts } from './layout/item-parts.ts';
@@ -20,12 +20,32 @@ export type { NameList, NameRow } from './model/names.ts';
 export { fitName, MOST_NAMES, pairForBothHands } from './artwork/name-list.ts';
 export { ringText } from './artwork/ring-text.ts';
 export { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './artwork/sets.ts';
-export type { ArtItem, RingSetting, ArtworkItem, Facing, MotifItem, Placement, Provenance, RepeatRound, Running, TextItem } from './model/item.ts';
+export type {
+  ArtItem,
+  RingSetting,
+  ArtworkItem,
+  Facing,
+  MotifItem,
+  Placement,
+  Provenance,
+  RepeatRound,
+  Running,
+  TextItem,
+} from './model/item.ts';
 export type { MotifId } from './model/item.ts';
 export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
 export type { BenchStep } from './bench/step.ts';
 export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
-export type { BalloonPlan, Blank, BlankKind, FlatteningChoice, ReadingLogLine, ReadingName, Station, SurfaceKind } from './model/blank.ts';
+export type {
+  BalloonPlan,
+  Blank,
+  BlankKind,
+  FlatteningChoice,
+  ReadingLogLine,
+  ReadingName,
+  Station,
+  SurfaceKind,
+} from './model/blank.ts';
 export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME } from './measure/readings-asked.ts';
 export { layThickness } from './measure/reading.ts';
 export type { BalloonThen } from './measure/balloon.ts';
@@ -45,7 +65,15 @@ export { doubtReadings } from './measure/plausibility.ts';
 export type { Reading, ReadingTake, ReadingTool } from './model/reading.ts';
 export { summariseReading, USUAL_THICKNESS_MM } from './measure/reading.ts';
 export { logReadings } from './measure/reading-log.ts';
-export { describeBlankProblem, describeDoubt, describeFit, describeFitProblem, describeLengthProblem, READING_IN_SENTENCE, READING_LABEL } from './measure/words.ts';
+export {
+  describeBlankProblem,
+  describeDoubt,
+  describeFit,
+  describeFitProblem,
+  describeLengthProblem,
+  READING_IN_SENTENCE,
+  READING_LABEL,
+} from './measure/words.ts';
 export type { JobFile } from './io/files/cut-files.ts';
 export { isExtra, PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
 export { CUT_WRITERS, cutFiles, loadsToSend } from './io/files/cut-files.ts';
@@ -61,11 +89,26 @@ export { newMotif, newText } from './artwork/new-item.ts';
 export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
 export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
 export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
-export type { Acceptance, Backup, KeptCopy, OwnSettings, RecordStore, Unreadable, OwnFont, OwnLimits, OwnMotif, Project, ShelfBlank } from './model/project.ts';
+export type {
+  Acceptance,
+  Backup,
+  KeptCopy,
+  OwnSettings,
+  RecordStore,
+  Unreadable,
+  OwnFont,
+  OwnLimits,
+  OwnMotif,
+  Project,
+  ShelfBlank,
+} from './model/project.ts';
 export { FORMAT_VERSION } from './model/project.ts';
 export type { MivetDocument, ReadResult } from './document/read.ts';
 export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
-export { backupSchema, itemSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema, KINDS, SURFACES } from './document/schema.ts';
+export { backupSchema, projectSchema, shelfBlankSchema } from './document/schema.ts';
+export { itemSchema } from './document/item-schema.ts';
+export { ownFontSchema, ownMotifSchema } from './document/own-schema.ts';
+export { KINDS, SURFACES } from './document/blank-schema.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
 export { FontProblem, readFont } from './io/font/read.ts';
 export { fontSample } from './io/font/sample.ts';
@@ -73,7 +116,9 @@ export type { Paper } from './io/pdf/template.ts';
 export type { Picture } from './raster/foreground.ts';
 export type { PhotoReading, PhotoScale, PhotoStation } from './measure/photo/photo-profile.ts';
 export { readPhotoProfile, widestShare } from './measure/photo/photo-profile.ts';
-export type { PhotoAxis, Silhouette, SilhouetteOptions, SilhouetteResult } from './measure/photo/silhouette.ts';
+export type { PhotoAxis } from './measure/photo/axis.ts';
+export type { Silhouette, SilhouetteResult } from './measure/photo/silhouette.ts';
+export type { SilhouetteOptions } from './measure/photo/options.ts';
 export { findSilhouette } from './measure/photo/silhouette.ts';
 export { describePhotoProblem } from './measure/photo/words.ts';
 export { pathData } from './io/svg/path-data.ts';
@@ -101,7 +146,16 @@ export { USUAL_PACE } from './cut/pace.ts';
 export { carryingTapes, tapeArea, tapeLength } from './load/tape-usage.ts';
 export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './load/booking.ts';
 export { bookPlan, describeBookingProblem, takeBack } from './load/booking.ts';
-export type { Booking, CountedBlank, Offcut, StockCutter, StockFilm, StockTape, StockThing, Supply } from './model/stock.ts';
+export type {
+  Booking,
+  CountedBlank,
+  Offcut,
+  StockCutter,
+  StockFilm,
+  StockTape,
+  StockThing,
+  Supply,
+} from './model/stock.ts';
 export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
 export type { Leftover } from './load/leftover.ts';
 export type { FilmTaken, Takings } from './load/usage.ts';
@@ -147,15 +201,16 @@ export { profileOf } from './surface/profile.ts';
 export type { Flattening, FlattenOption, FlattenWay } from './flat/flattening.ts';
 export { describeFlattening, describeWay, strainText } from './flat/flatten-words.ts';
 export { keptSide, patchLatitude } from './flat/flattening.ts';
-export type { FlatPanel } from './seam/panels/panels.ts';
+export type { FlatPanel } from './seam/panels/panel.ts';
 export { backSeam, seamOnFlat } from './seam/panel-frame.ts';
-export { boxOfPanels, carriesPieces, makePanels } from './seam/panels/panels.ts';
+export { boxOfPanels, carriesPieces } from './seam/panels/panel.ts';
+export { makePanels } from './seam/panels/panels.ts';
 export type { AtSeam, Seam } from './model/seam.ts';
 export type { Job, Process } from './model/job.ts';
 export { PLAIN_SEAM } from './seam/plain-seam.ts';
 export { USUAL_PROCESS } from './material/process.ts';
 export { wrapFilm } from './flat/wrap-film.ts';
-export type { FoundSeam } from './seam/finder.ts';
+export type { FoundSeam } from './seam/measure-seam.ts';
 export type { SeamCut } from './seam/cuts.ts';
 export type { SeamPath } from './seam/path.ts';
 export { seamAt } from './seam/path.ts';
@@ -190,4 +245,20 @@ export { ringsData } from './present/rings-data.ts';
 export { seenPicture } from './present/seen-picture.ts';
 export { SEAM_HALF_WIDTH_MM, shapePicture } from './present/shape-picture.ts';
 export { stripPictures } from './present/strip-pictures.ts';
-export type { GoodPicture, ItemPicture, JudgedPicture, JudgedShape, NamePicture, PanelPicture, PartsPicture, PiecePicture, ProjectPicture, SeamPicture, SeenPicture, ShapePicture, SolidPicture, StripPart, StripPicture } from './present/views.ts';
+export type {
+  GoodPicture,
+  ItemPicture,
+  JudgedPicture,
+  JudgedShape,
+  NamePicture,
+  PanelPicture,
+  PartsPicture,
+  PiecePicture,
+  ProjectPicture,
+  SeamPicture,
+  SeenPicture,
+  ShapePicture,
+  SolidPicture,
+  StripPart,
+  StripPicture,
+} from './present/views.ts';

@@ -11,7 +11,8 @@ import {
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { fontFile } from '../../../core/test/fonts.ts';
-import { demoProjects, demoShelf } from '../demo/demo.ts';
+import { demoProjects } from '../demo/demo.ts';
+import { demoShelf } from '../demo/demo-shelf.ts';
 
 import { base64Of } from '../data/base64.ts';
 import * as database from '../data/database.ts';

@@ -1,7 +1,8 @@
 import { checkDocument, examineProject, openFindings, sizeBlank, solveFitPaper, supplyOf } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../../core/test/fonts.ts';
-import { demoProjects, demoShelf } from './demo.ts';
+import { demoProjects } from './demo.ts';
+import { demoShelf } from './demo-shelf.ts';
 import { demoStock } from './demo-stock.ts';
 
 const now = '2026-09-01T09:00:00.000Z';

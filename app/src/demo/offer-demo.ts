@@ -1,6 +1,7 @@
 import { useLibrary } from '../stores/library.ts';
 import { useStock } from '../stores/stock.ts';
-import { demoProjects, demoShelf } from './demo.ts';
+import { demoProjects } from './demo.ts';
+import { demoShelf } from './demo-shelf.ts';
 import { demoStock } from './demo-stock.ts';
 
 const SEEN = 'mivet-demo-seen';

@@ -2,7 +2,8 @@ import { newShelfBlank, type ShelfBlank } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { openWorkbench, press, type Workbench } from '../../test/workbench.ts';
-import { demoProjects, demoShelf } from '../demo/demo.ts';
+import { demoProjects } from '../demo/demo.ts';
+import { demoShelf } from '../demo/demo-shelf.ts';
 
 const kept = vi.hoisted(() => ({ files: [] as { name: string; content: string }[], written: [] as unknown[] }));
 vi.mock('../data/database.ts', () => ({

@@ -11,7 +11,9 @@ import { newBlank, newProject, newShelfBlank } from './new-project.ts';
 import { FORMAT_VERSION, type Backup, type Project } from '../model/project.ts';
 import { emptyBackup } from './read-backup.ts';
 import { checkDocument, describeReadProblem, readDocument } from './read.ts';
-import { backupSchema, ownFontSchema, ownMotifSchema, KINDS, projectSchema, shelfBlankSchema } from './schema.ts';
+import { backupSchema, projectSchema, shelfBlankSchema } from './schema.ts';
+import { ownFontSchema, ownMotifSchema } from './own-schema.ts';
+import { KINDS } from './blank-schema.ts';
 
 const full: Project = {
   ...projectOf(

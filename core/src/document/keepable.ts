@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Project } from '../model/project.ts';
-import { itemSchema, projectSchema } from './schema.ts';
+import { itemSchema } from './item-schema.ts';
+import { projectSchema } from './schema.ts';
 
 /** A change that can be kept, as it is kept; or what of it does not fit, with the place. */
 export type Keepable =

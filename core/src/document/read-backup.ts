@@ -1,7 +1,8 @@
 import type { Backup, KeptCopy, RecordStore, Unreadable } from '../model/project.ts';
 import { FORMAT_VERSION } from '../model/project.ts';
 import { checkDocument, describeReadProblem, type MivetDocument, type ReadProblem } from './read.ts';
-import { ownLimitsSchema, ownSettingsSchema, unreadableSchema } from './schema.ts';
+import { ownLimitsSchema, ownSettingsSchema } from './own-schema.ts';
+import { unreadableSchema } from './schema.ts';
 import { isRaw, type Raw } from './versions/walk.ts';
 
 /** A backup as far as it could be read, or why it could not at all. */

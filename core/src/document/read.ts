@@ -3,7 +3,8 @@ import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } fr
 import { FORMAT_VERSION } from '../model/project.ts';
 import { STEPS } from './versions/index.ts';
 import { bringUp, type Raw } from './versions/walk.ts';
-import { backupSchema, ownFontSchema, ownMotifSchema, projectSchema, shelfBlankSchema, stockSchema } from './schema.ts';
+import { backupSchema, projectSchema, shelfBlankSchema, stockSchema } from './schema.ts';
+import { ownFontSchema, ownMotifSchema } from './own-schema.ts';
 
 /** Any document that Mivet writes. */
 export type MivetDocument = Project | ShelfBlank | OwnFont | OwnMotif | StockDocument | Backup;

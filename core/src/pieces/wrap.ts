@@ -13,7 +13,7 @@ import type { BlankProblem } from '../measure/size.ts';
 import type { Job } from '../model/job.ts';
 import type { Divided } from '../seam/divide.ts';
 import { divideSide } from '../seam/divide.ts';
-import { boxOfPanels } from '../seam/panels/panels.ts';
+import { boxOfPanels } from '../seam/panels/panel.ts';
 import { SPLIT_OVERLAP_MM } from '../seam/plain-seam.ts';
 import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { boxesTouch, boxOfCoordinates, EMPTY_BOX, isEmptyBox, joinBoxes, touchingBunches, touchingPairs } from './box.ts';
+import {
+  boxesTouch,
+  boxOfCoordinates,
+  EMPTY_BOX,
+  isEmptyBox,
+  joinBoxes,
+  touchingBunches,
+  touchingPairs,
+} from './box.ts';
 
 const side = fc.integer({ min: 0, max: 60 });
 const box = fc

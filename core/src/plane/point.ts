@@ -3,8 +3,3 @@ export interface Point {
   readonly x: number;
   readonly y: number;
 }
-
-/** Distance between two points, mm. */
-export function distance(a: Point, b: Point): number {
-  return Math.hypot(a.x - b.x, a.y - b.y);
-}

@@ -1,6 +1,3 @@
-import type { Box } from '../plane/box.ts';
-import { boxOfCoordinates } from '../plane/box.ts';
-
 /** A closed ring of interleaved points [x0, y0, x1, y1, …], mm, start not repeated. */
 export type Ring = Float64Array;
 
@@ -29,11 +26,6 @@ export function ringArea(ring: ArrayLike<number>): number {
 /** Area of a polygon without its holes, mm². */
 export function polygonArea(polygon: Polygon): number {
   return polygon.holes.reduce((sum, hole) => sum - Math.abs(ringArea(hole)), Math.abs(ringArea(polygon.outer)));
-}
-
-/** Smallest box round a polygon, mm. */
-export function polygonBox(polygon: Polygon): Box {
-  return boxOfCoordinates(polygon.outer);
 }
 
 /** All rings of a polygon, the outer one first. */

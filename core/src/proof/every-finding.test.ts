@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at, findingsOf, jobOf, projectOf } from '../../test/findings.ts';
-import { bare,makeBlank,makeJob,makeProfile,motifItem,mug,plate,textItem,tumbler,wave } from '../../test/jobs.ts'; // prettier-ignore
+import { bare, makeBlank, makeJob, makeProfile, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts'; // prettier-ignore
 import { makeOffcut, makeStockFilm } from '../../test/stock.ts';
 import { NO_ACTS } from '../artwork/acts.ts';
 import { PLAIN_STACK } from '../layers/order.ts';

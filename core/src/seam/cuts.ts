@@ -1,8 +1,8 @@
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { PlacedItem } from '../layout/place.ts';
 import { groupsOfCopy } from '../layout/place.ts';
-import type { FoundSeam, SeamField } from './finder.ts';
-import { measureSeam } from './finder.ts';
+import type { FoundSeam, SeamField } from './measure-seam.ts';
+import { measureSeam } from './measure-seam.ts';
 import { seamRange } from './path.ts';
 
 /** A copy of an item through which a seam runs. */

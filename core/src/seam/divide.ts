@@ -6,11 +6,14 @@ import type { Job } from '../model/job.ts';
 import type { Development } from '../surface/development.ts';
 import type { SeamCut } from './cuts.ts';
 import { cutsAtSeams } from './cuts.ts';
-import type { FoundSeam } from './finder.ts';
-import { findSeams, measureSeam } from './finder.ts';
+import type { FoundSeam } from './measure-seam.ts';
+import { findSeams } from './finder.ts';
+import { measureSeam } from './measure-seam.ts';
 import type { PanelFrame } from './panel-frame.ts';
-import type { FlatPanel, ShownBand } from './panels/panels.ts';
-import { makePanels, shownBand } from './panels/panels.ts';
+import type { FlatPanel } from './panels/panel.ts';
+import type { ShownBand } from './panels/shown-band.ts';
+import { makePanels } from './panels/panels.ts';
+import { shownBand } from './panels/shown-band.ts';
 import { straightSeam } from './path.ts';
 
 /** The side as it is divided: whole, or into panels, bands or gores. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringContains } from '../polygon/polygon.ts';
-import { findSeams, type SeamField } from './finder.ts';
+import { findSeams } from './finder.ts';
+import { type SeamField } from './measure-seam.ts';
 import type { SeamPath } from './path.ts';
 import { seamAt } from './path.ts';
 

@@ -1,7 +1,8 @@
 import { FORMAT_VERSION, type OwnMotif, type Project } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
-import { demoProjects, demoShelf } from '../../demo/demo.ts';
+import { demoProjects } from '../../demo/demo.ts';
+import { demoShelf } from '../../demo/demo-shelf.ts';
 
 const written = vi.hoisted(() => [] as { motifs?: unknown[]; fonts?: unknown[] }[]);
 vi.mock('../../data/database.ts', () => ({

@@ -1,7 +1,8 @@
 import type { StockThing } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { openWorkbench, press } from '../../../test/workbench.ts';
-import { demoProjects, demoShelf } from '../../demo/demo.ts';
+import { demoProjects } from '../../demo/demo.ts';
+import { demoShelf } from '../../demo/demo-shelf.ts';
 import { demoStock } from '../../demo/demo-stock.ts';
 
 const kept = vi.hoisted(() => ({ things: [] as StockThing[] }));

@@ -1,6 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
-import { demoProjects, demoShelf } from '../../demo/demo.ts';
+import { demoProjects } from '../../demo/demo.ts';
+import { demoShelf } from '../../demo/demo-shelf.ts';
 
 vi.mock('../../data/database.ts', () => ({
   readProject: async () => null,

@@ -3,7 +3,7 @@ import { KINDS, newBlank, newProject } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { Vector3 } from 'three';
 import { pictureOf } from '../../../test/picture-of.ts';
-import { demoShelf } from '../../demo/demo.ts';
+import { demoShelf } from '../../demo/demo-shelf.ts';
 import { normalOn, pointOn, reachOf, spotOn, standOf } from './solid-meshes.ts';
 import { type BlankShape, rowAt, shapeOfBlank, slantAtHeight, tapeFor } from './solid-shape.ts';
 import { strainColour } from './strain-colour.ts';

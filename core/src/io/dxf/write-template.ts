@@ -1,7 +1,7 @@
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
 import type { Film } from '../../model/film.ts';
 import type { Wrap } from '../../pieces/wrap.ts';
-import { carriesPieces } from '../../seam/panels/panels.ts';
+import { carriesPieces } from '../../seam/panels/panel.ts';
 import { addLayer, addPath, filmLayer } from './path.ts';
 
 /**

@@ -6,7 +6,7 @@ import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Path } from '../../plane/path.ts';
 import type { Wrap } from '../../pieces/wrap.ts';
-import { boxOfSheet, carriesPieces } from '../../seam/panels/panels.ts';
+import { boxOfSheet, carriesPieces } from '../../seam/panels/panel.ts';
 import { pathData } from '../svg/path-data.ts';
 
 /** Home paper. */

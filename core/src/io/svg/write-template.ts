@@ -1,7 +1,7 @@
 import type { Film } from '../../model/film.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Wrap } from '../../pieces/wrap.ts';
-import { boxOfSheet, carriesPieces } from '../../seam/panels/panels.ts';
+import { boxOfSheet, carriesPieces } from '../../seam/panels/panel.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
 
 /** mm of paper round the outline. */

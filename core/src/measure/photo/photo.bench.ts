@@ -1,5 +1,5 @@
-import { photograph } from '../../../test/photo.ts';
 import { median, type Row } from '../../../test/measure.ts';
+import { photograph } from '../../../test/photo.ts';
 import { findSilhouette } from './silhouette.ts';
 
 /** The outline of a thing in a picture of a megapixel. */

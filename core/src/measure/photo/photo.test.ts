@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { photograph, type Shot, type Thing } from '../../../test/photo.ts';
-import { readPhotoProfile, type PhotoReading } from './photo-profile.ts';
+import { type PhotoReading, readPhotoProfile } from './photo-profile.ts';
 import { findSilhouette, type Silhouette } from './silhouette.ts';
 
 const shot: Shot = {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Picture } from '../raster/foreground.ts';
-import type { Ring } from '../polygon/polygon.ts';
-import { ringArea, ringContains } from '../polygon/polygon.ts';
-import type { MotifId } from '../model/item.ts';
-import { MOTIF_IDS, motifOutlines } from './motifs/index.ts';
+import type { Picture } from '../../raster/foreground.ts';
+import type { Ring } from '../../polygon/polygon.ts';
+import { ringArea, ringContains } from '../../polygon/polygon.ts';
+import type { MotifId } from '../../model/item.ts';
+import { MOTIF_IDS, motifOutlines } from '../motifs/index.ts';
 import { tracePicture } from './trace.ts';
-import { FIRST_TRACE, type TraceWish } from './trace-options.ts';
+import { FIRST_TRACE, type TraceWish } from './options.ts';
 
 type Colour = readonly [number, number, number];
 const [PAPER, INK]: [Colour, Colour] = [

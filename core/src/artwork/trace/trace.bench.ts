@@ -1,6 +1,6 @@
-import { median, type Row } from '../../test/measure.ts';
+import { median, type Row } from '../../../test/measure.ts';
 import { tracePicture } from './trace.ts';
-import { FIRST_TRACE } from './trace-options.ts';
+import { FIRST_TRACE } from './options.ts';
 
 /** A sheet of four dozen disks at twelve megapixels, to outlines. */
 export function benchTrace(row: Row): void {

@@ -1,4 +1,4 @@
-import type { Picture } from '../raster/foreground.ts';
+import type { Picture } from '../../raster/foreground.ts';
 
 /** Red, green and blue, 0 … 255. */
 export type Rgb = [number, number, number];

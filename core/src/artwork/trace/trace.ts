@@ -1,0 +1,96 @@
+import { boxHeight, boxOfRings, boxWidth } from '../../plane/box.ts';
+import { ringArea } from '../../polygon/polygon.ts';
+import type { Picture } from '../../raster/foreground.ts';
+import type { Drawing, DrawingColour, DrawingResult } from '../drawing.ts';
+import { blurred } from './blur.ts';
+import { byColour } from './by-colour.ts';
+import { standsOut } from './ground.ts';
+import { clamp, lightnessOf, otsu } from './lightness.ts';
+import { colourWhere } from './mean-colour.ts';
+import type { TraceWish } from './options.ts';
+import { outlinesOf } from './outlines.ts';
+
+/** Most outlines of one trace: a photograph of leaves is no drawing. */
+const MOST_RINGS = 5000;
+
+/** A trace, with the threshold that was used. */
+interface Traced {
+  readonly result: DrawingResult;
+  readonly threshold: number;
+  /** How many colours the picture has, without the ground: what noise and blurred edges add to them is none. 0 by lightness. */
+  readonly colours: number;
+}
+
+/**
+ * Outlines of what is in a picture.
+ *
+ * @param picture its pixels; what is transparent counts as ground
+ * @param wish how
+ * @returns a drawing in the picture's own colours, mm, or why there is none
+ * @source threshold: N. Otsu, "A threshold selection method from gray-level histograms", 1979; outlines: marching squares
+ *   with linear interpolation on a field that is 0.5 at the edge, fitted with cubics
+ */
+export function tracePicture(picture: Picture, wish: TraceWish): Traced {
+  const { width, height } = picture;
+  const mmPerPx = wish.widthMm / width;
+  const lightness = wish.mode === 'dark' || wish.mode === 'light' ? lightnessOf(picture) : null;
+  const threshold = lightness ? (wish.threshold ?? otsu(lightness)) : 0;
+  const layers: { colour: string; field: Float32Array }[] = [];
+  if (lightness) {
+    const dark = wish.mode === 'dark';
+    // 0.5 at the threshold, so that half-covered pixels put the edge where it is.
+    const sign = dark ? -2 / 255 : 2 / 255;
+    const field = new Float32Array(lightness.length);
+    for (let i = 0; i < field.length; i++) field[i] = clamp(0.5 + sign * (lightness[i]! - threshold));
+    layers.push({ colour: colourWhere(picture, field), field });
+  } else if (wish.mode === 'ground') {
+    const field = standsOut(picture, wish.tolerance);
+    layers.push({ colour: colourWhere(picture, field), field });
+  } else layers.push(...byColour(picture, wish));
+  const found = wish.mode === 'colours' ? layers.length : 0;
+  const colours: DrawingColour[] = [];
+  let rings = 0;
+  for (const { colour, field } of layers) {
+    const even = blurred(field, width, height, wish.smooth);
+    const outlines = outlinesOf(even, width, height, wish.speckMm2 / mmPerPx ** 2);
+    rings += outlines.length;
+    if (rings > MOST_RINGS)
+      return {
+        threshold,
+        colours: found,
+        result: { ok: false, problem: { code: 'too-much', what: 'outlines', limit: MOST_RINGS } },
+      };
+    if (outlines.length === 0) continue;
+    const placed = outlines.map((ring) =>
+      ring.map((v, i) => (i % 2 ? (height / 2 - v) * mmPerPx : (v - width / 2) * mmPerPx)),
+    );
+    colours.push({ colour, rings: placed, areaMm2: placed.reduce((sum, ring) => sum + ringArea(ring), 0) });
+  }
+  if (colours.length === 0) return { threshold, colours: found, result: { ok: false, problem: { code: 'empty' } } };
+  colours.sort((a, b) => b.areaMm2 - a.areaMm2);
+  return {
+    threshold,
+    colours: found,
+    result: {
+      ok: true,
+      drawing: aboutItsFigure(colours),
+      asDrawn: null,
+    },
+  };
+}
+
+/** A drawing as large as its figure, about the middle of that: the paper round it is none of it. */
+function aboutItsFigure(colours: readonly DrawingColour[]): Drawing {
+  const box = boxOfRings(colours.flatMap(({ rings }) => rings));
+  const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  return {
+    widthMm: boxWidth(box),
+    heightMm: boxHeight(box),
+    colours: colours.map((one) => ({
+      ...one,
+      rings: one.rings.map((ring) => ring.map((value, i) => value - (i % 2 ? cy : cx))),
+    })),
+    leftOut: [],
+    unitSaid: true,
+  };
+}
