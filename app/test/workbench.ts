@@ -27,6 +27,9 @@ export interface Workbench {
   mount(part: Component, props?: Record<string, unknown>): VueWrapper;
 }
 
+/** Waits until something is so; on a slow machine that may take a while. */
+export const until = <T>(so: () => T): Promise<T> => vi.waitUntil(so, { timeout: 20_000 }) as Promise<T>;
+
 /** The bench that was opened before, if its stores may still be at work, and what is mounted on it. */
 let before: Workbench | null = null;
 const mounted: VueWrapper[] = [];
@@ -35,7 +38,7 @@ const mounted: VueWrapper[] = [];
 async function closeBefore(): Promise<void> {
   if (!before) return;
   for (const wrapper of mounted.splice(0)) wrapper.unmount();
-  await vi.waitUntil(() => !before!.picture.busy, { timeout: 30_000 });
+  await until(() => !before!.picture.busy);
 }
 
 /** Opens a project. */
@@ -59,7 +62,7 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
   const picture = usePicture();
   const settled = async (): Promise<void> => {
     await nextTick();
-    await vi.waitUntil(() => picture.picture !== null && !picture.busy, { timeout: 30_000 });
+    await until(() => picture.picture !== null && !picture.busy);
     await nextTick();
   };
   await settled();
@@ -86,7 +89,7 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
 export async function press(wrapper: VueWrapper, label: string | RegExp): Promise<void> {
   const find = (): DOMWrapper<HTMLButtonElement> | undefined =>
     wrapper.findAll('button').find((b) => (typeof label === 'string' ? b.text() === label : label.test(b.text())));
-  const button = find() ?? (await vi.waitUntil(find, { timeout: 5000 }).catch(() => null));
+  const button = find() ?? (await until(find).catch(() => null));
   if (!button) throw new Error(`No button “${String(label)}” among: ${wrapper.findAll('button').map((b) => b.text())}`);
   await button.trigger('click');
 }

@@ -1,6 +1,6 @@
 import { newText, type ArtworkItem, type Project } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press, type Workbench } from '../../test/workbench.ts';
+import { openWorkbench, press, until, type Workbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
 
 const kept = vi.hoisted(() => ({ files: [] as { name: string; content: unknown }[] }));
@@ -76,7 +76,7 @@ describe('Cut', () => {
     expect(slip.get('h2').text()).toBe('One load');
     expect(slip.text()).toMatch(/8 pieces, 3 films, [\d.]+ m of cutting/);
     await press(slip, 'Write cut files');
-    await vi.waitUntil(() => kept.files.length > 0);
+    await until(() => kept.files.length > 0);
     const [zip] = kept.files as [{ name: string; content: { name: string }[] }];
     expect(zip.name).toBe('stroke-seats-tumbler.zip');
     expect(zip.content.map((f) => f.name)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg', 'cut-1-ensign.svg']);

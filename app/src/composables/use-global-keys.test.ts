@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { defineComponent, ref, type Ref } from 'vue';
-import { openWorkbench, type Workbench } from '../../test/workbench.ts';
+import { openWorkbench, until, type Workbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
 
 vi.mock('../data/database.ts', () => ({
@@ -106,7 +106,7 @@ describe('keys', () => {
 
   it('go to the stops by number, and nowhere by other numbers', async () => {
     press('4');
-    await vi.waitUntil(() => bench.router.currentRoute.value.params['stop'] === 'proof');
+    await until(() => bench.router.currentRoute.value.params['stop'] === 'proof');
     press('9');
     press('0');
     await Promise.resolve();

@@ -10,7 +10,18 @@ import {
   PLAIN_SEAM,
   type Project,
 } from '@mivet/core';
-import { bowLid, canGlass, coxGoblet, crewMug, flask, frostedBottle, landingPot, laneBall, steelTumbler, turnBuoy } from './demo-shelf.ts';
+import {
+  bowLid,
+  canGlass,
+  coxGoblet,
+  crewMug,
+  flask,
+  frostedBottle,
+  landingPot,
+  laneBall,
+  steelTumbler,
+  turnBuoy,
+} from './demo-shelf.ts';
 
 /** What the paper fit check of a blank came to, mm: sizes by the readings, by the paper, and their 1 σ; tests work it out. */
 const sizes = (girthRim: number, girthBase: number, side: number): BandSizes => ({ girthRim, girthBase, side });

@@ -1,7 +1,7 @@
 import { newShelfBlank, type ShelfBlank } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
-import { openWorkbench, press, type Workbench } from '../../test/workbench.ts';
+import { openWorkbench, press, until, type Workbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
 import { demoShelf } from '../demo/demo-shelf.ts';
 
@@ -71,7 +71,7 @@ describe('Shelf', () => {
   it('writes a table, and everything as a backup of blanks', async () => {
     const view = mountShelf();
     await press(view, 'Save as a table');
-    await vi.waitUntil(() => kept.files.length === 1);
+    await until(() => kept.files.length === 1);
     await press(view, 'Save with everything');
     const [table, all] = kept.files as [{ name: string; content: string }, { name: string; content: string }];
     expect(table.name).toBe('mivet-shelf.csv');
@@ -106,7 +106,7 @@ describe('Shelf', () => {
     expect(dialog().textContent).toContain('A blank needs a name');
     await type('Name', 'Club mug');
     await keep();
-    await vi.waitUntil(() => kept.written.length > 0);
+    await until(() => kept.written.length > 0);
     expect(kept.written[0]).toMatchObject({
       shelf: [{ price: 6.5, blank: { id: 'demo-crew-mug', name: 'Club mug' } }],
     });

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press } from '../../../test/workbench.ts';
+import { openWorkbench, press, until } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 vi.mock('../../data/database.ts', () => ({
@@ -28,9 +28,9 @@ describe('a drawing that comes in', () => {
     const films = (): string[] => slip.findAll('select[id*="-f"]').map((s) => (s.element as HTMLSelectElement).value);
     expect(films().filter((f) => f === 'ensign')).toHaveLength(1);
     await press(slip, 'Nearest film');
-    await vi.waitUntil(() => films().every((f) => f === 'ensign'));
+    await until(() => films().every((f) => f === 'ensign'));
     await press(slip, 'A film each');
-    await vi.waitUntil(() => new Set(films()).size === 2);
+    await until(() => new Set(films()).size === 2);
   });
 
   it('asks once for a colour that comes on two levels, and lays both on its film in the order of the picture', async () => {

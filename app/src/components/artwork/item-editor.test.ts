@@ -1,7 +1,7 @@
 import type { ArtItem, Project, TextItem } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { plate } from '../../../../core/test/jobs.ts';
-import { openWorkbench, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 vi.mock('../../data/database.ts', () => ({
@@ -45,7 +45,7 @@ describe('sizes on the slip', () => {
     const { type, shown } = await opened(plate('sign', 100, 75));
     await type('Width', '60 mm');
     await type('Height', '40 mm');
-    await vi.waitUntil(() => only<ArtItem>().widthMm < 60);
+    await until(() => only<ArtItem>().widthMm < 60);
     await bench.settled();
     // 100 × 75 is 4 to 3: 40 high is 53.3 wide, whatever width came before.
     expect(only<ArtItem>().widthMm).toBeCloseTo((40 * 100) / 75, 2);
@@ -56,7 +56,7 @@ describe('sizes on the slip', () => {
     const words = tumbler.items.find((item): item is TextItem => item.type === 'text')!;
     const { type, shown } = await opened({ ...words, placement: { ...words.placement, turnDeg: 90 } });
     await type('Length', '80 mm');
-    await vi.waitUntil(() => only<TextItem>().size.by === 'width');
+    await until(() => only<TextItem>().size.by === 'width');
     await bench.settled();
     expect(shown('Length')).toBe('80.0 mm');
     const [top, foot] = bench.picture.good!.items[0]!.slants!;

@@ -1,6 +1,6 @@
 import type { Project } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 vi.mock('../../data/database.ts', () => ({
@@ -33,7 +33,7 @@ describe('the list of names', () => {
     const view = slip();
     await view.get('textarea').setValue('Ash, 3\nElm, left');
     await view.get('form').trigger('submit');
-    await vi.waitUntil(() => names().length === 10);
+    await until(() => names().length === 10);
     expect(bench.project.doc!.names!.rows.slice(-2)).toMatchObject([
       { name: 'Ash', count: 3, hand: null },
       { name: 'Elm', count: 1, hand: 'left' },
@@ -58,7 +58,7 @@ describe('the list of names', () => {
     const view = slip();
     await view.get('textarea').setValue(', 3\nAsh');
     await view.get('form').trigger('submit');
-    await vi.waitUntil(() => names().length === 9);
+    await until(() => names().length === 9);
     await bench.settled();
     expect(view.text()).toContain('Line 1: there is no name.');
   });
@@ -138,14 +138,14 @@ describe('single letters and parts', () => {
   it('are dropped by a press, and all come back', async () => {
     const bench = await openWorkbench(tumbler);
     const view = bench.mount(PartsPicker, { item: stroke });
-    await vi.waitUntil(() => view.findAll('path').length > 0);
+    await until(() => view.findAll('path').length > 0);
     expect(view.findAll('path')).toHaveLength(6);
     await view.findAll('path')[1]!.trigger('click');
     const [[dropped]] = view.emitted('change') as [[[number, number][]]];
     expect(dropped).toHaveLength(1);
     const item = { ...stroke, acts: { ...stroke.acts, dropped } };
     await view.setProps({ item } as never);
-    await vi.waitUntil(() => view.text().includes('1 dropped.'));
+    await until(() => view.text().includes('1 dropped.'));
     expect(view.findAll('path')[1]!.attributes('aria-pressed')).toBe('true');
     await press(view, 'Bring all back');
     expect(view.emitted('change')!.at(-1)).toEqual([[]]);

@@ -1,6 +1,6 @@
 import { FORMAT_VERSION, type OwnMotif, type Project } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
 
@@ -65,7 +65,7 @@ describe('the motifs on offer', () => {
     useLibrary().motifs = [motif('Otter', 'a friend')];
     const slip = bench.mount(ArtworkSlip);
     await press(slip, 'Otter');
-    await vi.waitUntil(() => bench.project.doc!.items.length === 1);
+    await until(() => bench.project.doc!.items.length === 1);
     expect(bench.project.doc!.items[0]).toMatchObject({ type: 'art', film: 'ensign', source: 'a friend', widthMm: 20 });
   });
 
@@ -77,7 +77,7 @@ describe('the motifs on offer', () => {
     await press(slip, 'Place it');
     await bench.settled();
     await press(slip, 'Keep it among my motifs');
-    await vi.waitUntil(() => written.length === 1);
+    await until(() => written.length === 1);
     expect(written[0]!.motifs).toMatchObject([{ name: 'kite', widthMm: 9, colours: { length: 1 } }]);
     await bench.settled();
     expect(slip.text()).not.toContain('Keep it among my motifs');

@@ -1,6 +1,6 @@
 import type { Project } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 const kept = vi.hoisted(() => ({ files: [] as { name: string; content: unknown }[] }));
@@ -40,7 +40,7 @@ describe('how cut files are written', () => {
     const slip = bench.mount(CutSlip);
     await press(slip, 'HPGL');
     await press(slip, 'Write cut files');
-    await vi.waitUntil(() => kept.files.length > 0);
+    await until(() => kept.files.length > 0);
     expect(written()).toEqual(['cut-1-deep-water.hpgl', 'cut-1-ensign.hpgl', 'cut-1-shallows.hpgl']);
     expect(useSettings().cutting.format).toBe('hpgl');
     expect(String(kept.files[0]!.content)).toMatch(/^IN;/);
@@ -55,7 +55,7 @@ describe('how cut files are written', () => {
     // The letters fill their strip; beside the waves there is room.
     expect(slip.text()).toContain('No room for it on Ensign');
     await press(slip, 'Write cut files');
-    await vi.waitUntil(() => kept.files.length > 0);
+    await until(() => kept.files.length > 0);
     const marked = kept.files.filter((f) => String(f.content).includes('piece-test-mark')).map((f) => f.name);
     expect(marked.sort()).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg']);
   });
@@ -66,7 +66,7 @@ describe('how cut files are written', () => {
     const write = async (slip: typeof first): Promise<string> => {
       kept.files = [];
       await press(slip, 'Write cut files');
-      await vi.waitUntil(() => kept.files.length > 0);
+      await until(() => kept.files.length > 0);
       return String(kept.files.find((f) => f.name === 'cut-1-ensign.svg')!.content);
     };
     const plain = await write(first);
@@ -82,7 +82,7 @@ describe('how cut files are written', () => {
     expect(slip.get('h2').text()).toBe('One load');
     expect(slip.text()).toContain('Deep water, 8 parts');
     await press(slip, /^Ensign, 8 parts, load 1$/);
-    await vi.waitUntil(() => kept.files.length > 0);
+    await until(() => kept.files.length > 0);
     expect(kept.files).toHaveLength(1);
     // One file for the film: every one of the eight leads back to its own template.
     expect(String(kept.files[0]!.content).match(/data-to-template/g)).toHaveLength(8);

@@ -1,6 +1,6 @@
 import type { StockThing } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press } from '../../../test/workbench.ts';
+import { openWorkbench, press, until } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
 import { demoStock } from '../../demo/demo-stock.ts';
@@ -39,22 +39,22 @@ describe('film from the shelf', () => {
     await useStock().load();
     await bench.settled();
     const slip = bench.mount(CutSlip);
-    await vi.waitUntil(() => slip.text().includes('cut 53 mm off the roll'));
+    await until(() => slip.text().includes('cut 53 mm off the roll'));
     expect(slip.text()).toContain('from an offcut');
     // 53 × 232 and 47 × 239 mm less 3 on every side, and a word of 17 × 66: with 10 to hold them by 67 × 246, 61 × 253 and
     // 37 × 86 mm, three times used off a roll of 300.
     expect(slip.text()).toContain('39 mm of 6.20 m');
     const before = [...kept.things].sort((a, b) => a.id.localeCompare(b.id));
     await press(slip, 'Book it');
-    await vi.waitUntil(() => slip.text().includes('film and tape are off the shelf'));
+    await until(() => slip.text().includes('film and tape are off the shelf'));
     expect(kept.things.find((t) => t.id === 'demo-deep-water')).toMatchObject({ lengthMm: 3420 - 53 });
     expect(kept.things.some((t) => t.id === 'demo-offcut-ensign')).toBe(false);
     expect(kept.things.find((t) => t.id === 'demo-tape-clear')).toMatchObject({
       lengthMm: 6200 - Math.round(bench.picture.good!.tapeMm2 / (3 * 300)),
     });
-    await vi.waitUntil(() => slip.findAll('button').some((b) => b.text() === 'Take it back' && !b.element.disabled));
+    await until(() => slip.findAll('button').some((b) => b.text() === 'Take it back' && !b.element.disabled));
     await press(slip, 'Take it back');
-    await vi.waitUntil(() => !slip.text().includes('film and tape are off the shelf'));
+    await until(() => !slip.text().includes('film and tape are off the shelf'));
     expect([...kept.things].sort((a, b) => a.id.localeCompare(b.id))).toEqual(before);
   });
 
@@ -63,7 +63,7 @@ describe('film from the shelf', () => {
     await useStock().load();
     await bench.settled();
     const slip = bench.mount(CutSlip);
-    await vi.waitUntil(() => slip.text().includes('Takes the film and the tape'));
+    await until(() => slip.text().includes('Takes the film and the tape'));
     const roll = [...slip.findAll('select')].find((s) => s.text().includes('Paper roll'))!;
     // Used once, and half as wide: six times as much of it goes.
     await roll.setValue('demo-tape-paper');
@@ -71,7 +71,7 @@ describe('film from the shelf', () => {
     await roll.setValue('none');
     expect(slip.text()).toContain('Takes the film off your shelf');
     await press(slip, 'Book it');
-    await vi.waitUntil(() => slip.text().includes('the film is off the shelf'));
+    await until(() => slip.text().includes('the film is off the shelf'));
     expect(kept.things.filter((t) => t.kind === 'tape').map((t) => t.lengthMm)).toEqual([6200, 700]);
     useSettings().tapeId = '';
   });
@@ -92,7 +92,7 @@ describe('film from the shelf', () => {
     const fields = bench.mount(CostFields);
     fields.get('details').element.open = true;
     await fields.get('details').trigger('toggle');
-    await vi.waitUntil(() => fields.text().includes('It costs'), { timeout: 20_000 });
+    await until(() => fields.text().includes('It costs'), { timeout: 20_000 });
     // Eight mugs at 4.50; 8 × 0.30; 20 minutes once and 8 × 12 at 15 an hour.
     expect(fields.text()).toMatch(/8 blanks\s*36\.00/);
     expect(fields.text()).toMatch(/such\s*2\.40/);
@@ -117,7 +117,7 @@ describe('the film stack on its slip', () => {
     await bench.settled();
     // What marks would cost on a layer of one thing is planned when one looks.
     expect(bench.picture.good!.stack.layers.map((l) => l.marksMm2)).toContain(null);
-    await vi.waitUntil(() => /marks would cost (\d+ cm² of film|no film)/.test(slip.text()));
+    await until(() => /marks would cost (\d+ cm² of film|no film)/.test(slip.text()));
     const groups = slip.findAll('[role=group]').filter((g) => g.attributes('aria-label')?.includes('lined up'));
     expect(groups.map((g) => g.attributes('aria-label'))).toEqual([
       'How Ensign is lined up',

@@ -1,6 +1,6 @@
 import { newText, type Project } from '@mivet/core';
 import { describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press } from '../../../test/workbench.ts';
+import { openWorkbench, press, until } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 vi.mock('../../data/database.ts', () => ({
@@ -21,30 +21,30 @@ describe('In one glance', () => {
   it('shows what is on the side that is looked at', async () => {
     const bench = await openWorkbench(mug);
     const view = bench.mount(GlanceView, { project: mug, picture: bench.picture.good });
-    await vi.waitUntil(() => view.find('svg').exists());
+    await until(() => view.find('svg').exists());
     const films = (): string[] => view.findAll('path[fill-rule=evenodd]').map((p) => p.attributes('fill')!);
     const [deepWater, ensign] = ['#0F4C5C', '#E0623A'];
     expect(films()).toContain(deepWater);
     await press(view, 'Back');
-    await vi.waitUntil(() => !films().includes(deepWater!));
+    await until(() => !films().includes(deepWater!));
     // The oar faces the drinker, on a right-handed mug to the right of the front.
     await press(view, 'Drinker');
-    await vi.waitUntil(() => films().includes(ensign!));
+    await until(() => films().includes(ensign!));
   });
 
   it('tells from where it is seen, and how wide words may be, by the limits', async () => {
     const bench = await openWorkbench(tumbler);
     const view = bench.mount(GlanceView, { project: tumbler, picture: bench.picture.good });
-    await vi.waitUntil(() => /Words up to 65\.\d mm/.test(view.text()));
+    await until(() => /Words up to 65\.\d mm/.test(view.text()));
     expect(view.text()).toContain('Seen from 500 mm');
     useSettings().limits = { glanceDistance: 250 };
-    await vi.waitUntil(() => /Seen from 250 mm/.test(view.text()) && /Words up to [45]\d\.\d mm/.test(view.text()));
+    await until(() => /Seen from 250 mm/.test(view.text()) && /Words up to [45]\d\.\d mm/.test(view.text()));
   });
 
   it('looks at a face straight on, with no sides to choose', async () => {
     const bench = await openWorkbench(lane);
     const view = bench.mount(GlanceView, { project: lane, picture: bench.picture.good });
-    await vi.waitUntil(() => view.find('svg').exists());
+    await until(() => view.find('svg').exists());
     expect(view.findAll('button')).toHaveLength(0);
     expect(view.text()).not.toContain('Words up to');
   });
@@ -57,7 +57,7 @@ describe('what a finding asks for', () => {
     const slip = bench.mount(ProofSlip);
     expect(slip.text()).toContain('Its fit was not tried on paper');
     await press(slip, 'Check it on paper');
-    await vi.waitUntil(() => bench.router.currentRoute.value.params['stop'] === 'flat');
+    await until(() => bench.router.currentRoute.value.params['stop'] === 'flat');
     bench.project.edit('Tried', (p) => ({ ...p, blank: tumbler.blank }));
     await bench.settled();
     expect(slip.text()).not.toContain('not tried on paper');

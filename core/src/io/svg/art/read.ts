@@ -1,27 +1,32 @@
+import { cut, filled, frameRing } from './areas.ts';
+import { clipped } from './clips.ts';
+import { transformOf } from './transforms.ts';
+import type { Place, Walk } from './walk.ts';
+import { SILENT } from './walk.ts';
+
 import { withoutHairlines } from '../../../artwork/cut-lines.ts';
 import type { DrawingResult, DrawnLine } from '../../../artwork/drawing.ts';
 import { Layers } from '../../../artwork/layers.ts';
-import type { Box } from '../../../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX, isEmptyBox, joinBoxes } from '../../../plane/box.ts';
+import { boxOfCoordinates } from '../../../plane/box.ts';
 import { flattenPath } from '../../../plane/flatten.ts';
 import type { Path } from '../../../plane/path.ts';
-import { intersectRings, unionRings } from '../../../polygon/boolean.ts';
+import { unionRings } from '../../../polygon/boolean.ts';
 import type { Polygon, Ring } from '../../../polygon/polygon.ts';
 import { ringsOf } from '../../../polygon/polygon.ts';
 import { strokeArea } from '../../../polygon/stroke.ts';
 import { readColour } from './colour.ts';
-import { MM_PER_PX, readLength, type Measure } from './length.ts';
-import { combine, IDENTITY, readTransforms, scaleOf, shift, type Matrix } from './matrix.ts';
-import { hasUnreadSize, shapeData, shapePaths, SHAPES, sizeOf, throughMatrix } from './shapes.ts';
-import { readRules, styleOf, type Rule, type Style } from './style.ts';
+import { type Measure, MM_PER_PX, readLength } from './length.ts';
+import { combine, IDENTITY, type Matrix, scaleOf, shift } from './matrix.ts';
 import { colourOfPaint, type PaintBook } from './paint.ts';
+import { hasUnreadSize, shapeData, shapePaths, SHAPES, sizeOf } from './shapes.ts';
 import { dashedLines, strokeShapeOf } from './strokes.ts';
-import { readTree, type Element } from './tree.ts';
-import { idOf, isSet, readShare } from './value.ts';
+import { readRules, type Rule, type Style, styleOf } from './style.ts';
+import { type Element, readTree } from './tree.ts';
+import { isSet, readShare } from './value.ts';
 import { innerViewport, pageOf, type Viewport } from './viewport.ts';
 
 /** Points that a drawing may have in all, and uses within uses. */
-const MOST = { points: 900_000, uses: 4000, useDepth: 12, clipDepth: 6 } as const;
+const MOST = { points: 900_000, uses: 4000, useDepth: 12 } as const;
 /** Chord error of curves, as a share of the drawing's larger side: at 200 mm it is 0.004 mm. */
 const CURVE_SHARE = 2e-5;
 
@@ -40,12 +45,6 @@ const PASSED_OVER = new Map([
   ['video', 'films and sounds'],
   ['audio', 'films and sounds'],
 ]);
-/** What is drawn only where something else refers to it, or never. */
-const SILENT = new Set(
-  'defs symbol clipPath linearGradient radialGradient pattern marker mask filter style title desc metadata view cursor stop mpath'.split(
-    ' ',
-  ),
-);
 /** Styles that change what is seen and are not followed, as the person would call them. */
 const NOT_FOLLOWED = [
   ['mask', 'masks (what they hide is taken)'],
@@ -87,17 +86,6 @@ class TooMuch extends Error {
   }
 }
 
-/** What an element is drawn with. */
-interface Place {
-  /** From its units to millimetres, y down. */
-  readonly matrix: Matrix;
-  readonly style: Style;
-  /** What is seen of it, mm, y up; null for all. */
-  readonly clip: readonly Ring[] | null;
-  readonly measure: Measure;
-  readonly depth: number;
-}
-
 /** An area that was drawn. */
 interface Painted {
   readonly colour: string;
@@ -105,13 +93,13 @@ interface Painted {
 }
 
 /** One walk over a drawing. */
-class Reader {
-  private readonly ids = new Map<string, Element>();
-  private readonly rules: readonly Rule[];
+class Reader implements Walk {
+  readonly ids = new Map<string, Element>();
+  readonly rules: readonly Rule[];
   private readonly leftOut = new Map<string, number>();
   private readonly page: Viewport;
   /** mm. The drawing's larger side. */
-  private readonly span: number;
+  readonly span: number;
   private readonly painted: Painted[] = [];
   private readonly lines: DrawnLine[] = [];
   private fills = 0;
@@ -181,10 +169,10 @@ class Reader {
     const style = styleOf(element, outer.style, this.rules);
     if (style['display'] === 'none' || readShare(style['opacity'], 1) <= 0) return;
     const measure = this.measured(style, outer);
-    const matrix = combine(outer.matrix, this.transformOf(element, style, measure, outer));
+    const matrix = combine(outer.matrix, transformOf(this, element, style, measure, outer));
     const depth = outer.depth + 1;
     const own = { matrix, style, clip: outer.clip, measure, depth };
-    const place = { ...own, clip: this.clipped(element, own) };
+    const place = { ...own, clip: clipped(this, element, own) };
     for (const [property, what] of NOT_FOLLOWED)
       if (/url\(/.test(style[property] ?? '') || (property === 'filter' && isSet(style[property]))) this.note(what);
     if (name === 'g' || name === 'a') return this.inside(element, place);
@@ -212,41 +200,6 @@ class Reader {
     return size === undefined ? outer.measure : { ...outer.measure, fontSize: size };
   }
 
-  private transformOf(element: Element, style: Style, measure: Measure, outer: Place): Matrix {
-    const list = [element.attributes['transform'], style['transform']];
-    const written = style['transform'] === undefined ? list[0] : list[1];
-    const alone = ['translate', 'rotate', 'scale'].filter((name) => isSet(style[name]));
-    if (written === undefined && alone.length === 0) return IDENTITY;
-    const read = (text: string): Matrix => {
-      const matrix = readTransforms(text, measure);
-      if (!matrix) this.note('turns and shifts that cannot be read');
-      return matrix ?? IDENTITY;
-    };
-    let steps = IDENTITY;
-    for (const name of alone) steps = combine(steps, read(`${name}(${style[name]!.trim().split(/\s+/).join(',')})`));
-    if (written !== undefined) steps = combine(steps, read(written));
-    const [x, y] = this.originOf(element, style, measure, outer);
-    return x === 0 && y === 0 ? steps : combine(combine(shift(x, y), steps), shift(-x, -y));
-  }
-
-  /** What a transform turns about, in the units of what the element stands in. */
-  private originOf(element: Element, style: Style, measure: Measure, outer: Place): readonly [number, number] {
-    const ofBox = /^(fill|stroke|content|border)-box$/.test(style['transform-box'] ?? '');
-    const words = style['transform-origin']?.trim().split(/[\s,]+/) ?? (ofBox ? ['50%', '50%'] : []);
-    if (words.length === 0) return [0, 0];
-    const box = ofBox ? this.boxOf(element, { ...outer, style, measure, matrix: IDENTITY }) : null;
-    const [left, top, width, height] = box ?? [0, 0, measure.width, measure.height];
-    const upright = new Set(['top', 'bottom']);
-    if (upright.has(words[0]!) || words[1] === 'left' || words[1] === 'right') words.reverse();
-    const at = (word: string | undefined, whole: number, along: 'x' | 'y'): number => {
-      if (word === undefined || word === 'center') return whole / 2;
-      if (word === 'left' || word === 'top') return 0;
-      if (word === 'right' || word === 'bottom') return whole;
-      return readLength(word, { width: whole, height: whole, fontSize: measure.fontSize }, along) ?? 0;
-    };
-    return [left + at(words[0], width, 'x'), top + at(words[1], height, 'y')];
-  }
-
   private viewport(element: Element, place: Place, by: { element: Element; style: Style } | null): void {
     const opened = innerViewport(element, place.style, place.measure, by);
     if (!opened) return;
@@ -271,103 +224,8 @@ class Reader {
     if (target.name !== 'symbol' && target.name !== 'svg') return this.walk(target, at);
     const own = styleOf(target, style, this.rules);
     if (own['display'] === 'none' || readShare(own['opacity'], 1) <= 0) return;
-    const matrix = combine(at.matrix, this.transformOf(target, own, measure, at));
+    const matrix = combine(at.matrix, transformOf(this, target, own, measure, at));
     this.viewport(target, { ...at, matrix, style: own }, { element, style });
-  }
-
-  /** What is seen of an element: what is seen of its group, cut to its own clip path. */
-  private clipped(element: Element, place: Place): readonly Ring[] | null {
-    const said = place.style['clip-path'];
-    if (!isSet(said)) return place.clip;
-    const id = idOf(said);
-    const target = id === null ? undefined : this.ids.get(id);
-    if (target?.name !== 'clipPath') {
-      if (id === null) this.note('clip shapes of a style');
-      return place.clip;
-    }
-    const area = this.clipArea(target, element, place, 0);
-    if (area === null) return place.clip;
-    return place.clip ? cut(area, place.clip) : area;
-  }
-
-  private clipArea(target: Element, element: Element, place: Place, depth: number): readonly Ring[] | null {
-    if (depth > MOST.clipDepth) return null;
-    const style = styleOf(target, {}, this.rules);
-    let { matrix } = place;
-    if (target.attributes['clipPathUnits'] === 'objectBoundingBox') {
-      const box = this.boxOf(element, { ...place, matrix: IDENTITY });
-      if (!box) return [];
-      matrix = combine(matrix, [box[2], 0, 0, box[3], box[0], box[1]]);
-    }
-    matrix = combine(matrix, this.transformOf(target, style, place.measure, { ...place, style }));
-    const rings = target.children.flatMap((child) => this.clipShape(child, { ...place, matrix, style }, depth));
-    const area = unionRings(rings).flatMap(ringsOf);
-    const more = idOf(style['clip-path']);
-    const further = more === null ? undefined : this.ids.get(more);
-    const also = further && this.clipArea(further, element, place, depth + 1);
-    return also ? cut(area, also) : area;
-  }
-
-  private clipShape(child: Element, outer: Place, depth: number): readonly Ring[] {
-    const style = styleOf(child, outer.style, this.rules);
-    if (style['display'] === 'none' || style['visibility'] === 'hidden') return [];
-    let matrix = combine(outer.matrix, this.transformOf(child, style, outer.measure, outer));
-    let shape = child;
-    if (child.name === 'use') {
-      const target = this.ids.get((child.attributes['href'] ?? '').slice(1));
-      if (!target || !SHAPES.has(target.name)) {
-        if (target) this.note('clip paths of more than shapes');
-        return [];
-      }
-      const x = sizeOf(child, style, 'x', outer.measure, 'x') ?? 0;
-      const y = sizeOf(child, style, 'y', outer.measure, 'y') ?? 0;
-      const place = { ...outer, style, matrix: combine(matrix, shift(x, y)) };
-      const own = styleOf(target, style, this.rules);
-      matrix = combine(place.matrix, this.transformOf(target, own, outer.measure, place));
-      shape = target;
-    } else if (!SHAPES.has(child.name)) {
-      if (child.name === 'text') this.note('clip paths of words');
-      return [];
-    }
-    const own = shape === child ? style : styleOf(shape, style, this.rules);
-    const data = shapeData(shape, own, outer.measure);
-    if (!data) return [];
-    const rings = this.flat(shapePaths(data, matrix).paths).map(({ ring }) => ring);
-    const area = filled(rings, own['clip-rule']);
-    const id = idOf(own['clip-path']);
-    const target = id === null ? undefined : this.ids.get(id);
-    const also = target && this.clipArea(target, shape, { ...outer, matrix, style: own }, depth + 1);
-    return also ? cut(area, also) : area;
-  }
-
-  /** Box of an element's own outlines, [x, y, width, height] in its units as `place` has them; null for none. */
-  private boxOf(element: Element, place: Place): readonly [number, number, number, number] | null {
-    let seen = 0;
-    const of = (one: Element, at: Place, depth: number): Box => {
-      if (depth > 30 || (seen += 1) > 5000) return EMPTY_BOX;
-      const data = SHAPES.has(one.name) ? shapeData(one, at.style, at.measure) : null;
-      if (data)
-        return shapePaths(data, at.matrix).paths.reduce(
-          (box, path) => boxOfCoordinates(flattenPath(path, 1e-4 * this.span), box),
-          EMPTY_BOX,
-        );
-      const within = (child: Element, moved: Matrix): Box => {
-        const style = styleOf(child, at.style, this.rules);
-        if (style['display'] === 'none' || SILENT.has(child.name)) return EMPTY_BOX;
-        const matrix = combine(moved, this.transformOf(child, style, at.measure, at));
-        return of(child, { ...at, style, matrix }, depth + 1);
-      };
-      if (one.name === 'use') {
-        const target = this.ids.get((one.attributes['href'] ?? '').slice(1));
-        const x = sizeOf(one, at.style, 'x', at.measure, 'x') ?? 0;
-        const y = sizeOf(one, at.style, 'y', at.measure, 'y') ?? 0;
-        return target ? within(target, combine(at.matrix, shift(x, y))) : EMPTY_BOX;
-      }
-      return one.children.map((child) => within(child, at.matrix)).reduce(joinBoxes, EMPTY_BOX);
-    };
-    const box = of(element, place, 0);
-    // Outlines count y upwards.
-    return isEmptyBox(box) ? null : [box.minX, -box.maxY, box.maxX - box.minX, box.maxY - box.minY];
   }
 
   private shape(element: Element, place: Place): void {
@@ -448,7 +306,7 @@ class Reader {
     return out;
   }
 
-  private flat(paths: readonly Path[]): { ring: Ring; closed: boolean }[] {
+  flat(paths: readonly Path[]): { ring: Ring; closed: boolean }[] {
     const limit = 50 * this.span + 1e4;
     return paths.flatMap((path) => {
       const ring = flattenPath(path, Math.max(1e-5, this.span * CURVE_SHARE));
@@ -469,7 +327,7 @@ class Reader {
     return { ids: this.ids, rules: this.rules, note: this.say };
   }
 
-  private note(what: string, count = 1): void {
+  note(what: string, count = 1): void {
     this.leftOut.set(what, (this.leftOut.get(what) ?? 0) + count);
   }
 }
@@ -479,22 +337,4 @@ function isWanted({ attributes }: Element): boolean {
   const languages = attributes['systemLanguage'];
   if (attributes['requiredExtensions'] !== undefined) return false;
   return languages === undefined || languages.split(',').some((one) => /^en\b/i.test(one.trim()));
-}
-
-const cut = (rings: readonly Ring[], to: readonly Ring[]): Ring[] => intersectRings(rings, to).flatMap(ringsOf);
-
-const filled = (rings: readonly Ring[], rule: string | undefined): Ring[] =>
-  unionRings(
-    rings.filter((ring) => ring.length >= 6),
-    rule === 'evenodd' ? 'evenodd' : 'nonzero',
-  ).flatMap(ringsOf);
-
-/** A frame through a matrix, as a ring that counts y upwards. */
-function frameRing([x, y, w, h]: readonly [number, number, number, number], matrix: Matrix): Ring {
-  const to = (px: number, py: number): { kind: 'line'; to: { x: number; y: number } } => ({
-    kind: 'line',
-    to: { x: px, y: -py },
-  });
-  const path: Path = { start: { x, y: -y }, closed: true, segments: [to(x + w, y), to(x + w, y + h), to(x, y + h)] };
-  return flattenPath(throughMatrix([path], matrix)[0]!, 1);
 }

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { ArtItem } from '@mivet/core';
+import { drawingOfItems, FORMAT_VERSION, matesOf } from '@mivet/core';
+import { computed } from 'vue';
+import { useLibrary } from '../../stores/library.ts';
+import { useProject } from '../../stores/project.ts';
+import { useView } from '../../stores/view.ts';
+
+const props = defineProps<{ item: ArtItem }>();
+const project = useProject();
+const library = useLibrary();
+const view = useView();
+
+const mates = computed(() => matesOf(project.doc!.items, props.item));
+function leaveOff(): void {
+  const { id: gone } = props.item;
+  const next = mates.value[0]!.id;
+  project.edit('Leave a colour off', (p) => ({ ...p, items: p.items.filter((i) => i.id !== gone) }));
+  view.selectedId = next;
+}
+/** The drawing that the item is a colour of, kept as it was drawn. */
+async function keepAsMotif(): Promise<void> {
+  const { item } = props;
+  await library.keepMotif({
+    format: 'mivet-motif',
+    version: FORMAT_VERSION,
+    id: crypto.randomUUID(),
+    name: item.name,
+    source: item.source,
+    rights: item.rights,
+    ...drawingOfItems([item, ...mates.value]),
+    keptAt: new Date().toISOString(),
+  });
+}
+const isKept = computed(() => library.motifs.some((m) => m.colours.some((c) => c.pathData === props.item.pathData)));
+</script>
+
+<template>
+  <div>
+    <p class="quiet small mb-1">
+      <span class="chip" :style="{ background: item.colour }" /> One of
+      {{ mates.length + 1 === 1 ? 'one colour' : `${mates.length + 1} colours` }}; they move and grow together.
+      <template v-if="item.source">From: {{ item.source }}.</template>
+      <template v-if="item.rights === 'unsure'"> Ask whether you may use it.</template>
+    </p>
+    <button v-if="!isKept" type="button" class="btn btn-sm btn-link p-0 mb-2" @click="keepAsMotif">
+      Keep it among my motifs
+    </button>
+    <button v-if="mates.length > 0" type="button" class="btn btn-sm btn-outline-primary mb-2" @click="leaveOff">
+      Leave this colour off
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.chip {
+  display: inline-block;
+  width: 0.8rem;
+  height: 0.8rem;
+  border: 1px solid var(--hairline);
+  vertical-align: -1px;
+}
+</style>
