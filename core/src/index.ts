@@ -262,3 +262,4 @@ export type {
   StripPart,
   StripPicture,
 } from './present/views.ts';
+export { placeData, zonePaths } from './present/flat-regions.ts';

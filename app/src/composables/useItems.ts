@@ -98,7 +98,7 @@ export function useItems(): {
   function makeMask(opens: MaskOpens): Promise<void> {
     return picture.whenShown((shape) => {
       const id = crypto.randomUUID();
-      const side = { length: shape.size.side, girth: 2 * Math.PI * shape.meanRadius };
+      const side = { length: shape.size.side, radiusAt: (slant: number) => radiusOnSide(shape, slant) };
       project.edit('Make a mask of it', (p) => ({
         ...p,
         process: p.process === 'decal' ? USUAL_PROCESS[p.blank.surface] : p.process,

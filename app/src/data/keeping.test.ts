@@ -91,7 +91,17 @@ describe('what is changed', () => {
       (p) => {
         const words = many(60, (i) => newText(`t${i}`, 'Cox', 'reed'));
         const placed = words.map(({ id }) => ({ itemId: id, azimuth: 0, slant: 40, widthMm: 20, heightMm: 10, slants: [35, 45] as const, copies: [0] })); // prettier-ignore
-        return { ...p, items: maskRound(words, placed as never, { length: 90, girth: 250 }, 'reed', 'mask', 'figure') };
+        return {
+          ...p,
+          items: maskRound(
+            words,
+            placed as never,
+            { length: 90, radiusAt: () => 250 / (2 * Math.PI) },
+            'reed',
+            'mask',
+            'figure',
+          ),
+        };
       },
     ],
     ['a mask round a girth of 2 m', put(art('m', { widthMm: 2026, heightMm: 120 }))],

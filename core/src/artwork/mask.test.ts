@@ -18,7 +18,7 @@ const mask = (items: Parameters<typeof makeJob>[1], opens: MaskOpens = 'figure')
     widthMm: p.box.maxX - p.box.minX,
     slants: p.slants,
   }));
-  return maskRound(items, placed, { length: 150, girth: 228 }, 'reed', 'mask', opens);
+  return maskRound(items, placed, { length: 150, radiusAt: () => 228 / (2 * Math.PI) }, 'reed', 'mask', opens);
 };
 
 describe('maskRound', () => {
@@ -45,6 +45,15 @@ describe('maskRound', () => {
     const plate = pieces.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
     expect(plate.flatBox.maxX - plate.flatBox.minX).toBeCloseTo(228, 1);
     expect(plate.cutAt).toBe('both');
+  });
+
+  it('counts the way round where its own middle lies, on a side that bulges', () => {
+    const placed = [{ itemId: words.id, copies: [-1, 1], widthMm: 20, slants: [60, 70] as const }];
+    const side = { length: 100, radiusAt: (slant: number) => 40 + 20 * Math.sin((Math.PI * slant) / 100) };
+    const plate = maskRound([words], placed, side, 'reed', 'mask', 'figure').at(-1)!;
+    // From the rim edge to 82 mm: its middle lies at 41 mm, where the radius is 40 + 20 · sin 73.8° = 59.21 mm. Twice that to
+    // the middles of the copies, and half of one and the margin on either side: 2 · (59.21 + 10 + 12).
+    expect(plate).toMatchObject({ widthMm: expect.closeTo(162.41, 1), heightMm: 82 });
   });
 
   it('changes nothing where nothing is placed', () => {

@@ -22,10 +22,10 @@ export type MaskOpens = 'figure' | 'ground';
 /** mm of open ground round a design whose figure is kept. */
 const GROUND_MM = 6;
 
-/** The side of a blank as a mask needs it: length and the girth half-way down, mm. */
+/** The side of a blank as a mask needs it: its length, and its radius by slant, mm. */
 export interface MaskedSide {
   readonly length: number;
-  readonly girth: number;
+  readonly radiusAt: (slant: number) => number;
 }
 
 /** A rectangle on the side. */
@@ -38,30 +38,29 @@ interface Field {
   readonly round: boolean;
 }
 
-/** The rectangle round what is placed, `margin` past it on every side; null when nothing is. */
-function fieldRound(placed: readonly MaskedItem[], side: MaskedSide, margin: number): Field | null {
-  const perRad = side.girth / (2 * Math.PI);
+/** The rectangle round what is placed, `margin` past it on every side, or up to the rim edge; null when nothing is. */
+function fieldRound(placed: readonly MaskedItem[], side: MaskedSide, margin: number, upToRim: boolean): Field | null {
   const seen = placed.flatMap(({ slants, copies, widthMm }) => (slants ? [{ slants, copies, widthMm }] : []));
   if (seen.length === 0) return null;
+  const topMm = upToRim ? 0 : Math.max(0, Math.min(...seen.map((p) => p.slants[0])) - margin);
+  const bottom = Math.min(side.length, Math.max(...seen.map((p) => p.slants[1])) + margin);
+  // Counted round where the mask's own middle lies: there it is laid out from.
+  const perRad = side.radiusAt((topMm + bottom) / 2);
   const spans = seen.flatMap((p) =>
     p.copies.map((azimuth) => [azimuth * perRad - p.widthMm / 2, azimuth * perRad + p.widthMm / 2] as const),
   );
   const [low, high] = [Math.min(...spans.map(([a]) => a)), Math.max(...spans.map(([, b]) => b))];
-  const topMm = Math.max(0, Math.min(...seen.map((p) => p.slants[0])) - margin);
-  const bottom = Math.min(side.length, Math.max(...seen.map((p) => p.slants[1])) + margin);
   const width = high - low + 2 * margin;
-  const round = width > ALL_ROUND * side.girth;
+  const girth = 2 * Math.PI * perRad;
+  const round = width > ALL_ROUND * girth;
   return {
-    widthMm: round ? side.girth : width,
+    widthMm: round ? girth : width,
     topMm,
     heightMm: bottom - topMm,
     angleDeg: round ? 0 : (((low + high) / 2 / perRad) * 180) / Math.PI,
     round,
   };
 }
-
-/** A field up to the rim edge, where a mask is aligned. */
-const upToRim = (field: Field): Field => ({ ...field, topMm: 0, heightMm: field.topMm + field.heightMm });
 
 /** A plate that covers a field. */
 function plateOver(field: Field, id: string, film: string, cutAway: readonly string[]): MotifItem {
@@ -98,11 +97,12 @@ export function maskRound(
   opens: MaskOpens = 'figure',
 ): readonly ArtworkItem[] {
   const seen = placed.filter((p) => p.slants !== null && items.some((item) => item.id === p.itemId));
-  const design = fieldRound(seen, side, opens === 'figure' ? MASK_MARGIN_MM : GROUND_MM);
+  // A mask goes up to the rim edge, where it is aligned.
+  const design = fieldRound(seen, side, opens === 'figure' ? MASK_MARGIN_MM : GROUND_MM, opens === 'figure');
   if (!design) return items;
   if (opens === 'figure') {
     const plate = plateOver(
-      upToRim(design),
+      design,
       id,
       film,
       seen.map((p) => p.itemId),
@@ -111,8 +111,8 @@ export function maskRound(
   }
   // What is open, as a plate that is not cut itself; the mask is round it, and the design is film in it.
   const field = plateOver(design, `${id}-field`, film, []);
-  const frame = fieldRound(seen, side, GROUND_MM + MASK_MARGIN_MM)!;
-  const plate = { ...plateOver(upToRim(frame), id, film, [field.id]), keepTogether: id };
+  const frame = fieldRound(seen, side, GROUND_MM + MASK_MARGIN_MM, true)!;
+  const plate = { ...plateOver(frame, id, film, [field.id]), keepTogether: id };
   return [
     ...items.map((item) => ({ ...item, film, keepTogether: id })),
     { ...field, acts: { ...field.acts, shapesOnly: true } },
@@ -134,8 +134,8 @@ export function refitMask(
   side: MaskedSide,
   margin = MASK_MARGIN_MM,
 ): MotifItem {
-  const field = fieldRound(placed, side, margin);
+  const field = fieldRound(placed, side, margin, true);
   if (!field) return plate;
-  const { widthMm, heightMm, placement, repeat } = plateOver(upToRim(field), plate.id, plate.film, []);
+  const { widthMm, heightMm, placement, repeat } = plateOver(field, plate.id, plate.film, []);
   return { ...plate, widthMm, heightMm, placement, repeat };
 }

@@ -92,7 +92,7 @@ describe('film from the shelf', () => {
     const fields = bench.mount(CostFields);
     fields.get('details').element.open = true;
     await fields.get('details').trigger('toggle');
-    await until(() => fields.text().includes('It costs'), { timeout: 20_000 });
+    await until(() => fields.text().includes('It costs'));
     // Eight mugs at 4.50; 8 × 0.30; 20 minutes once and 8 × 12 at 15 an hour.
     expect(fields.text()).toMatch(/8 blanks\s*36\.00/);
     expect(fields.text()).toMatch(/such\s*2\.40/);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Film, Place, ShapePicture } from '@mivet/core';
-import { coneDevelopment, formatLength } from '@mivet/core';
+import { coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
@@ -12,7 +12,6 @@ import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
 import FlatPieces from './FlatPieces.vue';
 import FlatViewRulers from './FlatViewRulers.vue';
-import { placeData, zonePaths } from './flat-regions.ts';
 
 const props = defineProps<{
   picture: ShapePicture;
@@ -63,14 +62,16 @@ const stiff = computed(() => {
   const { trial } = props;
   return trial ? props.picture.pieces.filter((p) => !p.spare && trial.stiff.has(p.id)) : [];
 });
-const zoneShapes = computed(() => zonePaths(surface.value, props.picture.band.region, props.zones));
+const zoneShapes = computed(() => zonePaths(surface.value, props.picture, props.picture.band.region, props.zones));
 const glanceLines = computed(() =>
   (props.zones.glance ?? []).map((azimuth) => line(azimuth, 0, azimuth, props.picture.size.side)),
 );
 /** Spares lie beside the wrap; they are shown with the sheets. */
 const onWrap = computed(() => props.picture.pieces.filter((p) => !p.spare));
 const spotAt = computed(() => (props.spot ? surface.value.forward(props.spot.azimuth, props.spot.slant) : null));
-const ringData = computed(() => (props.ringed ? placeData(surface.value, props.ringed, 3 / scale.value) : null));
+const ringData = computed(() =>
+  props.ringed ? placeData(surface.value, props.picture, props.ringed, 3 / scale.value) : null,
+);
 const dimensions = computed(() => {
   const { template, size, band } = props.picture;
   const { region } = band;

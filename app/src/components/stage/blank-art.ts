@@ -1,4 +1,5 @@
 import type { Film, Place, ShapePicture } from '@mivet/core';
+import { radiusOnSide } from '@mivet/core';
 import { strainColour } from './strain-colour.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { ShownTrial } from '../../stores/view.ts';
@@ -141,11 +142,11 @@ function paintZones(
   y: (s: number) => number,
 ): void {
   const side = picture.size.side;
-  const hatch = (px: number, py: number, width: number, high: number, colour: string): void => {
+  const hatch = (px: number, py: number, width: number, high: number, colour: string, within?: Path2D): void => {
+    const area = within ?? new Path2D();
+    if (!within) area.rect(px, py, width, high);
     pen.save();
-    pen.beginPath();
-    pen.rect(px, py, width, high);
-    pen.clip();
+    pen.clip(area);
     pen.strokeStyle = colour;
     pen.lineWidth = 3;
     for (let at = px - high; at < px + width; at += 26) line(pen, at, py + high, at + high, py);
@@ -161,9 +162,20 @@ function paintZones(
   }
   if (zones.base > 0.2) hatch(0, y(side - zones.base), WIDTH, y(side) - y(side - zones.base), 'rgba(165,58,41,0.42)');
   if (zones.handle > 0) {
-    const half = (zones.handleWidth / 2 + zones.handle) / picture.meanRadius;
-    hatch(x(Math.PI - half), y(0), WIDTH - x(Math.PI - half), y(side) - y(0), 'rgba(91,100,113,0.45)');
-    hatch(0, y(0), x(-Math.PI + half), y(side) - y(0), 'rgba(91,100,113,0.45)');
+    const steps = 24;
+    for (const right of [true, false]) {
+      const area = new Path2D();
+      const out = right ? WIDTH : 0;
+      area.moveTo(out, y(0));
+      for (let i = 0; i <= steps; i++) {
+        const slant = (side * i) / steps;
+        const half = (zones.handleWidth / 2 + zones.handle) / radiusOnSide(picture, slant);
+        area.lineTo(x(right ? Math.PI - half : half - Math.PI), y(slant));
+      }
+      area.lineTo(out, y(side));
+      area.closePath();
+      hatch(right ? WIDTH / 2 : 0, y(0), WIDTH / 2, y(side) - y(0), 'rgba(91,100,113,0.45)', area);
+    }
   }
 }
 

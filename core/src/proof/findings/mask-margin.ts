@@ -8,7 +8,7 @@ export const judgeMaskMargin: Judge = (context) => {
   const mask = placedMask(context);
   if (!mask || mask.item.type !== 'motif') return [];
   const { wrap } = context;
-  const side = { length: wrap.size.side, girth: 2 * Math.PI * wrap.meanRadius };
+  const side = { length: wrap.size.side, radiusAt: (slant: number) => wrap.surface.radiusAt(slant) };
   const opened = wrap.placed
     .filter((p) => mask.item.acts.cutAway.includes(p.item.id))
     .map((p) => ({
@@ -18,7 +18,7 @@ export const judgeMaskMargin: Judge = (context) => {
       slants: [p.slant + p.box.minY, p.slant + p.box.maxY] as const,
     }));
   if (opened.length === 0 || !mask.slants) return [];
-  const radius = wrap.meanRadius;
+  const radius = side.radiusAt(mask.slant);
   const half = (mask.box.maxX - mask.box.minX) / 2;
   const beside =
     mask.item.repeat.mode === 'joined'
