@@ -35,10 +35,7 @@ const CORE = [
       ...['layers', 'seam', 'pieces', 'stack', 'load', 'document'],
     ],
   ],
-  [
-    'bench',
-    ['plane', 'surface', 'model', 'material', 'measure', 'layout', 'seam', 'pieces', 'stack', 'load', 'cut', 'proof'],
-  ],
+  ['bench', ['numeric', 'plane', 'surface', 'model', 'material', 'measure', 'seam', 'pieces', 'load', 'cut', 'proof']],
   ['schedule', ['model', 'material', 'load', 'bench']],
   ['log', ['model', 'material', 'measure', 'proof']],
   [

@@ -263,3 +263,4 @@ export type {
   StripPicture,
 } from './present/views.ts';
 export { placeData, zonePaths } from './present/flat-regions.ts';
+export { nearFront, wholeTurns } from './numeric/angle.ts';

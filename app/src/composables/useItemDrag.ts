@@ -1,21 +1,22 @@
 import {
+  type ArtworkItem,
   azimuthOfFacing,
   formatLength,
   glanceHalfAngle,
   matesOf,
   moveItem,
+  nearFront,
   radiusOnSide,
   replaceItem,
-  snapLines,
-  snapTo,
-  togetherWith,
-  zonesOfBlank,
-  type ArtworkItem,
   type SnapBox,
   type SnapLine,
+  snapLines,
   type SnapPart,
   type Snapped,
   type SnapSide,
+  snapTo,
+  togetherWith,
+  zonesOfBlank,
 } from '@mivet/core';
 import { itemTitle } from './item-title.ts';
 import { usePicture } from '../stores/picture.ts';
@@ -94,7 +95,7 @@ export function useItemDrag(): {
     const turn = at.azimuth - begin.azimuth;
     const hand: SnapBox = {
       ...box,
-      azimuth: box.azimuth + turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI)),
+      azimuth: box.azimuth + nearFront(turn),
       slant: box.slant + at.slant - begin.slant,
     };
     const rest: Snapped = free ? { ...hand, held: [] } : snapTo(hand, lines, side, REACH_MM);
@@ -125,12 +126,12 @@ export function useItemDrag(): {
 
 const gap = (a: number, b: number): number => {
   const turn = a - b;
-  return Math.abs(turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI)));
+  return Math.abs(nearFront(turn));
 };
 
 function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: 'mm' | 'in'): DragGuides {
   const top = box.slant - box.heightMm / 2;
-  const turn = side.closed ? box.azimuth - 2 * Math.PI * Math.round(box.azimuth / (2 * Math.PI)) : box.azimuth;
+  const turn = side.closed ? nearFront(box.azimuth) : box.azimuth;
   const across = turn * side.radiusAt(box.slant);
   const front = side.closed ? 'the front' : 'the middle';
   const far = formatLength(Math.abs(across), unit);

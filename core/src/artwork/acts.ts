@@ -1,5 +1,5 @@
 import type { OutlineActs } from '../model/item.ts';
-import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
+import { boxHeight, boxOfCoordinates, boxOfRings, boxWidth } from '../plane/box.ts';
 import { unionRings } from '../polygon/boolean.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import type { Polygon, Ring } from '../polygon/polygon.ts';
@@ -26,7 +26,7 @@ export const NO_ACTS: OutlineActs = {
  */
 export function shapeInk(groups: readonly (readonly Ring[])[], acts: OutlineActs): readonly (readonly Ring[])[] {
   if (acts.thickenMm === 0 && !acts.fillHoles && acts.dropped.length === 0 && acts.specksMm === 0) return groups;
-  const box = groups.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(groups.flat());
   const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const spots = acts.dropped.map(([x, y]) => [cx + x * boxWidth(box), cy + y * boxHeight(box)] as const);
   const all = groups.map((group) => unionRings(group));
@@ -68,7 +68,7 @@ export interface ItemPart {
  * @param groups clean film in the item's plane before anything was done to it, mm
  */
 export function partsOfInk(groups: readonly (readonly Ring[])[], acts: OutlineActs): ItemPart[] {
-  const box = groups.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(groups.flat());
   const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   return groups
     .flatMap((group) => unionRings(group))

@@ -1,8 +1,9 @@
+import type { RingSetting } from '../model/item.ts';
+import { nearFront } from '../numeric/angle.ts';
 import type { Box } from '../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import { boxOfRings } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
-import type { RingSetting } from '../model/item.ts';
 import { motifOutlines } from './motifs/index.ts';
 import { textOutlines } from './text.ts';
 
@@ -45,7 +46,7 @@ export function ringText(
   const { glyphs, missing } = textOutlines(line, face, capHeight, { letterGap });
   const radius = Math.max(1, ring.acrossMm / 2);
   const times = Math.max(1, Math.round(ring.times));
-  const boxes = glyphs.map((rings) => rings.reduce((box, r) => boxOfCoordinates(r, box), EMPTY_BOX));
+  const boxes = glyphs.map((rings) => boxOfRings(rings));
   const words = glyphs.map((rings, i) => {
     const middle = joined ? null : (boxes[i]!.minX + boxes[i]!.maxX) / 2;
     return rings.map((r) => bend(r, radius, ring.tops, middle));
@@ -109,7 +110,7 @@ function roomBetween(
             const [x, y] = [ax + ((bx - ax) * k) / looks, ay + ((by - ay) * k) / looks];
             const circle = Math.min(CIRCLES - 1, Math.floor((Math.hypot(x, y) - low) / pitch));
             const off = Math.atan2(x, tops === 'in' ? -y : y) - middle;
-            const angle = middle + off - 2 * Math.PI * Math.round(off / (2 * Math.PI));
+            const angle = middle + nearFront(off);
             from[circle] = Math.min(from[circle]!, angle);
             to[circle] = Math.max(to[circle]!, angle);
           }

@@ -1,3 +1,4 @@
+import { wholeTurns } from '../numeric/angle.ts';
 import type { Film } from '../model/film.ts';
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxWidth, EMPTY_BOX, joinBoxes } from '../plane/box.ts';
@@ -130,6 +131,6 @@ const APART_RAD = 0.35;
 
 /** A range brought, by whole turns, to where its middle lies within half a turn of the front. */
 function near([from, to]: readonly [number, number]): [number, number] {
-  const turn = 2 * Math.PI * Math.round((from + to) / 2 / (2 * Math.PI));
+  const turn = wholeTurns((from + to) / 2);
   return [from - turn, to - turn];
 }

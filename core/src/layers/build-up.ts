@@ -7,7 +7,8 @@ import { ringsOf } from '../polygon/polygon.ts';
 import type { Stack } from '../model/stack.ts';
 import type { PlacedItem } from '../layout/place.ts';
 import { slantRange } from '../layout/place.ts';
-import { boxOf, fromPlane, toPlane, turnsNear } from '../layout/side-plane.ts';
+import { fromPlane, toPlane, turnsNear } from '../layout/side-plane.ts';
+import { boxOfRings } from '../plane/box.ts';
 
 /** Film of a group of a placed item. */
 export const filmOfGroup = ({ item, filmOf }: PlacedItem, group: number): string => filmOf?.[group] ?? item.film;
@@ -34,7 +35,7 @@ export function buildStack(
     placed.flatMap((one) => one.groups.filter((_, g) => filmOfGroup(one, g) === film));
   /** What covers a film, in the working plane. */
   const covers = layers.map((film, i) => {
-    const reach = boxOf(groupsOf(film).flat());
+    const reach = boxOfRings(groupsOf(film).flat());
     const above = layers
       .slice(i + 1)
       .flatMap(groupsOf)
@@ -46,7 +47,7 @@ export function buildStack(
   return placed.map((one) => {
     const groups = one.groups.map((group, g) => {
       const flat = group.map((ring) => toPlane(ring, meanRadius));
-      const box = boxOf(flat);
+      const box = boxOfRings(flat);
       const near = (covers[layers.indexOf(filmOfGroup(one, g))] ?? []).filter((c) => boxesTouch(c.box, box));
       if (near.length === 0) return group;
       return underlapped(

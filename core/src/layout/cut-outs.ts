@@ -1,3 +1,4 @@
+import { wholeTurns } from '../numeric/angle.ts';
 import { intersectRings, subtractRings, unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringArea, ringsOf } from '../polygon/polygon.ts';
@@ -5,7 +6,8 @@ import type { Island } from './bridges.ts';
 import { bridgesFor, islandsOf } from './bridges.ts';
 import type { PlacedItem } from './place.ts';
 import { slantRange } from './place.ts';
-import { boxOf, fromPlane, toPlane, turnsNear } from './side-plane.ts';
+import { fromPlane, toPlane, turnsNear } from './side-plane.ts';
+import { boxOfRings } from '../plane/box.ts';
 
 /**
  * Carries out what items do to one another on the side: cut away, keep only inside; and takes out those that only shape
@@ -25,7 +27,7 @@ export function shapeOthers(placed: readonly PlacedItem[], meanRadius: number, c
       const within = onlyInside !== null && onlyInside !== one.item.id ? byId.get(onlyInside)?.groups : undefined;
       if (away.length === 0 && !within) return one;
       const act = (rings: readonly Ring[], shapes: readonly (readonly Ring[])[], keep: boolean): Ring[] => {
-        const box = boxOf(rings);
+        const box = boxOfRings(rings);
         const near = shapes.flatMap((shape) => turnsNear(shape, box, closed));
         const flat = rings.map((ring) => toPlane(ring, meanRadius));
         const other = near.flat().map((ring) => toPlane(ring, meanRadius));
@@ -91,7 +93,7 @@ function bridged(one: PlacedItem, all: readonly PlacedItem[], meanRadius: number
 
 /** A group brought, by whole turns, to where its middle is nearest to an azimuth. */
 function nearTo(group: readonly Ring[], azimuth: number): readonly Ring[] {
-  const { minX, maxX } = boxOf(group);
-  const turn = 2 * Math.PI * Math.round(((minX + maxX) / 2 - azimuth) / (2 * Math.PI));
+  const { minX, maxX } = boxOfRings(group);
+  const turn = wholeTurns((minX + maxX) / 2 - azimuth);
   return turn === 0 ? group : group.map((ring) => ring.map((value, i) => (i % 2 ? value : value - turn)));
 }

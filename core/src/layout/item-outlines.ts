@@ -1,20 +1,19 @@
-import type { Box } from '../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../plane/box.ts';
-import { flattenPath } from '../plane/flatten.ts';
-import { parsePathData } from '../plane/path-data.ts';
-import type { OutlineActs } from '../model/item.ts';
 import { shapeInk } from '../artwork/acts.ts';
 import type { FontBook, FontFace } from '../artwork/font.ts';
 import { faceOf } from '../artwork/font.ts';
-import type { ArtItem, ArtworkItem, RingSetting, TextItem } from '../model/item.ts';
-import { motifOutlines } from '../artwork/motifs/index.ts';
 import type { OpenJoin } from '../artwork/joins.ts';
 import { openJoins } from '../artwork/joins.ts';
 import { gapsAt } from '../artwork/letter-gaps.ts';
+import { motifOutlines } from '../artwork/motifs/index.ts';
 import { ringText } from '../artwork/ring-text.ts';
 import type { TextOutlines } from '../artwork/text.ts';
 import { textOutlines } from '../artwork/text.ts';
+import type { ArtItem, ArtworkItem, OutlineActs, RingSetting, TextItem } from '../model/item.ts';
 import { FLATTEN_ERROR_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
+import type { Box } from '../plane/box.ts';
+import { boxOfRings, isEmptyBox } from '../plane/box.ts';
+import { flattenPath } from '../plane/flatten.ts';
+import { parsePathData } from '../plane/path-data.ts';
 import { unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { mirrorRing, reverseRing, ringsOf } from '../polygon/polygon.ts';
@@ -132,7 +131,7 @@ function centred(groups: readonly (readonly Ring[])[], mirrored: boolean): Pick<
 }
 
 function boxOfGroups(groups: readonly (readonly Ring[])[]): Box {
-  const box = groups.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(groups.flat());
   return isEmptyBox(box) ? { minX: 0, minY: 0, maxX: 0, maxY: 0 } : box;
 }
 

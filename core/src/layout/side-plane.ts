@@ -1,14 +1,10 @@
 import type { Box } from '../plane/box.ts';
-import { boxesTouch, boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import { boxesTouch, boxOfRings } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
-
-/** Box round outlines on the side. */
-export const boxOf = (rings: readonly Ring[]): Box =>
-  rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
 
 /** A shape as often, whole turns apart, as it may touch a box on the side. */
 export function turnsNear(shape: readonly Ring[], box: Box, closed: boolean): Ring[][] {
-  const own = boxOf(shape);
+  const own = boxOfRings(shape);
   const turn = 2 * Math.PI;
   const [first, last] = closed
     ? [Math.ceil((box.minX - own.maxX) / turn), Math.floor((box.maxX - own.minX) / turn)]

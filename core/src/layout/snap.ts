@@ -1,3 +1,4 @@
+import { nearFront } from '../numeric/angle.ts';
 import { azimuthOfFacing } from './place.ts';
 import { type Hand } from '../model/job.ts';
 
@@ -163,5 +164,5 @@ const meridianOf = ({ azimuth, widthMm }: SnapBox, part: SnapPart, radius: numbe
 /** How far to turn from one azimuth to another, the shorter way where the side closes. */
 function turnTo(to: number, from: number, closed: boolean): number {
   const turn = to - from;
-  return closed ? turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI)) : turn;
+  return closed ? nearFront(turn) : turn;
 }

@@ -1,5 +1,6 @@
 import type { FixedPart, MovablePart } from './shapes.ts';
-import { boxOfRings, turnRings } from './shapes.ts';
+import { turnRings } from './shapes.ts';
+import { boxOfRings } from '../plane/box.ts';
 import type { CellPlace, Table } from './table.ts';
 import { sheetAt } from './table.ts';
 import type { LaidPart, Nesting, NestSheet } from './nesting.ts';

@@ -1,5 +1,4 @@
-import type { Box } from '../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import { boxOfCoordinates } from '../plane/box.ts';
 import { simplifyRing } from '../plane/simplify.ts';
 import { unionRings } from '../polygon/boolean.ts';
 import { offsetRings } from '../polygon/offset.ts';
@@ -99,10 +98,6 @@ function growAsOne(rings: readonly Ring[], gap: number, stray: number): readonly
   }
   return grown.flatMap(ringsOf);
 }
-
-/** Box round rings. */
-export const boxOfRings = (rings: readonly Ring[]): Box =>
-  rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
 
 /** Rings turned by quarters about the origin. */
 export const turnRings = (rings: readonly Ring[], turn: Quarter): Ring[] => rings.map((ring) => turnRing(ring, turn));

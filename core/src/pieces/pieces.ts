@@ -1,6 +1,8 @@
+import type { PlacedItem } from '../layout/place.ts';
+import { copyOfGroup } from '../layout/place.ts';
 import { SEAM_SNAP_MM } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
-import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX, touchingBunches } from '../plane/box.ts';
+import { boxHeight, boxOfCoordinates, boxOfRings, boxWidth, touchingBunches } from '../plane/box.ts';
 import { fitRing } from '../plane/fit.ts';
 import type { Path } from '../plane/path.ts';
 import { resampleRing } from '../plane/resample.ts';
@@ -9,8 +11,6 @@ import { nestRings } from '../polygon/hole-assignment.ts';
 import type { Polygon, Ring } from '../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 import type { PanelFrame } from '../seam/panel-frame.ts';
-import type { PlacedItem } from '../layout/place.ts';
-import { copyOfGroup } from '../layout/place.ts';
 import type { SeamPath } from '../seam/path.ts';
 import { seamAt } from '../seam/path.ts';
 
@@ -134,8 +134,6 @@ function piecesOfSet(set: FuseSet, cutter: Cutter): Piece[] {
     for (const polygon of intersectRings(rings, [windowOf(panel, frame, mm).ring])) add(polygon, false, longer);
   return pieces;
 }
-
-const boxOfRings = (rings: readonly Ring[]): Box => rings.reduce((box, ring) => boxOfCoordinates(ring, box), EMPTY_BOX);
 
 const sizeOf = (box: Box): number => boxWidth(box) * boxHeight(box);
 

@@ -1,5 +1,7 @@
+import type { PlacedItem } from '../layout/place.ts';
+import { copyOfGroup, groupsOfCopy } from '../layout/place.ts';
 import type { Box } from '../plane/box.ts';
-import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
+import { boxHeight, boxOfCoordinates, boxOfRings, boxWidth } from '../plane/box.ts';
 import { fitRing } from '../plane/fit.ts';
 import { mapPath } from '../plane/path.ts';
 import { resampleRing } from '../plane/resample.ts';
@@ -9,8 +11,6 @@ import type { Ring } from '../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 import type { Development } from '../surface/development.ts';
 import type { Piece } from './pieces.ts';
-import type { PlacedItem } from '../layout/place.ts';
-import { copyOfGroup, groupsOfCopy } from '../layout/place.ts';
 
 /** mm between spares, and between them and the wrap, so that scissors fit. */
 const SPARE_GAP_MM = 6;
@@ -37,13 +37,13 @@ export function makeSpares(
     const groups = of ? groupsOfCopy(of, copy) : [];
     if (!of || groups.length === 0) return;
     const rings = groups.flat();
-    const box = boxOf(rings);
+    const box = boxOfRings(rings);
     const middle = (box.minX + box.maxX) / 2;
     const lay = (ring: Ring): Ring => resampleRing(ring, (a, v, out) => surface.forwardInto(a - middle, v, out));
     // Rings on the side count slant downwards; laid flat they turn the way outlines do.
     const flat = groups.map((group) => group.map(lay));
     const polygons = of.item.fuse ? unionRings(flat.flat()) : flat.flatMap((group) => nestRings(group));
-    const laid = polygons.map((p) => p.outer).reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+    const laid = boxOfRings(polygons.map((p) => p.outer));
     if (x > sheet.minX && x + boxWidth(laid) > Math.max(sheet.maxX, sheet.minX + boxWidth(laid))) {
       x = sheet.minX;
       top = low - SPARE_GAP_MM;
@@ -74,5 +74,3 @@ export function makeSpares(
   });
   return pieces;
 }
-
-const boxOf = (rings: readonly Ring[]): Box => rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);

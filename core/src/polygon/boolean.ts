@@ -1,8 +1,8 @@
 import { ClipType, FillRule, type Path64, type Point64 } from 'clipper2-ts';
 import { POLYGON_GRID_PER_MM } from '../numeric/tolerances.ts';
-import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
-import { makeKernel } from './kernel.ts';
+import { boxHeight, boxOfRings, boxWidth } from '../plane/box.ts';
 import { nestRings } from './hole-assignment.ts';
+import { makeKernel } from './kernel.ts';
 import type { Polygon, Ring } from './polygon.ts';
 
 /** How overlapping outlines of one input count: `nonzero` as fonts mean it, `evenodd` as many drawings mean it. */
@@ -42,7 +42,7 @@ export function subtractRings(
  * y on the way in and out; an exchange mirrors, so each ring is turned round again on the way out.
  */
 function run(type: ClipType, subject: readonly Ring[], clip: readonly Ring[], fill: FillRuleName): Polygon[] {
-  const box = subject.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(subject);
   const turned = boxWidth(box) > boxHeight(box);
   const engine = makeKernel();
   engine.addSubject(gridPaths(subject, turned));

@@ -1,5 +1,5 @@
 import { DUST_AREA_MM2 } from '../numeric/tolerances.ts';
-import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
+import { boxHeight, boxOfCoordinates, boxOfRings, boxWidth } from '../plane/box.ts';
 import type { Polygon, Ring } from './polygon.ts';
 import { ringArea } from './polygon.ts';
 
@@ -76,7 +76,7 @@ interface Strips {
 }
 
 function stripIndex(rings: readonly Ring[]): Strips {
-  const box = rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(rings);
   const along = boxWidth(box) > boxHeight(box) ? 0 : 1;
   const from = along === 0 ? box.minX : box.minY;
   const extent = Math.max(boxWidth(box), boxHeight(box)) || 1;

@@ -1,7 +1,7 @@
 import type { Job } from '../model/job.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import type { Box } from '../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import { boxOfCoordinates, boxOfRings } from '../plane/box.ts';
 import { resampleRing } from '../plane/resample.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
@@ -124,7 +124,7 @@ export function eyeView(job: Pick<Job, 'blank'>, wrap: Wrap, eye: Eye, shares: r
     }),
   }));
   const handle = handleBeside(job, side, eye, wrap.size.side);
-  return { body, lines: band, handle, pieces, narrow, box: boxOfAll([body, ...(handle ? [handle] : [])]) };
+  return { body, lines: band, handle, pieces, narrow, box: boxOfRings([body, ...(handle ? [handle] : [])]) };
 }
 
 interface SeenSide {
@@ -214,7 +214,7 @@ function ballView(wrap: Wrap, ball: Ball, { distance }: Eye): EyeView | null {
   const draw = (ring: Ring): Ring => resampleRing(ring, project, PICTURE_ERROR_MM);
   const body = draw(circle(limit));
   const pieces = inPlane(wrap, half, [circle(limit)], draw);
-  return { body, lines: [], handle: null, pieces, narrow: [], box: boxOfAll([body]) };
+  return { body, lines: [], handle: null, pieces, narrow: [], box: boxOfRings([body]) };
 }
 
 /** A flat face, looked at straight on: as it is. */
@@ -236,7 +236,7 @@ function faceView(wrap: Wrap, _eye: Eye): EyeView {
     handle: null,
     pieces: inPlane(wrap, side / 2, [body], (ring) => ring),
     narrow: [],
-    box: boxOfAll([body]),
+    box: boxOfRings([body]),
   };
 }
 
@@ -250,5 +250,3 @@ function inPlane(wrap: Wrap, half: number, within: readonly Ring[], draw: (ring:
     })
     .filter(({ rings }) => rings.length > 0);
 }
-
-const boxOfAll = (rings: readonly Ring[]): Box => rings.reduce((box, ring) => boxOfCoordinates(ring, box), EMPTY_BOX);

@@ -1,4 +1,4 @@
-import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
+import { boxOfRings } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
 /**
@@ -28,7 +28,7 @@ export interface CellShape {
  * @param cell mm
  */
 export function cellShape(rings: readonly Ring[], cell: number): CellShape {
-  const box = rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(rings);
   const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / cell - HAIR));
   const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / cell - HAIR));
   const grid = new Uint8Array(columns * rows);

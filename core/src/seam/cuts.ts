@@ -1,6 +1,6 @@
-import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { PlacedItem } from '../layout/place.ts';
 import { groupsOfCopy } from '../layout/place.ts';
+import { boxOfRings } from '../plane/box.ts';
 import type { FoundSeam, SeamField } from './measure-seam.ts';
 import { measureSeam } from './measure-seam.ts';
 import { seamRange } from './path.ts';
@@ -34,7 +34,7 @@ export function cutsAtSeams(
     if (item.repeat.mode === 'joined') continue;
     for (let copy = 0; copy < copies.length; copy++) {
       const own = groupsOfCopy(one, copy);
-      const box = own.flat().reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+      const box = boxOfRings(own.flat());
       seams.forEach(({ path }, seam) => {
         const [low, high] = seamRange(path);
         const turns = Math.floor((box.maxX - low) / (2 * Math.PI)) - Math.ceil((box.minX - high) / (2 * Math.PI));

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wholeTurns } from '@mivet/core';
 import type { Blank, Film, GoodPicture, NamePicture, SolidPicture } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { rowAt, shapeOfBlank } from '../stage/solid-shape.ts';
@@ -84,7 +85,7 @@ const pieces = computed(() => {
   return (props.pieces ?? (p.pieces ?? []).filter((piece) => !piece.spare)).flatMap((piece) => {
     // As it is seen from there, with its middle within half a turn.
     const middle = (piece.azimuths[0] + piece.azimuths[1]) / 2 - facing.value;
-    const shift = -facing.value - 2 * Math.PI * Math.round(middle / (2 * Math.PI));
+    const shift = -facing.value - wholeTurns(middle);
     const data = piece.rings.map((ring) => {
       let path = '';
       for (let i = 0; i < ring.length; i += 2) {

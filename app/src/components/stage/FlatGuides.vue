@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nearFront } from '@mivet/core';
 import type { Development } from '@mivet/core';
 import { computed } from 'vue';
 import type { DragGuides } from '../../stores/view.ts';
@@ -17,7 +18,7 @@ function level(from: number, to: number, slant: number): string {
 }
 const lines = computed(() =>
   props.guides.lines.map(({ axis, at: where, text }) => {
-    const turn = where - 2 * Math.PI * Math.round(where / (2 * Math.PI));
+    const turn = nearFront(where);
     return {
       text,
       data: axis === 'down' ? level(-Math.PI, Math.PI, where) : `M${at(turn, 0)}L${at(turn, props.side)}`,
@@ -29,7 +30,7 @@ const said = computed(() => {
   const { box, down, round } = props.guides;
   const line = 15 / props.scale;
   const low = box.slant + box.heightMm / 2 + 2.2 * line > props.side;
-  const azimuth = box.azimuth - 2 * Math.PI * Math.round(box.azimuth / (2 * Math.PI));
+  const azimuth = nearFront(box.azimuth);
   const p = props.surface.forward(azimuth, low ? box.slant - box.heightMm / 2 : box.slant + box.heightMm / 2);
   const held = lines.value.map(({ text }) => text);
   const rows = [`${down}, ${round}`, ...held];

@@ -1,6 +1,6 @@
 import { textOutlines } from '../../artwork/text.ts';
 import type { Box } from '../../plane/box.ts';
-import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../../plane/box.ts';
+import { boxOfRings, isEmptyBox } from '../../plane/box.ts';
 import type { Ring } from '../../polygon/polygon.ts';
 import { FontProblem, readFont } from './read.ts';
 
@@ -29,7 +29,7 @@ export function fontSample(bytes: Uint8Array): FontShown {
   const face = readFont([bytes]);
   const lacks = face.layout(EVERYDAY).missing;
   const rings = textOutlines(SHOWN, face, 10).glyphs.flat();
-  const box = rings.reduce((grown, ring) => boxOfCoordinates(ring, grown), EMPTY_BOX);
+  const box = boxOfRings(rings);
   if (isEmptyBox(box)) throw new FontProblem('This font has no letters that can be cut as outlines.');
   return { name: face.name, joined: face.joined, lacks, rings, box };
 }

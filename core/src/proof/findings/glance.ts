@@ -1,3 +1,4 @@
+import { wholeTurns } from '../../numeric/angle.ts';
 import { isMask } from '../../artwork/mask.ts';
 import type { PlacedItem } from '../../layout/place.ts';
 import { eyeDistance, halfAngleSeen } from '../../surface/foreshortening.ts';
@@ -44,8 +45,7 @@ export const judgeGlance: Judge = (context) => {
   return [...groups.values()].flatMap((group): Finding[] => {
     const [first] = group as [PlacedItem];
     const radius = wrap.surface.radiusAt(first.slant);
-    const near = (azimuth: number): number =>
-      azimuth - 2 * Math.PI * Math.round((azimuth - first.azimuth) / (2 * Math.PI));
+    const near = (azimuth: number): number => azimuth - wholeTurns(azimuth - first.azimuth);
     const left = Math.min(...group.map((p) => near(p.azimuth) + p.box.minX / radius));
     const right = Math.max(...group.map((p) => near(p.azimuth) + p.box.maxX / radius));
     const width = (right - left) * radius;

@@ -1,3 +1,4 @@
+import { wholeTurns } from '../../numeric/angle.ts';
 import type { PlacedItem } from '../../layout/place.ts';
 import { formatLength } from '../../measure/length.ts';
 import { zonesOfBlank } from '../../measure/zones.ts';
@@ -66,7 +67,7 @@ function roomAtHandle({ job, wrap }: ProofContext, placed: PlacedItem): { left: 
   placed.groups.forEach((rings, index) => {
     // Counted from the copy's own centre, brought to within half a turn of the front.
     const centre = placed.copies[Math.floor(index / perGroup)]!;
-    const shift = -2 * Math.PI * Math.round(centre / (2 * Math.PI));
+    const shift = -wholeTurns(centre);
     for (const ring of rings)
       for (let i = 0; i < ring.length; i += 2) {
         const radius = wrap.surface.radiusAt(ring[i + 1]!);

@@ -1,3 +1,4 @@
+import { nearFront } from '../../numeric/angle.ts';
 import type { PlacedItem } from '../../layout/place.ts';
 import { groupsOfCopy } from '../../layout/place.ts';
 import type { Piece } from '../../pieces/pieces.ts';
@@ -136,7 +137,7 @@ export function turnToClear({ wrap }: ProofContext, placed: PlacedItem): number 
   return best === null ? null : (best * 180) / Math.PI;
 }
 
-const wrapTurn = (angle: number): number => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));
+const wrapTurn = (angle: number): number => nearFront(angle);
 
 function azimuthRange(rings: readonly Float64Array[]): [number, number] {
   let low = Infinity;

@@ -1,5 +1,5 @@
 import type { Box } from '../../plane/box.ts';
-import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX, joinBoxes } from '../../plane/box.ts';
+import { boxHeight, boxOfRings, boxWidth, EMPTY_BOX, joinBoxes } from '../../plane/box.ts';
 import type { Ring } from '../../polygon/polygon.ts';
 import { cellShape } from '../../raster/cells.ts';
 
@@ -45,10 +45,7 @@ export function placeMarks(
 ): Marks | null {
   if (layers.length === 0) return null;
   const all = layers.reduce((box, layer) => joinBoxes(box, layer.box), EMPTY_BOX);
-  const reach = joinBoxes(
-    all,
-    keepFree.reduce((box, ring) => boxOfCoordinates(ring, box), EMPTY_BOX),
-  );
+  const reach = joinBoxes(all, boxOfRings(keepFree));
   const free = freeSpots(keepFree, reach);
   const cost = (marks: readonly (readonly [number, number])[]): number =>
     layers.reduce((sum, { box }) => sum + growth(box, marks), 0);
