@@ -88,21 +88,22 @@ function blurred(values: Float64Array, width: number, height: number, sigma: num
   const reach = Math.ceil(3 * sigma);
   const kernel = Array.from({ length: 2 * reach + 1 }, (_, i) => Math.exp(-((i - reach) ** 2) / (2 * sigma * sigma)));
   const total = kernel.reduce((a, b) => a + b, 0);
-  const pass = (from: Float64Array, stepX: number, stepY: number): Float64Array => {
+  /** Evens out lines of some length; what lies past an end is as the end. */
+  const pass = (from: Float64Array, lines: number, length: number, line: number, step: number): Float64Array => {
     const out = new Float64Array(from.length);
-    for (let y = 0; y < height; y++)
-      for (let x = 0; x < width; x++) {
+    const near = new Float64Array(length + 2 * reach);
+    for (let i = 0; i < lines; i++) {
+      for (let k = 0; k < near.length; k++)
+        near[k] = from[i * line + Math.max(0, Math.min(length - 1, k - reach)) * step]!;
+      for (let k = 0; k < length; k++) {
         let sum = 0;
-        for (let k = -reach; k <= reach; k++) {
-          const cx = Math.max(0, Math.min(width - 1, x + k * stepX));
-          const cy = Math.max(0, Math.min(height - 1, y + k * stepY));
-          sum += from[cy * width + cx]! * kernel[k + reach]!;
-        }
-        out[y * width + x] = sum / total;
+        for (let j = 0; j < kernel.length; j++) sum += near[k + j]! * kernel[j]!;
+        out[i * line + k * step] = sum / total;
       }
+    }
     return out;
   };
-  return sigma > 0 ? pass(pass(values, 1, 0), 0, 1) : values;
+  return sigma > 0 ? pass(pass(values, height, width, width, 1), width, height, 1, width) : values;
 }
 
 /** Seeded normal numbers (mulberry32 and Box–Muller). */

@@ -53,11 +53,17 @@ function pattern(seed: number): Pattern {
 }
 
 /** mm from a spot to the nearest film, 0 on it; measured flat about the spot. */
-function toFilm({ rings, reaches, radiusAt }: Pattern, azimuth: number, v: number, enough: number): number {
+function toFilm(
+  { rings, reaches, radiusAt }: Pattern,
+  azimuth: number,
+  v: number,
+  enough: number,
+  looked = rings.keys() as Iterable<number>,
+): number {
   const r = radiusAt(v);
   let least = Infinity;
-  for (const [k, ring] of rings.entries()) {
-    const reach = reaches[k]!;
+  for (const k of looked) {
+    const [ring, reach] = [rings[k]!, reaches[k]!];
     const a = azimuth - 2 * Math.PI * Math.round((azimuth - reach.theta) / (2 * Math.PI));
     if (Math.abs(reach.v - v) > reach.mm + enough || Math.abs(reach.theta - a) * r > reach.mm + enough) continue;
     if (ringContains(ring, a, v)) return 0;
@@ -79,9 +85,13 @@ function gridSearch(field: Pattern): { free: boolean; best: SeamPath } {
   const height = field.side / (rows - 1);
   const columns = 260;
   const step = (2 * Math.PI) / columns;
-  const distance = Array.from({ length: rows }, (_, row) =>
-    Array.from({ length: columns }, (_, c) => toFilm(field, c * step, row * height, CLEARANCE)),
-  );
+  const distance = Array.from({ length: rows }, (_, row) => {
+    const v = row * height;
+    const near = [...field.rings.keys()].filter(
+      (k) => Math.abs(field.reaches[k]!.v - v) <= field.reaches[k]!.mm + CLEARANCE,
+    );
+    return Array.from({ length: columns }, (_, c) => toFilm(field, c * step, v, CLEARANCE, near));
+  });
   let open = distance[0]!.map((d) => d >= CLEARANCE);
   let cost = new Array<number>(columns).fill(0);
   const came: number[][] = [];

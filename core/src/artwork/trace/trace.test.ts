@@ -16,20 +16,35 @@ const FINE = 4;
 
 /** Rings drawn on paper, each pixel mixed by how much of it is covered: sixteen samples. px, y down. */
 function drawn(width: number, height: number, layers: readonly { rings: readonly Ring[]; colour: Colour }[]): Picture {
-  const rgba = new Uint8ClampedArray(4 * width * height);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const sum = [0, 0, 0];
-      for (let k = 0; k < FINE * FINE; k++) {
-        const [px, py] = [x + ((k % FINE) + 0.5) / FINE, y + (Math.floor(k / FINE) + 0.5) / FINE];
-        const top = [...layers]
-          .reverse()
-          .find(({ rings }) => rings.filter((r) => ringContains(r, px, py)).length % 2 === 1);
-        (top?.colour ?? PAPER).forEach((v, c) => (sum[c]! += v / (FINE * FINE)));
-      }
-      rgba.set([...sum, 255], 4 * (y * width + x));
+  const sums = new Float64Array(3 * width * height);
+  const top = new Int8Array(width * FINE);
+  for (let row = 0; row < height * FINE; row++) {
+    top.fill(-1);
+    for (const [k, { rings }] of layers.entries()) {
+      // Samples lie within where a row of them has crossed the outlines an odd number of times.
+      const crossings = rings.flatMap((ring) => crossingsAt(ring, (row + 0.5) / FINE)).sort((a, b) => a - b);
+      for (let i = 0; i + 1 < crossings.length; i += 2)
+        top.fill(k, Math.max(0, Math.ceil(crossings[i]! * FINE - 0.5)), Math.ceil(crossings[i + 1]! * FINE - 0.5));
     }
+    for (let at = 0; at < top.length; at++) {
+      const pixel = 3 * (Math.floor(row / FINE) * width + Math.floor(at / FINE));
+      const colour = layers[top[at]!]?.colour ?? PAPER;
+      for (let c = 0; c < 3; c++) sums[pixel + c]! += colour[c]! / (FINE * FINE);
+    }
+  }
+  const rgba = new Uint8ClampedArray(4 * width * height).fill(255);
+  for (let i = 0; i < width * height; i++) for (let c = 0; c < 3; c++) rgba[4 * i + c] = sums[3 * i + c]!;
   return { width, height, rgba };
+}
+
+/** Where an outline crosses a height. */
+function crossingsAt(ring: Ring, y: number): number[] {
+  const found: number[] = [];
+  for (let i = 0, n = ring.length; i < n; i += 2) {
+    const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
+    if (ay > y !== by > y) found.push(ax + ((bx - ax) * (y - ay)) / (by - ay));
+  }
+  return found;
 }
 
 /** A motif in the middle of a picture, px, y down, its rings clean film. */
