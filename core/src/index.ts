@@ -7,7 +7,7 @@ export { drawingOfItems, itemsOfDrawing, keepDrawing, type DrawingSaid } from '.
 export { type KeptDrawing } from './model/drawing.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawing.ts';
-export type { TraceWish } from './artwork/trace/options.ts';
+export type { TraceOptions } from './artwork/trace/options.ts';
 export { FIRST_TRACE } from './artwork/trace/options.ts';
 export { TINY_PIECE_MM } from './numeric/tolerances.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
@@ -75,7 +75,7 @@ export {
   READING_LABEL,
 } from './measure/words.ts';
 export type { JobFile } from './io/files/cut-files.ts';
-export { isExtra, PLAIN_CUT, withExtras, type CutWish } from './cut/extras.ts';
+export { isExtra, PLAIN_CUT, withExtras, type CutOptions } from './cut/extras.ts';
 export { CUT_WRITERS, cutFiles, loadsToSend } from './io/files/cut-files.ts';
 export { cutFileNames } from './cut/file-names.ts';
 export { cutTime } from './cut/cut-time.ts';
@@ -158,12 +158,12 @@ export type {
 } from './model/stock.ts';
 export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
 export type { Leftover } from './load/leftover.ts';
-export type { FilmTaken, Takings } from './load/usage.ts';
-export type { Taking } from './load/allocation.ts';
+export type { FilmUse, FilmUsage } from './load/usage.ts';
+export type { Allocation } from './load/allocation.ts';
 export type { KeptFilm } from './model/laid.ts';
 export type { PlanStep } from './load/load.ts';
-export type { BatchTaken } from './load/batch-usage.ts';
-export { blanksFor, takenFor } from './load/batch-usage.ts';
+export type { BatchUsage } from './load/batch-usage.ts';
+export { blanksFor, batchUsage } from './load/batch-usage.ts';
 export type { Cost, CostRates } from './load/cost.ts';
 export { costOf } from './load/cost.ts';
 export { betterLoads } from './load/load.ts';

@@ -136,7 +136,7 @@ const STAGES = [
         wrap: pieces,
         doubts: measure.doubts,
         plan: sheet.plan,
-        takings: sheet.takings,
+        usage: sheet.usage,
         supply,
         stack,
         makes: batch,

@@ -27,8 +27,8 @@ export function contextOf(project: Project, limits = USUAL_LIMITS): ProofContext
   const examined = examineProject(project, testFonts, limits, supply);
   if (!examined.ok) throw new Error(examined.problem.code);
   const { wrap, doubts, sheet, stack, batch } = examined;
-  const { plan, takings } = sheet;
-  return { job: project, wrap, doubts, plan, takings, supply, stack, makes: batch, limits };
+  const { plan, usage } = sheet;
+  return { job: project, wrap, doubts, plan, usage, supply, stack, makes: batch, limits };
 }
 
 /** Findings of one code. */

@@ -6,7 +6,7 @@ import { useProject } from '../stores/project.ts';
 import { useStock } from '../stores/stock.ts';
 import { useTape } from './useTape.ts';
 
-/** Taking what a job was cut from off the shelf, and putting it back. */
+/** Allocation what a job was cut from off the shelf, and putting it back. */
 export function useBooking(): {
   /** Blanks that it is made on, with how many stand on the shelf; those that nobody counts are left out. */
   blanks: ComputedRef<{ id: string; name: string; count: number; there: number }[]>;
@@ -35,7 +35,7 @@ export function useBooking(): {
         .sort((a, b) => b.at.localeCompare(a.at))[0] ?? null,
   );
   const known = computed(() =>
-    (plan.sheet?.takings.strips ?? []).some(({ from }) => from.kind !== 'unknown' && from.kind !== 'rest'),
+    (plan.sheet?.usage.strips ?? []).some(({ from }) => from.kind !== 'unknown' && from.kind !== 'rest'),
   );
   const blanks = computed(() =>
     blanksFor(project.doc!).flatMap(({ id, count }) => {
@@ -62,7 +62,7 @@ export function useBooking(): {
       run(() =>
         stock.book({
           plan: plan.sheet!.plan,
-          takings: plan.sheet!.takings,
+          usage: plan.sheet!.usage,
           films: project.doc!.films,
           projectId: project.doc!.id,
           title: project.doc!.name,

@@ -27,7 +27,7 @@ export function useFiles(): {
   async function make(kind: FileKind, withPieces = true): ReturnType<typeof askCore<'files'>> {
     await picture.changesMade();
     const { unit, paper, limits, cutting } = settings;
-    const wish = { ...cutting, mirrored: mirrored.value };
+    const options = { ...cutting, mirrored: mirrored.value };
     return askCore('files', {
       project: project.doc!,
       unit,
@@ -36,7 +36,7 @@ export function useFiles(): {
       withPieces,
       limits,
       supply: stock.supplyFor(project.doc!),
-      wish,
+      options,
       format: cutting.format,
     });
   }

@@ -75,7 +75,7 @@ export const usePicture = defineStore('picture', () => {
             unit: settings.unit,
             limits: settings.limits,
             supply: stock.supplyFor(doc),
-            wish: settings.cutting,
+            options: settings.cutting,
             unjudged: isUnjudged(doc),
           },
           { signal: judged.signal, onPart: (part) => showShape(part, doc) },

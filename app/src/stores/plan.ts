@@ -54,10 +54,10 @@ export const usePlan = defineStore('plan', () => {
     if (!doc || watching.value) return;
     watching.value = true;
     problem.value = null;
-    const wish = { ...settings.cutting, mirrored: false };
+    const options = { ...settings.cutting, mirrored: false };
     const supply = stock.supplyFor(doc);
     stopWork = watchCloser(
-      { project: doc, limits: settings.limits, supply, wish, seed: seed++ },
+      { project: doc, limits: settings.limits, supply, options, seed: seed++ },
       (part) => (closer.value = part),
       (why) => {
         problem.value = why;

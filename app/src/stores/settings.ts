@@ -1,10 +1,10 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
-import { limitsWith, type CutWish, type OwnLimits, type OwnSettings } from '@mivet/core';
+import { limitsWith, type CutOptions, type OwnLimits, type OwnSettings } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 
 /** In which format cut files are written, and what is cut besides the pieces. */
-export interface Cutting extends CutWish {
+export interface Cutting extends CutOptions {
   readonly format: 'svg' | 'dxf' | 'hpgl';
 }
 

@@ -44,8 +44,8 @@ export const useView = defineStore('view', () => {
   const showSlits = ref(true);
   /** The reading that is being asked for: the tape lies there. */
   const asked = shallowRef<Asked | null>(null);
-  /** Place of the opened finding, ringed in both views. */
-  const ringed = shallowRef<Place | null>(null);
+  /** Place of the opened finding, highlighted in both views. */
+  const highlighted = shallowRef<Place | null>(null);
   /** What holds the item that is being dragged, and where it is. */
   const guides = shallowRef<DragGuides | null>(null);
   /** What is tried out, while it is. */
@@ -67,7 +67,7 @@ export const useView = defineStore('view', () => {
     showStrain,
     showSlits,
     asked,
-    ringed,
+    highlighted,
     showKeys,
     showNames,
     cutShows,

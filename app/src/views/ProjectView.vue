@@ -36,7 +36,7 @@ watch(
   () => props.id,
   (id) => {
     view.selectedId = null;
-    view.ringed = null;
+    view.highlighted = null;
     view.showNames = false;
     // A handle is seen best from a little to the side.
     void project.open(id).then(() => (view.facing = (project.doc?.blank.handleWidthMm ?? 0) > 0 ? 0.7 : 0));

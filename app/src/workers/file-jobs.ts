@@ -16,17 +16,17 @@ type FilesInput = CoreJobs['files']['input'];
 
 /** Writes the files of a project that are asked for. */
 export async function files(input: FilesInput, _: Call, last: LastProject): Promise<readonly JobFile[]> {
-  const { project, unit, paper, kind, withPieces, wish, format } = input;
+  const { project, unit, paper, kind, withPieces, options, format } = input;
   if (kind === 'fit-pdf') return [await fitPaper(input)];
   const examined = await examinedWell(input, last, unit);
   const { wrap, cut, sheet, steps } = examined;
   const { films, name: title } = project;
-  if (kind === 'cut' && format !== 'dxf') return cutFiles(project, cut, sheet, wish, [CUT_WRITERS[format]]);
+  if (kind === 'cut' && format !== 'dxf') return cutFiles(project, cut, sheet, options, [CUT_WRITERS[format]]);
   if (kind === 'template-svg') return [{ name: 'template.svg', content: writeTemplateSvg(wrap, films, title) }];
   const [papers, fonts] = await Promise.all([import('@mivet/core/papers'), paperFonts()]);
   switch (kind) {
     case 'cut':
-      return cutFiles(project, cut, sheet, wish, [papers.writeDxf]);
+      return cutFiles(project, cut, sheet, options, [papers.writeDxf]);
     case 'template-dxf':
       return [{ name: 'template.dxf', content: papers.writeTemplateDxf(wrap, films) }];
     case 'template-pdf': {
@@ -40,7 +40,7 @@ export async function files(input: FilesInput, _: Call, last: LastProject): Prom
     case 'bench-pdf':
       return [{ name: 'bench.pdf', content: await papers.writeBenchPdf({ title, steps, paper, ...fonts }) }];
     case 'all':
-      return papers.jobFiles(project, examined, { unit, paper, cut: wish, ...fonts });
+      return papers.jobFiles(project, examined, { unit, paper, cut: options, ...fonts });
   }
 }
 
@@ -60,5 +60,5 @@ export async function send(
   last: LastProject,
 ): Promise<CoreJobs['send']['output']> {
   const { cut, sheet } = await examinedWell(input, last);
-  return loadsToSend(input.project, cut, sheet, input.wish);
+  return loadsToSend(input.project, cut, sheet, input.options);
 }

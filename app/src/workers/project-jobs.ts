@@ -16,7 +16,7 @@ import {
   seenPicture,
   shapePicture,
   stripPictures,
-  takenFor,
+  batchUsage,
   triedFixes,
 } from '@mivet/core';
 import { type Call, inTurns } from './call.ts';
@@ -67,7 +67,7 @@ export async function examinedWell(input: Input<'fixes'>, last: LastProject, uni
 
 /** The shape goes ahead; between the stages one listens whether it is still wanted. */
 export async function examine(input: Input<'examine'>, call: Call, last: LastProject): Answer<'examine'> {
-  const { project, unit, limits, supply, wish, unjudged } = input;
+  const { project, unit, limits, supply, options, unjudged } = input;
   if (unjudged) return examineLightly(input, call);
   const fonts = await fontsOf(project.items);
   const stages = examineStages({ project, fonts, limits: limitsWith(limits), supply, unit }, last.open(project));
@@ -75,7 +75,7 @@ export async function examine(input: Input<'examine'>, call: Call, last: LastPro
     if (stage === 'pieces' && shape) call.part(shapePicture(project, shape));
   });
   if (!made.ok) return made;
-  const judged = judgedShape(project, made, wish, supply);
+  const judged = judgedShape(project, made, options, supply);
   // Fixes are tried out before they are offered.
   const findings = judged.findings.map((one) => (one.finding.fixes.length === 0 ? one : { ...one, trying: true }));
   return { ok: true, ...judged, findings };
@@ -125,8 +125,8 @@ export async function batch(input: Input<'batch'>, _: Call, last: LastProject): 
   const made = await examined(input, last);
   if (!made.ok) return [];
   return input.times.map((times) => {
-    const { sheet, tapeMm2 } = takenFor(input.project, made.cut, made.sheet, input.supply, times);
-    return { times, films: sheet.takings.films, tapeMm2, loads: sheet.plan.loads.length };
+    const { sheet, tapeMm2 } = batchUsage(input.project, made.cut, made.sheet, input.supply, times);
+    return { times, films: sheet.usage.films, tapeMm2, loads: sheet.plan.loads.length };
   });
 }
 
@@ -135,7 +135,7 @@ const LOOK_MS = 60;
 
 /** Lays the films again and again, closer each time, until one has seen enough. */
 export async function closer(input: Input<'closer'>, call: Call, last: LastProject): Answer<'closer'> {
-  const { project, supply, wish, seed } = input;
+  const { project, supply, options, seed } = input;
   const { cut, sheet } = await examinedWell(input, last);
   const { films, laid } = project;
   let tries = 0;
@@ -144,7 +144,7 @@ export async function closer(input: Input<'closer'>, call: Call, last: LastProje
     tries++;
     if (!step) return;
     const better = planJob(cut, films, sheet.plan.board, supply, step.kept);
-    call.part({ sheet: better, strips: stripPictures(cut, better, wish, supply), kept: step.kept, tries });
+    call.part({ sheet: better, strips: stripPictures(cut, better, options, supply), kept: step.kept, tries });
   };
   await inTurns(plans, call, onPlan, LOOK_MS);
   return null;

@@ -3,10 +3,10 @@ import type {
   Backup,
   BackupResult,
   Box,
-  CutWish,
+  CutOptions,
   DrawingResult,
   Film,
-  FilmTaken,
+  FilmUse,
   JobFile,
   JobSheet,
   KeptFilm,
@@ -18,7 +18,7 @@ import type {
   SilhouetteOptions,
   SilhouetteResult,
   Supply,
-  TraceWish,
+  TraceOptions,
 } from '@mivet/core';
 import type {
   JudgedPicture,
@@ -61,7 +61,7 @@ export interface CoreJobs {
       readonly unit: 'mm' | 'in';
       readonly limits: OwnLimits;
       readonly supply: Supply;
-      readonly wish?: CutWish;
+      readonly options?: CutOptions;
       /** Whether only its shape is wanted, without what is too heavy to be worked out in good time. */
       readonly unjudged?: boolean;
     };
@@ -80,7 +80,7 @@ export interface CoreJobs {
     readonly output: { readonly result: DrawingResult; readonly matches: readonly (string | null)[] };
   };
   readonly trace: {
-    readonly input: { readonly picture: Picture; readonly wish: TraceWish; readonly films: readonly Film[] };
+    readonly input: { readonly picture: Picture; readonly options: TraceOptions; readonly films: readonly Film[] };
     readonly output: {
       readonly result: DrawingResult;
       readonly threshold: number;
@@ -134,7 +134,7 @@ export interface CoreJobs {
     };
     readonly output: readonly {
       readonly times: number;
-      readonly films: readonly FilmTaken[];
+      readonly films: readonly FilmUse[];
       readonly tapeMm2: number;
       readonly loads: number;
     }[];
@@ -145,7 +145,7 @@ export interface CoreJobs {
       readonly project: Project;
       readonly limits: OwnLimits;
       readonly supply: Supply;
-      readonly wish: CutWish & { readonly mirrored: boolean };
+      readonly options: CutOptions & { readonly mirrored: boolean };
     };
     readonly output: readonly Omit<SentLoad, 'id'>[];
   };
@@ -158,7 +158,7 @@ export interface CoreJobs {
       readonly limits: OwnLimits;
       readonly supply: Supply;
       /** What is cut besides the pieces, and the format of cut files. */
-      readonly wish: CutWish & { readonly mirrored: boolean };
+      readonly options: CutOptions & { readonly mirrored: boolean };
       readonly format: 'svg' | 'dxf' | 'hpgl';
       readonly withPieces: boolean;
     };
@@ -166,7 +166,7 @@ export interface CoreJobs {
   };
 }
 
-/** A call on its way to the worker, or the wish to give one up. */
+/** A call on its way to the worker, or or one that is given up. */
 export type CoreRequest =
   | {
       [K in keyof CoreJobs]: { readonly id: number; readonly job: K; readonly input: CoreJobs[K]['input'] };

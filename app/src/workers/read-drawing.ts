@@ -9,8 +9,8 @@ export function readDrawing({ text, films }: CoreJobs['drawing']['input']): Core
 }
 
 /** Finds the outlines in a picture, and a film for each of its colours. */
-export function readTrace({ picture, wish, films }: CoreJobs['trace']['input']): CoreJobs['trace']['output'] {
-  const { result, threshold, colours } = tracePicture(picture, wish);
+export function readTrace({ picture, options, films }: CoreJobs['trace']['input']): CoreJobs['trace']['output'] {
+  const { result, threshold, colours } = tracePicture(picture, options);
   return { result, threshold, colours, matches: filmsFor(result, films) };
 }
 

@@ -16,7 +16,7 @@ const pieces: CutPiece[] = [
   { pieceId: 'ring', paths: [circlePath({ x: 40, y: 40 }, 8, false), circlePath({ x: 40, y: 40 }, 15, true)] },
   { pieceId: 'square', paths: [square(80, 30, 20)] },
 ];
-const extrasOf = (wish: Partial<typeof PLAIN_CUT>, of = pieces): CutPiece[] => withExtras(of, strip, board, { ...PLAIN_CUT, ...wish }); // prettier-ignore
+const extrasOf = (options: Partial<typeof PLAIN_CUT>, of = pieces): CutPiece[] => withExtras(of, strip, board, { ...PLAIN_CUT, ...options }); // prettier-ignore
 
 describe('withExtras', () => {
   it('adds nothing that was not asked for', () => expect(extrasOf({})).toEqual(pieces));

@@ -16,7 +16,7 @@ type FilmArea = Pick<Strip, 'from' | 'to' | 'across'>;
 const takenOf = ({ from, used }: Strip): FilmArea => ({ from, to: from + used.along, across: used.across });
 
 /** What is cut besides the pieces, and how. */
-export interface CutWish {
+export interface CutOptions {
   /** mm by which the blade runs on past the start of an outline, so that its end comes free; 0 for none. */
   readonly overcutMm: number;
   /** mm between lines that part the waste so that a hand can hold it; 0 for none. */
@@ -26,7 +26,7 @@ export interface CutWish {
 }
 
 /** The pieces and nothing else. */
-export const PLAIN_CUT: CutWish = { overcutMm: 0, weedingMm: 0, testMark: false };
+export const PLAIN_CUT: CutOptions = { overcutMm: 0, weedingMm: 0, testMark: false };
 
 /** mm. Weeding lines and the test mark keep this far from every piece, and a little from the edge of the film. */
 const CLEAR_MM = 1;
@@ -42,19 +42,19 @@ const [MARK_WIDE, MARK_HIGH, MARK_SQUARE] = [10, 9, 3];
  * @param strip where its film lies
  * @param board for its margin
  */
-export function withExtras(pieces: readonly CutPiece[], strip: Strip, board: Board, wish: CutWish): CutPiece[] {
+export function withExtras(pieces: readonly CutPiece[], strip: Strip, board: Board, options: CutOptions): CutPiece[] {
   const solid = pieces.map(({ paths }) => flattenPath(paths.at(-1)!, 0.01));
   const taken = takenOf(strip);
   // On an offcut that is no rectangle they might lie beside the film, where the blade meets the board.
   const plain = strip.outline === null;
-  const mark = wish.testMark && plain ? testMark(solid, taken, board) : null;
+  const mark = options.testMark && plain ? testMark(solid, taken, board) : null;
   const lines =
-    wish.weedingMm > 0 && plain
-      ? weedingLines(mark ? [...solid, mark.solid] : solid, taken, board, wish.weedingMm)
+    options.weedingMm > 0 && plain
+      ? weedingLines(mark ? [...solid, mark.solid] : solid, taken, board, options.weedingMm)
       : [];
   return [
     ...(mark ? [{ pieceId: 'test-mark', paths: mark.paths }] : []),
-    ...pieces.map((piece) => ({ ...piece, paths: piece.paths.map((path) => overcut(path, wish.overcutMm)) })),
+    ...pieces.map((piece) => ({ ...piece, paths: piece.paths.map((path) => overcut(path, options.overcutMm)) })),
     ...(lines.length > 0 ? [{ pieceId: 'weeding', paths: lines }] : []),
   ];
 }

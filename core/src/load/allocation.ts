@@ -1,5 +1,5 @@
 /** Where the film of one strip comes from. */
-export interface Taking {
+export interface Allocation {
   readonly film: string;
   readonly load: number;
   /** Which strip of the load, from 0. */

@@ -7,7 +7,7 @@ import type { Supply } from '../model/stock.ts';
 import { tapeArea } from './tape-usage.ts';
 
 /** What a batch of some count takes, by a plan of its own. */
-export interface BatchTaken {
+export interface BatchUsage {
   readonly sheet: JobSheet;
   /** mm² of transfer tape that lift everything. */
   readonly tapeMm2: number;
@@ -38,13 +38,13 @@ export function blanksFor({
  * @param supply what film there is
  * @param times whole number from 1
  */
-export function takenFor(
+export function batchUsage(
   { films }: Pick<Project, 'films'>,
   cut: readonly CuttablePiece[],
   sheet: JobSheet,
   supply: Supply,
   times: number,
-): BatchTaken {
+): BatchUsage {
   const all = Array.from({ length: times }, (_, i) =>
     cut.map((piece) => (i === 0 ? piece : { ...piece, part: `${piece.part || 'piece'}-again-${i + 1}` })),
   ).flat();

@@ -2,7 +2,7 @@ import type { Film } from '../model/film.ts';
 import type { LoadPlan } from './load.ts';
 import type { BookedThing, Booking, CountedBlank, StockThing } from '../model/stock.ts';
 import { pricePerMm2 } from './supply.ts';
-import type { Takings } from './usage.ts';
+import type { FilmUsage } from './usage.ts';
 
 /** What changes on the shelf: things to write, and ids of things that are gone. */
 export interface ShelfChange {
@@ -28,7 +28,7 @@ export type BookingResult =
 /** What is booked. */
 export interface ToBook {
   readonly plan: Pick<LoadPlan, 'board' | 'loads'>;
-  readonly takings: Takings;
+  readonly usage: FilmUsage;
   readonly films: readonly Film[];
   readonly projectId: string;
   readonly title: string;
@@ -47,7 +47,7 @@ export interface ToBook {
  * Takes what a plan takes off the shelf and puts what is left of it there, with a record by which it can be put back.
  *
  * @param things everything on the shelf, as it is now
- * @param what plan and takings that were worked out from it
+ * @param what plan and film usage that were worked out from it
  * @param counted blanks that are counted, and how many stand there; where there are too few, what there is is taken
  * @returns nothing is changed when something that it takes is gone meanwhile
  */
@@ -61,7 +61,7 @@ export function bookPlan(
   const after = new Map<string, BookedThing>();
   const remove: string[] = [];
   const nameOf = (film: string): string => what.films.find(({ id }) => id === film)?.name ?? film;
-  for (const { film, from, lengthMm } of what.takings.strips) {
+  for (const { film, from, lengthMm } of what.usage.strips) {
     if (from.kind === 'rest' || from.kind === 'unknown') continue;
     const thing = after.get(from.id) ?? now.get(from.id);
     if (!thing || (thing.kind !== 'film' && thing.kind !== 'offcut'))
@@ -78,7 +78,7 @@ export function bookPlan(
       after.set(thing.id, { ...thing, count: thing.count - 1 });
     }
   }
-  for (const { film, widthMm, lengthMm, outline, of } of what.takings.born) {
+  for (const { film, widthMm, lengthMm, outline, of } of what.usage.born) {
     const source = of === null ? undefined : now.get(of);
     const known = source?.kind === 'film' || source?.kind === 'offcut' ? source : null;
     const made = what.films.find(({ id }) => id === film);
@@ -121,7 +121,7 @@ export function bookPlan(
     at: what.at,
     projectId: what.projectId,
     title: what.title,
-    used: what.takings.films.flatMap(({ film, areaMm2, cost }) => {
+    used: what.usage.films.flatMap(({ film, areaMm2, cost }) => {
       const made = what.films.find(({ id }) => id === film);
       return made ? [{ film: made, areaMm2, cost }] : [];
     }),

@@ -1,4 +1,4 @@
-import type { FilmTaken } from './usage.ts';
+import type { FilmUse } from './usage.ts';
 
 /** What a person reckons a job by, in their own money. */
 export interface CostRates {
@@ -44,7 +44,7 @@ export interface Cost {
  * @param films what is taken for all of them
  * @param tapeMm2 area of tape that lifts all of them, mm²
  */
-export function costOf(count: number, films: readonly FilmTaken[], tapeMm2: number, rates: CostRates): Cost {
+export function costOf(count: number, films: readonly FilmUse[], tapeMm2: number, rates: CostRates): Cost {
   const film = films.reduce((sum, { cost, areaMm2 }) => sum + (cost ?? areaMm2 * rates.filmPerMm2), 0);
   const tape = (tapeMm2 * rates.tapePerMm2) / rates.tapeUses;
   const blanks = count * rates.blank;

@@ -8,8 +8,8 @@ import { blocksOf } from './blocks.ts';
 import type { LoadPlan } from './load.ts';
 import { planLoads } from './load.ts';
 import { NO_STOCK } from './supply.ts';
-import type { Takings } from './usage.ts';
-import { takeOff } from './usage.ts';
+import type { FilmUsage } from './usage.ts';
+import { allocateFilm } from './usage.ts';
 
 /** What one film needs. */
 export interface FilmNeed {
@@ -24,7 +24,7 @@ export interface FilmNeed {
 export interface JobSheet {
   readonly plan: LoadPlan;
   /** Where the film for it comes from, and what is left. */
-  readonly takings: Takings;
+  readonly usage: FilmUsage;
   readonly needs: readonly FilmNeed[];
   /** Share of the film laid on boards that ends up as pieces. */
   readonly use: number;
@@ -66,5 +66,5 @@ export function planJob(
   const taken = strips.reduce((sum, { used }) => sum + used.along * used.across, 0);
   const placed = new Set(strips.map((s) => s.film));
   const used = list.filter((n) => placed.has(n.film.id)).reduce((sum, n) => sum + n.areaMm2, 0);
-  return { plan, takings: takeOff(plan, supply, blocks), needs: list, use: taken > 0 ? used / taken : 0 };
+  return { plan, usage: allocateFilm(plan, supply, blocks), needs: list, use: taken > 0 ? used / taken : 0 };
 }

@@ -84,8 +84,8 @@ export function planLoads(
     const known = keptFor(own, board, supply, kept);
     if (known) return { own, lots: known.lots, left: [] };
     let best: LotStep = { lots: [], left: own };
-    const wish = { gapMm: board.gapMm, searches: searchesFor(own.length) };
-    for (const step of lotsOfFilm(own, roomFor(own, board, supply), wish)) {
+    const options = { gapMm: board.gapMm, searches: searchesFor(own.length) };
+    for (const step of lotsOfFilm(own, roomFor(own, board, supply), options)) {
       best = step ?? best;
       if (step && own.length >= MANY_PARTS) break;
     }

@@ -28,7 +28,7 @@ export interface LotStep {
 }
 
 /** How a film is laid. */
-export interface LotWish {
+export interface LotOptions {
   readonly gapMm: number;
   readonly seed?: number;
   /** How often other ways are searched for; left out, again and again. */
@@ -52,7 +52,7 @@ const OFFCUT_TRIES = 3;
 export function* lotsOfFilm(
   blocks: readonly FilmBlock[],
   room: Room,
-  { gapMm, seed = 1, like = [], searches }: LotWish,
+  { gapMm, seed = 1, like = [], searches }: LotOptions,
 ): Generator<LotStep | null, void> {
   const fixed = like.flatMap((lot) => lot.parts.filter((part) => part.fixed));
   const kinds = { along: room.along, across: room.across };

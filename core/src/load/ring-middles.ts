@@ -1,7 +1,7 @@
 import { boxOfCoordinates } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringArea } from '../polygon/polygon.ts';
-import type { Taking } from './allocation.ts';
+import type { Allocation } from './allocation.ts';
 import type { FilmBlock } from './blocks.ts';
 import type { Leftover } from './leftover.ts';
 import { isWorthKeeping, SMALLEST_MM2 } from './leftover.ts';
@@ -15,7 +15,7 @@ const RING_CLEAR_MM = 1;
 export function ringMiddles(
   strip: Strip,
   blocks: readonly FilmBlock[],
-  taken: readonly Taking[],
+  taken: readonly Allocation[],
   load: number,
 ): Leftover[] {
   const laid = strip.parts.flatMap((one) => {

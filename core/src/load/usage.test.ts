@@ -8,7 +8,7 @@ import { planLoads, type LoadPlan } from './load.ts';
 import { type FilmBlock } from './blocks.ts';
 import type { StockTape, StockThing, Supply } from '../model/stock.ts';
 import { NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './supply.ts';
-import { takeOff } from './usage.ts';
+import { allocateFilm } from './usage.ts';
 import { carryingTapes, tapeArea, tapeLength } from './tape-usage.ts';
 
 const [deep, shallows] = [STARTING_FILMS[0]!, STARTING_FILMS[1]!];
@@ -20,9 +20,9 @@ const block = (part: string, width: number, height: number, change: Partial<Film
   ...change,
 });
 const supply = (...things: StockThing[]): Supply => supplyOf(things, '2026-05-04');
-const taken = (blocks: FilmBlock[], from: Supply): ReturnType<typeof takeOff> & { plan: LoadPlan } => {
+const taken = (blocks: FilmBlock[], from: Supply): ReturnType<typeof allocateFilm> & { plan: LoadPlan } => {
   const plan = planLoads(blocks, square, from);
-  return { plan, ...takeOff(plan, from, blocks) };
+  return { plan, ...allocateFilm(plan, from, blocks) };
 };
 
 describe('offcuts in a plan', () => {
@@ -78,7 +78,7 @@ describe('offcuts in a plan', () => {
   });
 });
 
-describe('takeOff', () => {
+describe('allocateFilm', () => {
   it('cuts a strip off the roll where that takes least of its length, and keeps the rest', () => {
     // 246 × 50 lies turned: 56 along, 252 across. Of the roll, 300 wide, 56 mm go; 56 × 48 stays, worth keeping.
     const { strips, films, born } = taken([block('', 246, 50)], supply(makeStockFilm()));
@@ -155,8 +155,8 @@ describe('booking', () => {
   let ids = 0;
   const toBook = (blocks: FilmBlock[], from: readonly StockThing[]): ToBook => {
     const plan = planLoads(blocks, square, supplyOf(from, ''));
-    const takings = takeOff(plan, supplyOf(from, ''), blocks);
-    return { plan, takings, films: STARTING_FILMS, projectId: 'p', title: 'Job', cutMm: 2000, at: '2026-05-04T10:00:00.000Z', newId: () => `new-${ids++}` }; // prettier-ignore
+    const usage = allocateFilm(plan, supplyOf(from, ''), blocks);
+    return { plan, usage, films: STARTING_FILMS, projectId: 'p', title: 'Job', cutMm: 2000, at: '2026-05-04T10:00:00.000Z', newId: () => `new-${ids++}` }; // prettier-ignore
   };
   const applied = (from: readonly StockThing[], { put, remove }: ShelfChange): StockThing[] => {
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
@@ -257,7 +257,7 @@ describe('booking', () => {
       fc.property(fc.array(fc.tuple(size, size, films), { minLength: 1, maxLength: 6 }), (list) => {
         const blocks = list.map(([w, h, film], i) => block(`p${i}`, w, h, { film }));
         const what = toBook(blocks, things);
-        if (what.takings.films.some(({ short }) => short > 0)) return;
+        if (what.usage.films.some(({ short }) => short > 0)) return;
         const booked = bookPlan(things, what);
         if (!booked.ok) throw new Error(booked.problem.code);
         const after = applied(things, booked.change);
@@ -266,7 +266,7 @@ describe('booking', () => {
             if (t.kind === 'film' && t.film.id === film) return sum + t.count * t.widthMm * t.lengthMm;
             return t.kind === 'offcut' && t.film.id === film ? sum + t.widthMm * t.lengthMm : sum;
           }, 0);
-        for (const { film, areaMm2 } of what.takings.films) {
+        for (const { film, areaMm2 } of what.usage.films) {
           expect(lying(things, film) - lying(after, film)).toBeCloseTo(areaMm2, 3);
           // What is cut is never more than what went.
           const cut = blocks.filter((b) => b.film === film && what.plan.loads.some(({ strips }) => strips.some((s) => s.film === film && s.parts.some(({ part }) => part === b.part)))); // prettier-ignore

@@ -1,6 +1,6 @@
 import type { Offcut, StockFilm, Supply } from '../model/stock.ts';
 import { ringArea } from '../polygon/polygon.ts';
-import type { Taking } from './allocation.ts';
+import type { Allocation } from './allocation.ts';
 import type { FilmBlock } from './blocks.ts';
 import type { Leftover } from './leftover.ts';
 import { isWorthKeeping, restsOf } from './leftover.ts';
@@ -9,7 +9,7 @@ import { ringMiddles } from './ring-middles.ts';
 import { lotsOf, offcutRing, offcutsOf, pricePerMm2 } from './supply.ts';
 
 /** What a plan takes off the shelf, film by film. */
-export interface FilmTaken {
+export interface FilmUse {
   readonly film: string;
   /** mm² that are gone for good: cut off, less what is kept of it. */
   readonly areaMm2: number;
@@ -23,9 +23,9 @@ export interface FilmTaken {
 }
 
 /** What a plan takes, and what it leaves. */
-export interface Takings {
-  readonly strips: readonly Taking[];
-  readonly films: readonly FilmTaken[];
+export interface FilmUsage {
+  readonly strips: readonly Allocation[];
+  readonly films: readonly FilmUse[];
   readonly born: readonly Leftover[];
 }
 
@@ -46,7 +46,7 @@ interface Wanted {
   readonly turns: boolean;
 }
 
-type From = Pick<Taking, 'from' | 'lengthMm' | 'widthMm'>;
+type From = Pick<Allocation, 'from' | 'lengthMm' | 'widthMm'>;
 
 /**
  * Where the film of every strip is cut off: the rest of what is taken already first, then what was bought first; off a roll
@@ -56,10 +56,14 @@ type From = Pick<Taking, 'from' | 'lengthMm' | 'widthMm'>;
  * @param supply what lies on the shelf
  * @param blocks parts as they were laid, for what can be kept of the inside of rings
  */
-export function takeOff({ loads }: Pick<LoadPlan, 'loads'>, supply: Supply, blocks: readonly FilmBlock[]): Takings {
+export function allocateFilm(
+  { loads }: Pick<LoadPlan, 'loads'>,
+  supply: Supply,
+  blocks: readonly FilmBlock[],
+): FilmUsage {
   const shelf = new CuttingTable(supply);
   const strips = loads.flatMap((load) =>
-    load.strips.map((strip, index): Taking => {
+    load.strips.map((strip, index): Allocation => {
       const { film, used } = strip;
       const offcut = strip.offcut === null ? undefined : offcutsOf(supply, film).find((o) => o.id === strip.offcut);
       const wanted = { film, length: used.along, width: used.across, turns: !isDirectional(strip, blocks, supply) };
@@ -137,7 +141,7 @@ class CuttingTable {
     return { from: { kind: 'unknown' }, lengthMm: length, widthMm: width };
   }
 
-  films(): FilmTaken[] {
+  films(): FilmUse[] {
     return [...this.#sums].map(([film, { area, ...rest }]) => ({ film, areaMm2: area, ...rest }));
   }
 

@@ -1,4 +1,4 @@
-import type { Draft, Drafts, Outlook } from './partial-layout.ts';
+import type { PartialLayout, PartialLayouts, Outlook } from './partial-layout.ts';
 import { markWith } from './partial-layout.ts';
 import type { Kinds } from './kinds.ts';
 
@@ -10,76 +10,78 @@ export interface Taste {
   readonly sooner: readonly number[];
 }
 
-/** Ways to go on that are looked at from one draft, and for each draft that is kept. */
+/** Ways to go on that are looked at from one partial layout, and for each partial layout that is kept. */
 const [WAYS, LOOKED_AT] = [6, 3];
 /** What a cell of the parts that are left weighs against one that is lost: what is laid well is worth some loss. */
 const LEFT_WEIGHS = 0.2;
 
 /**
- * Lays parts one after the other, the one that fits best first, on several drafts at once: of all ways to lay one part
- * more, those go on that lose the least room and leave the least to lay.
+ * Lays parts one after the other, the one that fits best first, on several partial layouts at once: of all ways to lay
+ * one part more, those go on that lose the least room and leave the least to lay.
  *
- * @param bare the draft on which nothing lies
- * @param width drafts that are kept at each step
- * @returns yields `null` whenever one may stop in between; at last the drafts on which all parts lie, before its limit
- * @source beam search; cf. J. Bennell and X. Song, "A beam search implementation for the irregular shape packing problem",
+ * @param bare the partial layout on which nothing lies
+ * @param width partial layouts that are kept at each step
+ * @returns yields `null` whenever one may stop in between; at last the partial layouts on which all parts lie, before
+ *   its limit
+ * @source beam search; cf. J. Bennell and X. Song, "A beam search implementation for the irregular shape packing
+ *   problem",
  *   2010: ways are filtered by a look at the one part, then judged by what comes of it
  */
-export function* bestDrafts(
-  drafts: Drafts,
+export function* bestLayouts(
+  layouts: PartialLayouts,
   limit: number,
   all: Kinds,
   taste: Taste,
   width: number,
-): Generator<null, readonly Draft[]> {
+): Generator<null, readonly PartialLayout[]> {
   const count = all.kinds.reduce((sum, { parts }) => sum + parts.length, 0);
-  let kept: readonly Draft[] = [drafts.bare(limit)];
+  let kept: readonly PartialLayout[] = [layouts.bare(limit)];
   for (let depth = 0; depth < count && kept.length > 0; depth++) {
-    const ways = kept.flatMap((draft) => bestWays(drafts, draft, all, taste)).sort((a, b) => b.score - a.score);
+    const ways = kept.flatMap((layout) => bestWays(layouts, layout, all, taste)).sort((a, b) => b.score - a.score);
     const seen = new Set<number>();
     const looks: { look: Outlook; worth: number }[] = [];
     let looked = 0;
-    for (const { draft, shape } of ways) {
+    for (const { layout, shape } of ways) {
       if (looked >= LOOKED_AT * width) break;
       // The same parts at the same places, laid in another order.
-      const mark = markWith(draft, shape);
+      const mark = markWith(layout, shape);
       if (seen.has(mark)) continue;
       seen.add(mark);
-      const look = drafts.outlook(draft, shape);
+      const look = layouts.outlook(layout, shape);
       looked++;
       if ((looked & 15) === 0) yield null;
       if (!look) continue;
       looks.push({ look, worth: look.lost + LEFT_WEIGHS * look.cellsLeft });
     }
     looks.sort((a, b) => a.worth - b.worth);
-    const next: Draft[] = [];
+    const next: PartialLayout[] = [];
     for (const { look } of looks.slice(0, width)) {
-      next.push(drafts.follow(look));
+      next.push(layouts.follow(look));
       yield null;
     }
-    drafts.drop(kept);
+    layouts.drop(kept);
     kept = next;
   }
   return kept;
 }
 
-/** The best ways to lay one part more on a draft: each shape where it fits first. */
+/** The best ways to lay one part more on a partial layout: each shape where it fits first. */
 function bestWays(
-  drafts: Drafts,
-  draft: Draft,
+  layouts: PartialLayouts,
+  layout: PartialLayout,
   all: Kinds,
   taste: Taste,
-): { draft: Draft; shape: number; score: number }[] {
-  const ways: { draft: Draft; shape: number; score: number }[] = [];
+): { layout: PartialLayout; shape: number; score: number }[] {
+  const ways: { layout: PartialLayout; shape: number; score: number }[] = [];
   const side = Math.sqrt(all.biggest);
   all.shapes.forEach(({ kind, cells }, s) => {
-    if (draft.left[kind] === 0 || draft.row[s]! < 0) return;
+    if (layout.left[kind] === 0 || layout.row[s]! < 0) return;
     const score =
-      drafts.touch(draft, s) -
-      (taste.along * (draft.column[s]! - draft.from)) / side +
+      layouts.touch(layout, s) -
+      (taste.along * (layout.column[s]! - layout.from)) / side +
       taste.size * Math.sqrt(cells / all.biggest) +
       taste.sooner[kind]!;
-    ways.push({ draft, shape: s, score });
+    ways.push({ layout, shape: s, score });
   });
   return ways.sort((a, b) => b.score - a.score).slice(0, WAYS);
 }

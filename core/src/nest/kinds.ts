@@ -1,6 +1,6 @@
 import type { CellShape } from '../raster/cells.ts';
-import type { Clash } from '../raster/no-fit-mask.ts';
-import { clashBetween } from '../raster/no-fit-mask.ts';
+import type { NoFitMask } from '../raster/no-fit-mask.ts';
+import { noFitMaskOf } from '../raster/no-fit-mask.ts';
 
 /** Parts of the same shapes: whichever of them is laid, the plan is the same. */
 export interface PartKind {
@@ -22,17 +22,17 @@ export interface SearchShape extends CellShape {
   readonly beside: { readonly words: number; readonly bits: Int32Array; readonly total: number };
 }
 
-/** What is searched with: kinds of parts, their shapes, and where those clash. */
+/** What is searched with: kinds of parts, their shapes, and where those do not fit beside each other. */
 export interface Kinds {
   readonly kinds: readonly PartKind[];
   readonly shapes: readonly SearchShape[];
   /** Cells of the largest. */
   readonly biggest: number;
   /** Where the second cannot lie because of the first. */
-  clash(lying: number, other: number): Clash;
+  noFit(lying: number, other: number): NoFitMask;
 }
 
-/** Bytes of clashes that are kept; past that, they are made anew. */
+/** Bytes of no-fit masks that are kept; past that, they are made anew. */
 const KEPT_BYTES = 96e6;
 
 /**
@@ -56,15 +56,15 @@ export function kindsOf(parts: readonly (readonly CellShape[])[]): Kinds {
     return { parts: group, from, to: shapes.length, cells: Math.min(...own.map(({ cells }) => cells)) };
   });
   let kept = 0;
-  let known: (Clash | undefined)[][] = shapes.map(() => []);
+  let known: (NoFitMask | undefined)[][] = shapes.map(() => []);
   return {
     kinds,
     shapes,
     biggest: Math.max(...shapes.map(({ cells }) => cells)),
-    clash: (lying, other) => {
+    noFit: (lying, other) => {
       const old = known[lying]![other];
       if (old) return old;
-      const made = clashBetween(shapes[lying]!, shapes[other]!);
+      const made = noFitMaskOf(shapes[lying]!, shapes[other]!);
       kept += made.bits.byteLength;
       if (kept > KEPT_BYTES) {
         known = shapes.map(() => []);

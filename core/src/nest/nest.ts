@@ -12,42 +12,42 @@ import { searches } from './search.ts';
 import type { FixedPart, MovablePart } from './shapes.ts';
 import { cellFor, grownAsOne, placeRings, ROUND_SHARE, turnRings, wholeCells } from './shapes.ts';
 import { endOf, tableFor } from './table.ts';
-import type { NestPart, Nesting, NestSheet, NestWish } from './nesting.ts';
+import type { NestPart, Nesting, NestSheet, NestOptions } from './nesting.ts';
 
 /**
- * mm by which outlines may stray while places are looked for: the more parts, the rougher, so that the first plan is there
- * at once. The gap is that much wider, and a hair for rounding.
+ * mm by which outlines may stray while places are looked for: the more parts, the rougher, so that the first plan is
+ * there at once. The gap is that much wider, and a hair for rounding.
  */
 const strayFor = (parts: number): number => (parts > MANY ? 0.4 : 0.1);
 const MANY = 40;
-const HAIR_MM = 0.02;
+const ROUNDING_MM = 0.02;
 /**
  * Lays parts in their true shapes on as few sheets as can be, and of those on as short a length: at once by size, then
  * better and better for as long as it is asked to go on.
  *
  * First, parts are laid by size, each as near to the beginning as it fits, in holes and between others too. Then, again
- * and again, they are laid on many drafts at once, of which those go on that lose the least room. At last they are pushed
- * together in finer cells. Every part is grown by half the gap and takes all cells that it touches, so that
+ * and again, they are laid on many partial layouts at once, of which those go on that lose the least room. At last they
+ * are pushed together in finer cells. Every part is grown by half the gap and takes all cells that it touches, so that
  * parts never come nearer to each other than the gap.
  *
  * @param parts what is laid
  * @param sheets in the order in which they are filled; the last may be opened again and again
- * @param wish gap and seed
+ * @param options gap and seed
  * @returns yields a plan whenever it is better than the last, and `null` whenever one may stop in between
  * @source bottom-left placement on a bit raster; `nest-beam.ts` for the search
  */
 export function* nest(
   parts: readonly NestPart[],
   sheets: readonly NestSheet[],
-  wish: NestWish,
+  options: NestOptions,
 ): Generator<Nesting | null, void> {
   const stray = strayFor(parts.length);
-  const gap = (wish.gapMm + 2 * stray + HAIR_MM) / (1 - 2 * ROUND_SHARE);
-  const cell = wholeCells(wish.cellMm ?? cellFor(parts, gap), sheets.at(-1)!.acrossMm + gap);
-  const random = seeded(wish.seed);
+  const gap = (options.gapMm + 2 * stray + ROUNDING_MM) / (1 - 2 * ROUND_SHARE);
+  const cell = wholeCells(options.cellMm ?? cellFor(parts, gap), sheets.at(-1)!.acrossMm + gap);
+  const random = seeded(options.seed);
   const kindsIn = (size: number): [number, number][] => sheets.map((sheet) => cellsOf(sheet, gap, size));
   const kinds = kindsIn(cell);
-  const fixed = (wish.fixed ?? []).flatMap((laid): FixedPart[] => {
+  const fixed = (options.fixed ?? []).flatMap((laid): FixedPart[] => {
     const part = parts.find(({ id }) => id === laid.id);
     return part ? [{ laid, rings: placeRings(grownAsOne(part.rings, gap, stray), laid) }] : [];
   });
@@ -98,7 +98,7 @@ export function* nest(
   // What ends later than the best plan can only be shorter where pushing together helps.
   const limit = (): number =>
     best.plan.left.length > left.length ? table.columns : Math.min(table.columns, best.end + 2);
-  for (const places of searches(shapes, table, limit, random, wish.searches)) yield places && better(places);
+  for (const places of searches(shapes, table, limit, random, options.searches)) yield places && better(places);
 }
 
 /** What is in the way from the beginning, in the frame of a sheet: of all sheets of a kind, or of one. */

@@ -26,7 +26,7 @@ export interface NestSheet {
 }
 
 /** How parts are laid. */
-export interface NestWish {
+export interface NestOptions {
   /** mm between parts, so that scissors pass. */
   readonly gapMm: number;
   /** The same seed gives the same plans, one after the other. */

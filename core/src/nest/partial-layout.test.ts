@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { CellShape } from '../raster/cells.ts';
 import { cellShape } from '../raster/cells.ts';
-import { clashesAt, clashBetween } from '../raster/no-fit-mask.ts';
-import { Drafts } from './partial-layout.ts';
+import { isForbiddenAt, noFitMaskOf } from '../raster/no-fit-mask.ts';
+import { PartialLayouts } from './partial-layout.ts';
 import { kindsOf } from './kinds.ts';
 import { tableOf } from './table.ts';
 
@@ -33,17 +33,17 @@ const cellsOf = ({ runs }: CellShape): [number, number][] =>
     Array.from({ length: runs[3 * k + 2]! }, (_, r): [number, number] => [runs[3 * k]!, runs[3 * k + 1]! + r]),
   ).flat();
 
-describe('clashBetween', () => {
+describe('noFitMaskOf', () => {
   it('is set just where two shapes have a cell in common', () => {
     fc.assert(
       fc.property(shape, shape, (lying, other) => {
-        const clash = clashBetween(lying, other);
+        const noFit = noFitMaskOf(lying, other);
         const taken = new Set(cellsOf(lying).map(String));
         const cells = cellsOf(other);
         for (let c = -other.columns - 1; c <= lying.columns + 1; c++)
           for (let r = -other.rows - 33; r <= lying.rows + 33; r++) {
             const meet = cells.some(([x, y]) => taken.has(String([x + c, y + r])));
-            expect(clashesAt(clash, c, r)).toBe(meet);
+            expect(isForbiddenAt(noFit, c, r)).toBe(meet);
           }
       }),
       { numRuns: 40 },
@@ -51,7 +51,7 @@ describe('clashBetween', () => {
   });
 });
 
-describe('Drafts', () => {
+describe('PartialLayouts', () => {
   it('knows at each step where every shape fits first, what it touches there and what is lost', () => {
     const sets = fc.array(shape, { minLength: 2, maxLength: 7 });
     fc.assert(
@@ -65,18 +65,18 @@ describe('Drafts', () => {
           table.bare.block(first + 5, 10, 11);
           const all = kindsOf(set.map((one) => [one]));
           const limit = first + 30;
-          const drafts = new Drafts(all, table, first + 35);
+          const layouts = new PartialLayouts(all, table, first + 35);
           const sheet = table.bare.copy();
-          let draft = drafts.bare(limit);
+          let layout = layouts.bare(limit);
           for (const pick of picks) {
-            const open = all.shapes.flatMap(({ kind }, s) => (draft.left[kind]! > 0 ? [s] : []));
+            const open = all.shapes.flatMap(({ kind }, s) => (layout.left[kind]! > 0 ? [s] : []));
             if (open.length === 0) break;
             let nearest = limit;
             for (const s of open) {
               const found = sheet.findRoom(all.shapes[s]!, 0, limit);
-              expect(draft.row[s]).toBe(found?.row ?? -1);
+              expect(layout.row[s]).toBe(found?.row ?? -1);
               if (!found) continue;
-              expect(draft.column[s]).toBe(found.column);
+              expect(layout.column[s]).toBe(found.column);
               nearest = Math.min(nearest, found.column);
               // What is beside it is taken, a wall, or off the sheet; past the limit nothing counts.
               const { rim } = all.shapes[s]!;
@@ -85,21 +85,21 @@ describe('Drafts', () => {
                 const [c, r] = [found.column + rim[k]!, found.row + rim[k + 1]!];
                 if (c < 0 || r < 0 || r >= 70 || (c < limit && sheet.isTaken(c, r))) beside++;
               }
-              expect(drafts.touch(draft, s)).toBeCloseTo((2 * beside) / rim.length, 12);
+              expect(layouts.touch(layout, s)).toBeCloseTo((2 * beside) / rim.length, 12);
             }
-            expect(draft.from).toBe(nearest);
+            expect(layout.from).toBe(nearest);
             let lost = 0;
             for (let c = 0; c < nearest; c++) for (let r = 0; r < 70; r++) if (!sheet.isTaken(c, r)) lost++;
-            expect(draft.lost).toBe(lost);
+            expect(layout.lost).toBe(lost);
             const s = open[pick % open.length]!;
             const place = sheet.findRoom(all.shapes[s]!, 0, limit);
-            const look = place ? drafts.outlook(draft, s) : null;
+            const look = place ? layouts.outlook(layout, s) : null;
             if (!place || !look) break;
             sheet.lay(all.shapes[s]!, place.column, place.row);
-            const next = drafts.follow(look);
-            drafts.drop([draft]);
-            draft = next;
-            if (draft.cellsLeft === 0) break;
+            const next = layouts.follow(look);
+            layouts.drop([layout]);
+            layout = next;
+            if (layout.cellsLeft === 0) break;
           }
         },
       ),
@@ -112,12 +112,12 @@ describe('Drafts', () => {
     const bar = cellShape([box(0, 0, 2, 8)], 1);
     const all = kindsOf([[square], [bar], [square]]);
     expect(all.kinds.map(({ parts }) => parts)).toEqual([[0, 2], [1]]);
-    const drafts = new Drafts(all, tableOf([{ kind: 0, columns: 20, rows: 8 }]), 20);
-    let draft = drafts.bare(20);
-    for (const s of [0, 1, 0]) draft = drafts.follow(drafts.outlook(draft, s)!);
+    const layouts = new PartialLayouts(all, tableOf([{ kind: 0, columns: 20, rows: 8 }]), 20);
+    let layout = layouts.bare(20);
+    for (const s of [0, 1, 0]) layout = layouts.follow(layouts.outlook(layout, s)!);
     // Two squares of 4 × 4 lie one above the other, or one behind a bar of 2 × 8 and the other square.
-    const places = drafts.places(draft).map((place) => [place!.column, place!.row]);
+    const places = layouts.places(layout).map((place) => [place!.column, place!.row]);
     expect(new Set(places.map(String))).toEqual(new Set(['0,0', '0,4', '4,0']));
-    expect(draft.left).toEqual([0, 0]);
+    expect(layout.left).toEqual([0, 0]);
   });
 });

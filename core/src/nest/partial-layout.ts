@@ -1,5 +1,5 @@
-import type { Clash } from '../raster/no-fit-mask.ts';
-import { bitsIn, clashesAt, firstOpen, firstOpenBeside, orMoved, setBits } from '../raster/no-fit-mask.ts';
+import type { NoFitMask } from '../raster/no-fit-mask.ts';
+import { bitsIn, isForbiddenAt, firstOpen, firstOpenBeside, orMoved, setBits } from '../raster/no-fit-mask.ts';
 import type { Kinds } from './kinds.ts';
 import type { CellPlace, Table } from './table.ts';
 
@@ -15,14 +15,14 @@ interface Laid {
  * A table on which some of the parts lie. For every shape that is left it is known where it no longer fits, so that the
  * first place where it does is read off and never searched for.
  */
-export interface Draft {
+export interface PartialLayout {
   /** Column that all looks begin at: nothing that is left fits before it. */
   readonly from: number;
   /** Column that all parts have to stay before. */
   readonly limit: number;
   /**
-   * For each shape and column, a bit for every row that its lower left cell cannot be in; then for each column, from the one
-   * before the first on, a bit for every cell that is taken, with a row more on either side.
+   * For each shape and column, a bit for every row that its lower left cell cannot be in; then for each column, from
+   * the one before the first on, a bit for every cell that is taken, with a row more on either side.
    */
   readonly bits: Int32Array;
   /** Where each shape fits first; row −1 where it fits nowhere. */
@@ -43,9 +43,9 @@ export interface Draft {
   readonly mark: number;
 }
 
-/** What a draft would be like with one more shape laid where it fits first. */
+/** What a partial layout would be like with one more shape laid where it fits first. */
 export interface Outlook {
-  readonly draft: Draft;
+  readonly layout: PartialLayout;
   readonly shape: number;
   readonly from: number;
   readonly lost: number;
@@ -54,15 +54,15 @@ export interface Outlook {
   readonly row: number[];
 }
 
-/** Makes drafts of one table, and takes back what is no longer looked at. */
-export class Drafts {
+/** Makes partial layouts of one table, and takes back what is no longer looked at. */
+export class PartialLayouts {
   private readonly words: number;
   /** Words of all columns of a shape. */
   private readonly stride: number;
   private readonly empty: Int32Array;
   private readonly spare: Int32Array[] = [];
 
-  /** @param most column that no draft will reach past */
+  /** @param most column that no partial layout will reach past */
   constructor(
     private readonly all: Kinds,
     table: Table,
@@ -109,8 +109,8 @@ export class Drafts {
     return this.all.shapes.length * this.stride + (column + 1) * this.words;
   }
 
-  /** The draft on which nothing lies and all parts have to stay before a column. */
-  bare(limit: number): Draft {
+  /** The partial layout on which nothing lies and all parts have to stay before a column. */
+  bare(limit: number): PartialLayout {
     const { all, words, stride } = this;
     const bits = this.spare.pop() ?? new Int32Array(this.empty.length);
     bits.set(this.empty);
@@ -146,13 +146,13 @@ export class Drafts {
   }
 
   /** Share of a shape's edge that has something beside it where it fits first: other shapes, or the edge of the sheet. */
-  touch(draft: Draft, s: number): number {
+  touch(layout: PartialLayout, s: number): number {
     const { beside, columns } = this.all.shapes[s]!;
-    if (draft.touching[s]! < 0) {
+    if (layout.touching[s]! < 0) {
       const { words } = this;
-      const { bits } = draft;
-      const [whole, shift] = [draft.row[s]! >> 5, draft.row[s]! & 31];
-      const begin = this.takenAt(draft.column[s]! - 1) + whole;
+      const { bits } = layout;
+      const [whole, shift] = [layout.row[s]! >> 5, layout.row[s]! & 31];
+      const begin = this.takenAt(layout.column[s]! - 1) + whole;
       let touching = 0;
       for (let c = 0; c < columns + 2; c++) {
         const at = begin + c * words;
@@ -164,67 +164,67 @@ export class Drafts {
           touching += bitsIn(rim & here);
         }
       }
-      draft.touching[s] = touching;
+      layout.touching[s] = touching;
     }
-    return draft.touching[s]! / beside.total;
+    return layout.touching[s]! / beside.total;
   }
 
   /**
-   * What a draft would be like with a shape laid where it fits first, without laying it.
+   * What a partial layout would be like with a shape laid where it fits first, without laying it.
    *
    * @returns null when something that is left would fit nowhere
    */
-  outlook(draft: Draft, shape: number): Outlook | null {
+  outlook(layout: PartialLayout, shape: number): Outlook | null {
     const { kinds, shapes } = this.all;
     const one = shapes[shape]!;
-    const [atColumn, atRow] = [draft.column[shape]!, draft.row[shape]!];
-    const cellsLeft = draft.cellsLeft - kinds[one.kind]!.cells;
-    const free = draft.free - one.cells;
+    const [atColumn, atRow] = [layout.column[shape]!, layout.row[shape]!];
+    const cellsLeft = layout.cellsLeft - kinds[one.kind]!.cells;
+    const free = layout.free - one.cells;
     if (cellsLeft > free) return null;
-    const column = draft.column.slice();
-    const row = draft.row.slice();
-    let nearest = draft.limit;
+    const column = layout.column.slice();
+    const row = layout.row.slice();
+    let nearest = layout.limit;
     for (let k = 0; k < kinds.length; k++) {
-      if (draft.left[k]! <= (k === one.kind ? 1 : 0)) continue;
+      if (layout.left[k]! <= (k === one.kind ? 1 : 0)) continue;
       let fits = false;
       for (let s = kinds[k]!.from; s < kinds[k]!.to; s++) {
         if (row[s]! < 0) continue;
-        const clash = this.all.clash(shape, s);
-        if (clashesAt(clash, column[s]! - atColumn, row[s]! - atRow))
-          this.nextRoom(draft, s, clash, atColumn, atRow, column, row);
+        const noFit = this.all.noFit(shape, s);
+        if (isForbiddenAt(noFit, column[s]! - atColumn, row[s]! - atRow))
+          this.nextRoom(layout, s, noFit, atColumn, atRow, column, row);
         if (row[s]! < 0) continue;
         fits = true;
         if (column[s]! < nearest) nearest = column[s]!;
       }
       if (!fits) return null;
     }
-    let lost = draft.lost;
-    for (let c = draft.from; c < nearest; c++) lost += draft.freeIn[c]!;
-    for (let c = Math.max(0, draft.from - atColumn); c < Math.min(one.columns, nearest - atColumn); c++)
+    let lost = layout.lost;
+    for (let c = layout.from; c < nearest; c++) lost += layout.freeIn[c]!;
+    for (let c = Math.max(0, layout.from - atColumn); c < Math.min(one.columns, nearest - atColumn); c++)
       lost -= one.inColumn[c]!;
     // What is free where nothing that is left fits stays free.
-    if (cellsLeft > free - (lost - draft.lost)) return null;
-    return { draft, shape, from: nearest, lost, cellsLeft, column, row };
+    if (cellsLeft > free - (lost - layout.lost)) return null;
+    return { layout, shape, from: nearest, lost, cellsLeft, column, row };
   }
 
   /** The next place of a shape that is neither barred nor in the way of what comes to lie. */
   private nextRoom(
-    { bits, limit }: Draft,
+    { bits, limit }: PartialLayout,
     s: number,
-    clash: Clash,
+    noFit: NoFitMask,
     atColumn: number,
     atRow: number,
     column: number[],
     row: number[],
   ): void {
     const { words } = this;
-    const first = atColumn + clash.fromColumn;
+    const first = atColumn + noFit.fromColumn;
     for (let c = column[s]!; c < limit; c++) {
       const at = s * this.stride + c * words;
       const found =
-        c >= first + clash.columns
+        c >= first + noFit.columns
           ? firstOpen(bits, at, words)
-          : firstOpenBeside(bits, at, words, clash, c - first, atRow + clash.fromRow);
+          : firstOpenBeside(bits, at, words, noFit, c - first, atRow + noFit.fromRow);
       if (found < 0) continue;
       column[s] = c;
       row[s] = found;
@@ -234,50 +234,50 @@ export class Drafts {
   }
 
   /** Lays what an outlook was for. */
-  follow({ draft, shape, from, lost, cellsLeft, column, row }: Outlook): Draft {
+  follow({ layout, shape, from, lost, cellsLeft, column, row }: Outlook): PartialLayout {
     const { words, stride } = this;
     const { shapes } = this.all;
-    const { limit } = draft;
+    const { limit } = layout;
     const one = shapes[shape]!;
-    const [atColumn, atRow] = [draft.column[shape]!, draft.row[shape]!];
+    const [atColumn, atRow] = [layout.column[shape]!, layout.row[shape]!];
     const bits = this.spare.pop() ?? new Int32Array(this.empty.length);
-    copyWords(draft.bits, bits, this.takenAt(from - 1), this.takenAt(limit + 1));
-    const freeIn = draft.freeIn.slice();
+    copyWords(layout.bits, bits, this.takenAt(from - 1), this.takenAt(limit + 1));
+    const freeIn = layout.freeIn.slice();
     for (let c = Math.max(0, from - 1 - atColumn); c < one.columns; c++) {
       const at = this.takenAt(atColumn + c);
       for (let k = one.byColumn[c]!; k < one.byColumn[c + 1]!; k++)
         setBits(bits, at, atRow + 1 + one.spans[2 * k]!, atRow + 1 + one.spans[2 * k + 1]!);
       freeIn[atColumn + c]! -= one.inColumn[c]!;
     }
-    const left = draft.left.slice();
+    const left = layout.left.slice();
     left[one.kind]!--;
-    const touching = draft.touching.slice();
+    const touching = layout.touching.slice();
     for (let s = 0; s < shapes.length; s++) {
       const other = shapes[s]!;
       if (left[other.kind] === 0 || row[s]! < 0) continue;
       // Before the place where it fits first, nothing is asked any more.
-      copyWords(draft.bits, bits, s * stride + column[s]! * words, s * stride + limit * words);
-      const clash = this.all.clash(shape, s);
-      const first = atColumn + clash.fromColumn;
-      const last = Math.min(limit, first + clash.columns);
+      copyWords(layout.bits, bits, s * stride + column[s]! * words, s * stride + limit * words);
+      const noFit = this.all.noFit(shape, s);
+      const first = atColumn + noFit.fromColumn;
+      const last = Math.min(limit, first + noFit.columns);
       const begin = Math.max(first, column[s]!) - first;
-      orMoved(bits, s * stride + first * words, words, clash, begin, last - first, atRow + clash.fromRow);
+      orMoved(bits, s * stride + first * words, words, noFit, begin, last - first, atRow + noFit.fromRow);
       const [dc, dr] = [column[s]! - atColumn, row[s]! - atRow];
-      const moved = column[s] !== draft.column[s] || row[s] !== draft.row[s];
+      const moved = column[s] !== layout.column[s] || row[s] !== layout.row[s];
       if (moved || (dc <= one.columns && dc >= -other.columns && dr <= one.rows && dr >= -other.rows)) touching[s] = -1;
     }
-    const laid = { shape, column: atColumn, row: atRow, before: draft.laid };
-    const free = draft.free - one.cells - (lost - draft.lost);
-    return { from, limit, bits, column, row, touching, left, cellsLeft, freeIn, free, lost, laid, mark: markWith(draft, shape) }; // prettier-ignore
+    const laid = { shape, column: atColumn, row: atRow, before: layout.laid };
+    const free = layout.free - one.cells - (lost - layout.lost);
+    return { from, limit, bits, column, row, touching, left, cellsLeft, freeIn, free, lost, laid, mark: markWith(layout, shape) }; // prettier-ignore
   }
 
-  /** Takes drafts back that are no longer looked at. */
-  drop(drafts: readonly Draft[]): void {
-    this.spare.push(...drafts.map(({ bits }) => bits));
+  /** Takes partial layouts back that are no longer looked at. */
+  drop(layouts: readonly PartialLayout[]): void {
+    this.spare.push(...layouts.map(({ bits }) => bits));
   }
 
   /** Where each part lies; those that are left lie nowhere. */
-  places({ laid }: Draft): (CellPlace | null)[] {
+  places({ laid }: PartialLayout): (CellPlace | null)[] {
     const { kinds, shapes } = this.all;
     const places = kinds.flatMap(({ parts }) => parts).map((): CellPlace | null => null);
     const used = kinds.map(() => 0);
@@ -290,16 +290,16 @@ export class Drafts {
   }
 }
 
-/** Bytes that a draft takes. */
-export const draftBytes = (all: Kinds, table: Table, most: number): number => 4 * sizeOf(all, table, most).size;
+/** Bytes that a partial layout takes. */
+export const layoutBytes = (all: Kinds, table: Table, most: number): number => 4 * sizeOf(all, table, most).size;
 
 function sizeOf({ shapes }: Kinds, table: Table, most: number): { words: number; size: number } {
   const words = Math.ceil((table.rows + 2) / 32);
   return { words, size: words * (shapes.length * most + most + 2) };
 }
 
-/** The mark of a draft with one more shape laid where it fits first. */
-export function markWith({ mark, column, row }: Draft, shape: number): number {
+/** The mark of a partial layout with one more shape laid where it fits first. */
+export function markWith({ mark, column, row }: PartialLayout, shape: number): number {
   let h = Math.imul(shape + 1, 0x9e3779b1) ^ Math.imul(column[shape]! + 1, 0x85ebca6b) ^ Math.imul(row[shape]! + 1, 0xc2b2ae35); // prettier-ignore
   h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d);
   h = Math.imul(h ^ (h >>> 12), 0x297a2d39);

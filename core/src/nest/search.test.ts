@@ -53,8 +53,8 @@ describe('searches', () => {
     expect(all(shapes, sheet(40, 10), 19, 3)).toEqual([]);
   });
 
-  it('try orders where drafts would take too much room, and lay all parts then as well', () => {
-    // 40 different bars on 6000 by 6000 cells: a draft of those would take 181 MB.
+  it('try orders where layouts would take too much room, and lay all parts then as well', () => {
+    // 40 different bars on 6000 by 6000 cells: a partial layout of those would take 181 MB.
     const shapes = Array.from({ length: 40 }, (_, i) => [bar(60 + i, 1500)]);
     const found = all(shapes, sheet(6000, 6000), 6000, 2);
     expect(found).toHaveLength(2);

@@ -1,7 +1,7 @@
 import type { CellShape } from '../raster/cells.ts';
 import type { Taste } from './beam.ts';
-import { bestDrafts } from './beam.ts';
-import { Drafts, draftBytes } from './partial-layout.ts';
+import { bestLayouts } from './beam.ts';
+import { PartialLayouts, layoutBytes } from './partial-layout.ts';
 import { kindsOf } from './kinds.ts';
 import { bySize, layInOrder } from './lay.ts';
 import type { CellPlace, Table } from './table.ts';
@@ -10,11 +10,11 @@ import { endOf } from './table.ts';
 /** Places of all parts, in the order of the parts; null for what has none. */
 type Places = readonly (CellPlace | null)[];
 
-/** Drafts that one search after the other keeps: few at first, so that something better is seen soon. */
+/** Partial layouts that one search after the other keeps: few at first, so that something better is seen soon. */
 const WIDTHS = [2, 8, 32, 128];
-/** Bytes that the drafts of a search may take together. */
+/** Bytes that the partial layouts of a search may take together. */
 const MOST_BYTES = 128e6;
-/** Drafts of which one plan is looked at, when a search ends with them. */
+/** PartialLayouts of which one plan is looked at, when a search ends with them. */
 const DRAFTS_A_PLAN = 10;
 /** What the first search goes by. */
 const FIRST_TASTE = { along: 2.2, size: 0.7 };
@@ -36,12 +36,12 @@ export function* searches(
 ): Generator<Places | null, void> {
   const all = kindsOf(shapes);
   const most = limit();
-  const bytes = draftBytes(all, table, most);
+  const bytes = layoutBytes(all, table, most);
   if (3 * bytes > MOST_BYTES) {
     yield* otherOrders(shapes, table, random, times);
     return;
   }
-  const drafts = new Drafts(all, table, most);
+  const layouts = new PartialLayouts(all, table, most);
   yield null;
   let taste: Taste = { ...FIRST_TASTE, sooner: all.kinds.map(() => 0) };
   let tasteEnd = Infinity;
@@ -49,9 +49,11 @@ export function* searches(
     const next = round === 0 ? taste : otherTaste(taste, round % 2 === 0, random);
     // What is kept of one step and what is made of it for the next are there at the same time.
     const width = Math.max(1, Math.min(WIDTHS[round % WIDTHS.length]!, Math.floor(MOST_BYTES / bytes / 2) - 1));
-    const found = yield* bestDrafts(drafts, Math.min(most, limit()), all, next, width);
-    const ways = found.map((draft) => drafts.places(draft)).map((places) => ({ places, end: endOf(places, shapes) }));
-    drafts.drop(found);
+    const found = yield* bestLayouts(layouts, Math.min(most, limit()), all, next, width);
+    const ways = found
+      .map((layout) => layouts.places(layout))
+      .map((places) => ({ places, end: endOf(places, shapes) }));
+    layouts.drop(found);
     ways.sort((a, b) => a.end - b.end);
     if (ways[0] && ways[0].end < tasteEnd) [taste, tasteEnd] = [next, ways[0].end];
     for (const { places } of ways.slice(0, Math.ceil(width / DRAFTS_A_PLAN))) yield places;
@@ -74,7 +76,7 @@ function otherTaste(best: Taste, near: boolean, random: () => number): Taste {
 /** How far a part's size is made out to be something else, as a share, when orders are tried. */
 const ORDER_NOISE = 0.6;
 
-/** For more than drafts have room for: parts laid by size, roughly. */
+/** For more than partial layouts have room for: parts laid by size, roughly. */
 function* otherOrders(
   shapes: readonly (readonly CellShape[])[],
   table: Table,

@@ -51,8 +51,8 @@ const ROUGH_MM = 0.3;
 const MOST_REACHES = 7;
 
 /**
- * Outlines moved out by half the gap. Those of a part that lie apart are put together first, so that nothing else comes to
- * lie between what is lifted with one tape: filled out as far as it takes until they are one, and drawn in again.
+ * Outlines moved out by half the gap. Those of a part that lie apart are put together first, so that nothing else comes
+ * to lie between what is lifted with one tape: filled out as far as it takes until they are one, and drawn in again.
  *
  * @param gap mm
  * @param stray mm that outlines may be simplified by

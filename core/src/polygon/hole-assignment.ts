@@ -53,10 +53,10 @@ function closestRound<P extends { outer: Ring }>(hole: Ring, polygons: Iterable<
   for (const polygon of polygons) {
     const round = boxOfCoordinates(polygon.outer);
     const holds =
-      round.minX - HAIR_MM <= box.minX &&
-      round.minY - HAIR_MM <= box.minY &&
-      round.maxX + HAIR_MM >= box.maxX &&
-      round.maxY + HAIR_MM >= box.maxY;
+      round.minX - ROUNDING_MM <= box.minX &&
+      round.minY - ROUNDING_MM <= box.minY &&
+      round.maxX + ROUNDING_MM >= box.maxX &&
+      round.maxY + ROUNDING_MM >= box.maxY;
     const area = ringArea(polygon.outer);
     if (holds && area >= size - DUST_AREA_MM2 && (!best || area < ringArea(best.outer))) best = polygon;
   }
@@ -64,7 +64,7 @@ function closestRound<P extends { outer: Ring }>(hole: Ring, polygons: Iterable<
 }
 
 /** mm. What rounding may move an edge by, and some. */
-const HAIR_MM = 1e-3;
+const ROUNDING_MM = 1e-3;
 
 /** Edges by strips across the longer side: `edges[strip]` holds pairs of ring and offset of the edge's first point. */
 interface Strips {

@@ -1,4 +1,4 @@
-import type { CutWish } from '../cut/extras.ts';
+import type { CutOptions } from '../cut/extras.ts';
 import { PLAIN_CUT } from '../cut/extras.ts';
 import { cutSize } from '../layout/cut-size.ts';
 import { blocksOf } from '../load/blocks.ts';
@@ -17,7 +17,7 @@ import type { JudgedShape, SolidPicture } from './views.ts';
 export function judgedShape(
   project: Project,
   { wrap, batch, cut, sheet, stack, findings, steps }: Extract<Examined, { ok: true }>,
-  wish: CutWish = PLAIN_CUT,
+  options: CutOptions = PLAIN_CUT,
   supply: Supply = NO_STOCK,
 ): JudgedShape {
   const blocks = blocksOf(cut, project.films, supply);
@@ -43,7 +43,7 @@ export function judgedShape(
     marks: cut
       .filter((piece) => piece.mark && piece.part === '' && wrap.frames[0]!.asBand)
       .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
-    strips: stripPictures(cut, sheet, wish, supply),
+    strips: stripPictures(cut, sheet, options, supply),
     laidAs: keptOf(sheet.plan, blocks, supply),
     tapeMm2: tapeArea(blocks),
     findings,

@@ -1,5 +1,5 @@
 import { cutTime } from '../cut/cut-time.ts';
-import type { CutWish } from '../cut/extras.ts';
+import type { CutOptions } from '../cut/extras.ts';
 import { isExtra, withExtras } from '../cut/extras.ts';
 import { cutFileNames } from '../cut/file-names.ts';
 import type { CutPiece } from '../cut/order.ts';
@@ -16,7 +16,7 @@ import type { StripPart, StripPicture } from './views.ts';
 export function stripPictures(
   cut: readonly CuttablePiece[],
   sheet: JobSheet,
-  wish: CutWish,
+  options: CutOptions,
   supply: Supply,
 ): StripPicture[] {
   // A cutter of one's own works at its own pace.
@@ -28,7 +28,7 @@ export function stripPictures(
     load.strips.map((strip) => {
       const pieces = cutStrip(cut, strip);
       // Over-cuts lie on what is cut already: they are not drawn.
-      const all = withExtras(pieces, strip, sheet.plan.board, { ...wish, overcutMm: 0 });
+      const all = withExtras(pieces, strip, sheet.plan.board, { ...options, overcutMm: 0 });
       const data = (list: readonly CutPiece[]): string =>
         list
           .flatMap((p) => p.paths)
@@ -55,7 +55,7 @@ export function stripPictures(
         data: data(pieces),
         extras: data(all.filter(isExtra)),
         ...cutTime(all, pace),
-        noMark: wish.testMark && all[0]?.pieceId !== 'test-mark',
+        noMark: options.testMark && all[0]?.pieceId !== 'test-mark',
       };
     }),
   );

@@ -1,5 +1,5 @@
 import type { LoadPlan } from '../load/load.ts';
-import type { Takings } from '../load/usage.ts';
+import type { FilmUsage } from '../load/usage.ts';
 import type { ReadingDoubt } from '../measure/plausibility.ts';
 import type { Command } from '../model/command.ts';
 import type { Job } from '../model/job.ts';
@@ -93,7 +93,7 @@ export interface ProofContext {
   readonly doubts: readonly ReadingDoubt[];
   readonly plan: LoadPlan;
   /** Where its film comes from, and what lies on the shelf. */
-  readonly takings: Takings;
+  readonly usage: FilmUsage;
   readonly supply: Supply;
   readonly stack: StackReport;
   /** Everything on the list that the job is made for; empty without a list. */

@@ -4,7 +4,7 @@ import type { CellShape } from './cells.ts';
  * Where a shape cannot lie because of another: for every column and row of its lower left cell, from that of the other, a
  * bit that is set where they would have a cell in common.
  */
-export interface Clash {
+export interface NoFitMask {
   /** Column and row of the first bit. */
   readonly fromColumn: number;
   readonly fromRow: number;
@@ -19,7 +19,7 @@ export interface Clash {
  *
  * @source the no-fit polygon on a raster: two runs of cells meet where one begins less than its length before the other
  */
-export function clashBetween(lying: CellShape, other: CellShape): Clash {
+export function noFitMaskOf(lying: CellShape, other: CellShape): NoFitMask {
   const [fromColumn, fromRow] = [1 - other.columns, 1 - other.rows];
   const columns = lying.columns - fromColumn;
   const words = Math.ceil((lying.rows - fromRow) / 32);
@@ -63,7 +63,11 @@ export function setBits(bits: Int32Array, at: number, from: number, to: number):
 }
 
 /** Whether a shape at a place, from that of another, has a cell in common with it. */
-export function clashesAt({ fromColumn, fromRow, columns, words, bits }: Clash, column: number, row: number): boolean {
+export function isForbiddenAt(
+  { fromColumn, fromRow, columns, words, bits }: NoFitMask,
+  column: number,
+  row: number,
+): boolean {
   const [c, r] = [column - fromColumn, row - fromRow];
   if (c < 0 || c >= columns || r < 0 || r >= 32 * words) return false;
   return ((bits[c * words + (r >> 5)]! >>> (r & 31)) & 1) === 1;
@@ -86,10 +90,10 @@ export function firstOpen(bits: Int32Array, at: number, words: number): number {
 }
 
 /**
- * Sets in columns of `words` words what is set in those of a clash.
+ * Sets in columns of `words` words what is set in those of a no-fit mask.
  *
- * @param at word at which the column begins that the first of the clash falls on
- * @param from column of the clash to begin with
+ * @param at word at which the column begins that the first of the no-fit mask falls on
+ * @param from column of the no-fit mask to begin with
  * @param to the column past the last one
  * @param by rows that it is moved up by; down where that is less than 0
  */
@@ -97,20 +101,20 @@ export function orMoved(
   bits: Int32Array,
   at: number,
   words: number,
-  clash: Clash,
+  noFit: NoFitMask,
   from: number,
   to: number,
   by: number,
 ): void {
   const [whole, shift, back] = [by >> 5, by & 31, 32 - (by & 31)];
-  const own = clash.bits;
-  // Words of the clash that fall on words of the column: in their lower part, and in their upper part.
+  const own = noFit.bits;
+  // Words of the no-fit mask that fall on words of the column: in their lower part, and in their upper part.
   const low = Math.max(0, -whole);
-  const high = Math.min(clash.words, words - whole);
+  const high = Math.min(noFit.words, words - whole);
   const lowUp = Math.max(0, -whole - 1);
-  const highUp = shift === 0 ? 0 : Math.min(clash.words, words - whole - 1);
+  const highUp = shift === 0 ? 0 : Math.min(noFit.words, words - whole - 1);
   for (let c = from; c < to; c++) {
-    const base = c * clash.words;
+    const base = c * noFit.words;
     const onto = at + c * words + whole;
     for (let w = low; w < high; w++) bits[onto + w]! |= own[base + w]! << shift;
     for (let w = lowUp; w < highUp; w++) bits[onto + w + 1]! |= own[base + w]! >>> back;
@@ -118,28 +122,28 @@ export function orMoved(
 }
 
 /**
- * The row of the first bit that is not set in a column, nor in one of a clash that is moved up by some rows.
+ * The row of the first bit that is not set in a column, nor in one of a no-fit mask that is moved up by some rows.
  *
  * @param at word at which the column begins
- * @param column of the clash
+ * @param column of the no-fit mask
  */
 export function firstOpenBeside(
   bits: Int32Array,
   at: number,
   words: number,
-  clash: Clash,
+  noFit: NoFitMask,
   column: number,
   by: number,
 ): number {
   const [whole, shift, back] = [by >> 5, by & 31, 32 - (by & 31)];
-  const own = clash.bits;
-  const base = column * clash.words - whole;
+  const own = noFit.bits;
+  const base = column * noFit.words - whole;
   for (let w = 0; w < words; w++) {
     let open = ~bits[at + w]!;
     if (open === 0) continue;
     const k = w - whole;
-    if (k >= 0 && k < clash.words) open &= ~(own[base + w]! << shift);
-    if (shift > 0 && k > 0 && k <= clash.words) open &= ~(own[base + w - 1]! >>> back);
+    if (k >= 0 && k < noFit.words) open &= ~(own[base + w]! << shift);
+    if (shift > 0 && k > 0 && k <= noFit.words) open &= ~(own[base + w - 1]! >>> back);
     if (open !== 0) return 32 * w + 31 - Math.clz32(open & -open);
   }
   return -1;

@@ -82,8 +82,8 @@ function seamsOf(
   const found = (seams: readonly FoundSeam[]): FoundSeam[] =>
     seams.map((one) => ({ ...measureSeam(field, one.path), free: one.free }));
   if (seam.way === 'straight') return even.map((azimuth) => measureSeam(field, straightSeam(azimuth, azimuth, side)));
-  const wish = { clearance: seam.clearanceMm, count, home: -Math.PI };
-  if (!handle) return found(findSeams(inTheWay, wish));
+  const options = { clearance: seam.clearanceMm, count, home: -Math.PI };
+  if (!handle) return found(findSeams(inTheWay, options));
   if (even.length === 0) return [];
-  return found(findSeams(inTheWay, { ...wish, near: { azimuths: even, reach: (0.45 * (to - from)) / count } }));
+  return found(findSeams(inTheWay, { ...options, near: { azimuths: even, reach: (0.45 * (to - from)) / count } }));
 }

@@ -7,7 +7,7 @@ import { measure } from './measure-seam.ts';
 import { pullTaut } from './pull-taut.ts';
 
 /** What is asked of a seam. */
-export interface SeamWish {
+export interface SeamOptions {
   /** mm to keep from every piece. */
   readonly clearance: number;
   /** How many seams are wanted, evenly round. */
@@ -34,26 +34,26 @@ const TIGHT_SHARE = 0.3;
  * seams are first looked for together, on all panels laid one on another, so that they come out alike where they can.
  *
  * @param field the side and its film
- * @param wish clearance, how many, and where from
+ * @param options clearance, how many, and where from
  * @returns one for each seam, in the order round
  */
-export function findSeams(field: SeamField, wish: SeamWish): FoundSeam[] {
-  const { near } = wish;
-  const count = near ? 1 : wish.count;
+export function findSeams(field: SeamField, options: SeamOptions): FoundSeam[] {
+  const { near } = options;
+  const count = near ? 1 : options.count;
   // The tighter grid is made only when the wished clearance leaves no way.
-  const wide = rasterise(field, wish.clearance, count);
+  const wide = rasterise(field, options.clearance, count);
   let tight: Grid | null = null;
   const grids = (fold: number): Grids => ({
     wide: foldGrid(wide, fold),
-    tight: () => foldGrid((tight ??= rasterise(field, TIGHT_SHARE * wish.clearance, count)), fold),
+    tight: () => foldGrid((tight ??= rasterise(field, TIGHT_SHARE * options.clearance, count)), fold),
   });
-  const turn = (2 * Math.PI) / wish.count;
+  const turn = (2 * Math.PI) / options.count;
   if (near)
     return near.azimuths.map((azimuth) => findIn(field, grids(1), { azimuth, reach: near.reach, pull: PULL_EVEN }));
-  const together = findIn(field, grids(wish.count), { azimuth: wish.home, reach: null, pull: PULL_HOME });
-  if (wish.count === 1) return [together];
+  const together = findIn(field, grids(options.count), { azimuth: options.home, reach: null, pull: PULL_HOME });
+  if (options.count === 1) return [together];
   const middle = together.path.azimuths.reduce((sum, a) => sum + a, 0) / together.path.azimuths.length;
-  return Array.from({ length: wish.count }, (_, i) =>
+  return Array.from({ length: options.count }, (_, i) =>
     findIn(field, grids(1), { azimuth: middle + i * turn, reach: 0.45 * turn, pull: PULL_EVEN }),
   );
 }

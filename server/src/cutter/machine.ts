@@ -62,7 +62,7 @@ const MOST_OVER = 30;
 /** Loads that may wait. */
 const MOST_WAITING = 50;
 /** mm by which cuts may pass an edge by rounding to plotter units. */
-const HAIR_MM = 0.05;
+const ROUNDING_MM = 0.05;
 
 /** A cutter that behaves like one, without a blade: a queue, one load in it at a time, a head that takes its time. */
 export class CutterMachine {
@@ -214,14 +214,14 @@ export class CutterMachine {
           ends.low = Math.min(ends.low, points[k + 1]!);
           ends.high = Math.max(ends.high, points[k + 1]!);
         }
-      if (ends.right > most + HAIR_MM) return { code: 'longer-than-load', reach: ends.right, most };
+      if (ends.right > most + ROUNDING_MM) return { code: 'longer-than-load', reach: ends.right, most };
       const past = Math.max(
         strip.from - ends.left,
         ends.right - strip.to,
         strip.low - ends.low,
         ends.high - strip.high,
       );
-      if (past > HAIR_MM)
+      if (past > ROUNDING_MM)
         return { code: 'wider-than-film', strip: strip.name, reach: past, film: strip.high - strip.low };
     }
     return null;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DrawingResult, TraceWish } from '@mivet/core';
+import type { DrawingResult, TraceOptions } from '@mivet/core';
 import { describeDrawingProblem, FIRST_TRACE, ringsData } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue';
 import { useIncoming, type IncomingPicture } from '../../stores/incoming.ts';
@@ -14,7 +14,7 @@ const emit = defineEmits<{ leave: [] }>();
 const store = useIncoming();
 const project = useProject();
 const id = useId();
-const wish = shallowRef<TraceWish>(FIRST_TRACE);
+const options = shallowRef<TraceOptions>(FIRST_TRACE);
 const result = shallowRef<DrawingResult | null>(null);
 const matches = ref<readonly (string | null)[]>([]);
 const threshold = ref(128);
@@ -38,7 +38,7 @@ async function trace(): Promise<void> {
     try {
       const made = await askCore(
         'trace',
-        { picture: props.incoming.picture, wish: { ...wish.value }, films: project.doc!.films },
+        { picture: props.incoming.picture, options: { ...options.value }, films: project.doc!.films },
         { limitMs: 30_000 },
       );
       if (gone) return;
@@ -53,12 +53,12 @@ async function trace(): Promise<void> {
   } while (stale);
   busy.value = false;
 }
-watch(wish, trace, { immediate: true });
-function set(part: Partial<TraceWish>): void {
-  wish.value = { ...wish.value, ...part };
+watch(options, trace, { immediate: true });
+function set(part: Partial<TraceOptions>): void {
+  options.value = { ...options.value, ...part };
 }
 
-const MODES: { value: TraceWish['mode']; label: string; title: string }[] = [
+const MODES: { value: TraceOptions['mode']; label: string; title: string }[] = [
   { value: 'dark', label: 'Dark', title: 'What is dark becomes film' },
   { value: 'light', label: 'Light', title: 'What is light becomes film' },
   { value: 'ground', label: 'Off its ground', title: 'All that stands out from the colour of the border' },
@@ -112,26 +112,26 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
     <div class="row-line">
       <span>Film is what is</span>
     </div>
-    <ChoiceButtons :value="wish.mode" :options="MODES" label="What becomes film" @choose="set({ mode: $event })" />
-    <div v-if="wish.mode === 'dark' || wish.mode === 'light'" class="row-line mt-2">
+    <ChoiceButtons :value="options.mode" :options="MODES" label="What becomes film" @choose="set({ mode: $event })" />
+    <div v-if="options.mode === 'dark' || options.mode === 'light'" class="row-line mt-2">
       <label :for="`${id}-t`">Up to which grey</label>
       <input
         :id="`${id}-t`"
         type="range"
         min="5"
         max="250"
-        :value="wish.threshold ?? threshold"
+        :value="options.threshold ?? threshold"
         @input="set({ threshold: number($event) })"
       />
     </div>
-    <div v-else-if="wish.mode === 'ground'" class="row-line mt-2">
+    <div v-else-if="options.mode === 'ground'" class="row-line mt-2">
       <label :for="`${id}-g`">How alike the ground is</label>
       <input
         :id="`${id}-g`"
         type="range"
         min="5"
         max="250"
-        :value="wish.tolerance"
+        :value="options.tolerance"
         @input="set({ tolerance: number($event) })"
       />
     </div>
@@ -142,23 +142,23 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
           :id="`${id}-c`"
           type="number"
           min="1"
-          :max="wish.colours === null ? found : 12"
+          :max="options.colours === null ? found : 12"
           class="form-control form-control-sm dims number-field"
-          :value="Math.min(found, wish.colours ?? found)"
+          :value="Math.min(found, options.colours ?? found)"
           :aria-describedby="`${id}-cs`"
           @change="set({ colours: Math.min(12, Math.max(1, Math.round(number($event)) || 1)) })"
         />
       </div>
       <p :id="`${id}-cs`" class="quiet small">
         {{
-          wish.colours === null
+          options.colours === null
             ? 'As many as the picture has; fewer cut better.'
-            : wish.colours > found
+            : options.colours > found
               ? `The picture has ${found}: more would only be noise.`
               : 'Those nearest to each other are taken as one.'
         }}
       </p>
-      <CheckBox class="mt-2" :checked="wish.dropGround" @change="set({ dropGround: $event })"
+      <CheckBox class="mt-2" :checked="options.dropGround" @change="set({ dropGround: $event })"
         >Leave the ground off</CheckBox
       >
     </template>
@@ -170,7 +170,7 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
         min="0"
         max="4"
         step="0.2"
-        :value="wish.smooth"
+        :value="options.smooth"
         @input="set({ smooth: number($event) })"
       />
     </div>
@@ -182,7 +182,7 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
         min="0"
         max="10"
         step="0.25"
-        :value="wish.speckMm2"
+        :value="options.speckMm2"
         @input="set({ speckMm2: number($event) })"
       />
     </div>

@@ -7,7 +7,7 @@ import { NO_TAPE, useTape } from '../../composables/useTape.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSettings } from '../../stores/settings.ts';
 
-/** Taking what a job was cut from off the shelf, and putting it back. */
+/** Allocation what a job was cut from off the shelf, and putting it back. */
 const plan = usePlan();
 const booking = useBooking();
 const settings = useSettings();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StripPicture, Taking } from '@mivet/core';
+import type { StripPicture, Allocation } from '@mivet/core';
 import { BOARDS, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
@@ -36,7 +36,7 @@ const strips = computed(() => plan.strips);
 const totals = computed(() => ({
   pieces: (sheet.value?.needs ?? []).reduce((sum, n) => sum + n.pieces, 0),
   area: (sheet.value?.needs ?? []).reduce((sum, n) => sum + n.areaMm2, 0) / 100,
-  taken: (sheet.value?.takings.films ?? []).reduce((sum, f) => sum + f.areaMm2, 0) / 100,
+  taken: (sheet.value?.usage.films ?? []).reduce((sum, f) => sum + f.areaMm2, 0) / 100,
   metres: strips.value.reduce((sum, s) => sum + s.cutMm, 0) / 1000,
   seconds: strips.value.reduce((sum, s) => sum + s.seconds, 0),
 }));
@@ -61,7 +61,7 @@ const covered = computed(
         film.finish === 'metallised' || stock.supply.films.some((l) => l.film.id === film.id && l.coverSheet),
     ) ?? [],
 );
-const born = computed(() => sheet.value?.takings.born ?? []);
+const born = computed(() => sheet.value?.usage.born ?? []);
 const hasOffcuts = computed(() =>
   stock.things.some((t) => t.kind === 'offcut' && sheet.value?.needs.some(({ film }) => film.id === t.film.id)),
 );
@@ -88,7 +88,7 @@ const partWords = (s: StripPicture): string =>
 /** Where the film of a strip comes from, in words. */
 function fromWords(s: StripPicture): string {
   const own = strips.value.filter((one) => one.load === s.load);
-  const taking = sheet.value?.takings.strips.find((t: Taking) => t.load === s.load && t.strip === own.indexOf(s));
+  const taking = sheet.value?.usage.strips.find((t: Allocation) => t.load === s.load && t.strip === own.indexOf(s));
   switch (taking?.from.kind) {
     case 'roll':
       return `cut ${mm(taking.lengthMm)} off the roll`;
@@ -111,9 +111,9 @@ async function send(): Promise<void> {
   sendProblem.value = null;
   try {
     await picture.changesMade();
-    const wish = { ...settings.cutting, mirrored: files.mirrored.value };
+    const options = { ...settings.cutting, mirrored: files.mirrored.value };
     const supply = stock.supplyFor(project.doc!);
-    const made = await askCore('send', { project: project.doc!, limits: settings.limits, supply, wish });
+    const made = await askCore('send', { project: project.doc!, limits: settings.limits, supply, options });
     view.cutShows = 'cutter';
     await cutter.send(made);
   } catch (problem) {

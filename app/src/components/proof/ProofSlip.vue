@@ -84,7 +84,7 @@ const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean 
   {
     code: ['film-short', 'film-old'],
     words: 'There is film for it, and it is fresh',
-    when: () => picture.good?.sheet.takings.strips.some(({ from }) => from.kind !== 'unknown') ?? false,
+    when: () => picture.good?.sheet.usage.strips.some(({ from }) => from.kind !== 'unknown') ?? false,
   },
 ];
 /** A seam that could miss, or film that has to give: something to try out. */
@@ -101,9 +101,9 @@ const quiet = computed(() => {
 });
 
 watch(opened, (finding) => {
-  view.ringed = finding?.place ?? null;
+  view.highlighted = finding?.place ?? null;
 });
-onBeforeUnmount(() => (view.ringed = null));
+onBeforeUnmount(() => (view.highlighted = null));
 
 function toggle(finding: Finding): void {
   openedId.value = openedId.value === finding.id ? null : finding.id;

@@ -17,7 +17,7 @@ const props = defineProps<{
   selectedId: string | null;
   asked: Asked | null;
   spot: Spot | null;
-  ringed: Place | null;
+  highlighted: Place | null;
   trial?: ShownTrial | null;
   dim: boolean;
 }>();
@@ -112,7 +112,10 @@ watch(
     paint();
   },
 );
-watch(() => [props.picture, props.zones, props.selectedId, props.ringed, props.films, props.trial] as const, paint);
+watch(
+  () => [props.picture, props.zones, props.selectedId, props.highlighted, props.films, props.trial] as const,
+  paint,
+);
 watch(
   () => props.facing,
   (azimuth) => scene?.setFacing(azimuth),

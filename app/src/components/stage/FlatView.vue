@@ -20,7 +20,7 @@ const props = defineProps<{
   unit: 'mm' | 'in';
   selectedId: string | null;
   spot: Spot | null;
-  ringed: Place | null;
+  highlighted: Place | null;
   guides: DragGuides | null;
   trial: ShownTrial | null;
   dims: boolean;
@@ -70,7 +70,7 @@ const glanceLines = computed(() =>
 const onWrap = computed(() => props.picture.pieces.filter((p) => !p.spare));
 const spotAt = computed(() => (props.spot ? surface.value.forward(props.spot.azimuth, props.spot.slant) : null));
 const ringData = computed(() =>
-  props.ringed ? placeData(surface.value, props.picture, props.ringed, 3 / scale.value) : null,
+  props.highlighted ? placeData(surface.value, props.picture, props.highlighted, 3 / scale.value) : null,
 );
 const dimensions = computed(() => {
   const { template, size, band } = props.picture;

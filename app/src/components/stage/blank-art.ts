@@ -10,7 +10,7 @@ export interface BlankArt {
   readonly films: readonly Film[];
   readonly zones: DrawnZones;
   readonly selectedId: string | null;
-  readonly ringed: Place | null;
+  readonly highlighted: Place | null;
   readonly trial: ShownTrial | null;
   readonly colour: string;
   /** Straight part above and below the band, mm along the side. */
@@ -95,7 +95,7 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
     }
     pen.setLineDash([]);
   }
-  if (art.ringed) paintRing(pen, art.ringed, x, y);
+  if (art.highlighted) paintRing(pen, art.highlighted, x, y);
 }
 
 /** The strain that film takes, as rows of a band or rings of a patch. */

@@ -2,14 +2,14 @@ import type { Picture } from '../../raster/foreground.ts';
 import { borderColour } from './ground.ts';
 import { clamp } from './lightness.ts';
 import { hex } from './mean-colour.ts';
-import type { TraceWish } from './options.ts';
+import type { TraceOptions } from './options.ts';
 import { coloursOf, nearestColour, type Rgb } from './picture-colours.ts';
 
 /** Fields of the main colours, each 1 where a pixel is nearest to it. */
-export function byColour(picture: Picture, wish: TraceWish): { colour: string; field: Float32Array }[] {
+export function byColour(picture: Picture, options: TraceOptions): { colour: string; field: Float32Array }[] {
   const { width, height, rgba } = picture;
-  const ground = wish.dropGround ? borderColour(picture) : null;
-  const { centres, labels } = coloursOf(picture, wish.colours, ground);
+  const ground = options.dropGround ? borderColour(picture) : null;
+  const { centres, labels } = coloursOf(picture, options.colours, ground);
   settle(labels, width, height);
   const left = ground ? nearestColour(centres, ground, 0) : -2;
   return centres.flatMap((centre, k) => {

@@ -1,5 +1,5 @@
 /** How a picture is turned into outlines. */
-export interface TraceWish {
+export interface TraceOptions {
   /** `dark` and `light`: by lightness; `ground`: what cannot be reached from the border over its colour; `colours`: several. */
   readonly mode: 'dark' | 'light' | 'ground' | 'colours';
   /** Lightness 0 … 255 that parts dark from light; null finds it. */
@@ -19,7 +19,7 @@ export interface TraceWish {
 }
 
 /** Where a person starts from. */
-export const FIRST_TRACE: TraceWish = {
+export const FIRST_TRACE: TraceOptions = {
   mode: 'dark',
   threshold: null,
   tolerance: 60,

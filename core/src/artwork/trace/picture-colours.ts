@@ -31,12 +31,12 @@ export function coloursOf(
   most: number | null,
   ground: Rgb | null,
 ): { centres: Rgb[]; labels: Int8Array } {
-  const wish = Math.min(MOST, most ?? MOST) + (ground ? 1 : 0);
+  const options = Math.min(MOST, most ?? MOST) + (ground ? 1 : 0);
   let centres = apartFromNoise(mainColours(picture, MOST + 1), noiseOf(picture));
   for (;;) {
     const seen = sampled(picture, centres);
     const blend = blendOf(centres, seen);
-    if (blend === null && centres.length <= wish) return { centres, labels: labelled(picture, centres) };
+    if (blend === null && centres.length <= options) return { centres, labels: labelled(picture, centres) };
     centres = blend !== null ? centres.filter((_, k) => k !== blend) : withoutLeast(centres, seen, ground);
   }
 }

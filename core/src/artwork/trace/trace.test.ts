@@ -5,7 +5,7 @@ import { ringArea, ringContains } from '../../polygon/polygon.ts';
 import type { MotifId } from '../../model/item.ts';
 import { MOTIF_IDS, motifOutlines } from '../motifs/index.ts';
 import { tracePicture } from './trace.ts';
-import { FIRST_TRACE, type TraceWish } from './options.ts';
+import { FIRST_TRACE, type TraceOptions } from './options.ts';
 
 type Colour = readonly [number, number, number];
 const [PAPER, INK]: [Colour, Colour] = [
@@ -77,13 +77,13 @@ function furthest(from: readonly Ring[], to: readonly Ring[]): number {
 }
 
 /** The traced rings in px, y down again; the picture is as many mm wide as it has px. */
-function traced(picture: Picture, wish: Partial<TraceWish> = {}): { rings: Ring[]; colour: string }[] {
+function traced(picture: Picture, options: Partial<TraceOptions> = {}): { rings: Ring[]; colour: string }[] {
   const { result } = tracePicture(picture, {
     ...FIRST_TRACE,
     widthMm: picture.width,
     speckMm2: 4,
     smooth: 0.4,
-    ...wish,
+    ...options,
   });
   if (!result.ok) throw new Error(result.problem.code);
   return result.drawing.colours.map(({ rings, colour }) => ({

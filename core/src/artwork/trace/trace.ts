@@ -7,7 +7,7 @@ import { byColour } from './by-colour.ts';
 import { standsOut } from './ground.ts';
 import { clamp, lightnessOf, otsu } from './lightness.ts';
 import { colourWhere } from './mean-colour.ts';
-import type { TraceWish } from './options.ts';
+import type { TraceOptions } from './options.ts';
 import { outlinesOf } from './outlines.ts';
 
 /** Most outlines of one trace: a photograph of leaves is no drawing. */
@@ -25,34 +25,34 @@ interface Traced {
  * Outlines of what is in a picture.
  *
  * @param picture its pixels; what is transparent counts as ground
- * @param wish how
+ * @param options how
  * @returns a drawing in the picture's own colours, mm, or why there is none
  * @source threshold: N. Otsu, "A threshold selection method from gray-level histograms", 1979; outlines: marching squares
  *   with linear interpolation on a field that is 0.5 at the edge, fitted with cubics
  */
-export function tracePicture(picture: Picture, wish: TraceWish): Traced {
+export function tracePicture(picture: Picture, options: TraceOptions): Traced {
   const { width, height } = picture;
-  const mmPerPx = wish.widthMm / width;
-  const lightness = wish.mode === 'dark' || wish.mode === 'light' ? lightnessOf(picture) : null;
-  const threshold = lightness ? (wish.threshold ?? otsu(lightness)) : 0;
+  const mmPerPx = options.widthMm / width;
+  const lightness = options.mode === 'dark' || options.mode === 'light' ? lightnessOf(picture) : null;
+  const threshold = lightness ? (options.threshold ?? otsu(lightness)) : 0;
   const layers: { colour: string; field: Float32Array }[] = [];
   if (lightness) {
-    const dark = wish.mode === 'dark';
+    const dark = options.mode === 'dark';
     // 0.5 at the threshold, so that half-covered pixels put the edge where it is.
     const sign = dark ? -2 / 255 : 2 / 255;
     const field = new Float32Array(lightness.length);
     for (let i = 0; i < field.length; i++) field[i] = clamp(0.5 + sign * (lightness[i]! - threshold));
     layers.push({ colour: colourWhere(picture, field), field });
-  } else if (wish.mode === 'ground') {
-    const field = standsOut(picture, wish.tolerance);
+  } else if (options.mode === 'ground') {
+    const field = standsOut(picture, options.tolerance);
     layers.push({ colour: colourWhere(picture, field), field });
-  } else layers.push(...byColour(picture, wish));
-  const found = wish.mode === 'colours' ? layers.length : 0;
+  } else layers.push(...byColour(picture, options));
+  const found = options.mode === 'colours' ? layers.length : 0;
   const colours: DrawingColour[] = [];
   let rings = 0;
   for (const { colour, field } of layers) {
-    const even = blurred(field, width, height, wish.smooth);
-    const outlines = outlinesOf(even, width, height, wish.speckMm2 / mmPerPx ** 2);
+    const even = blurred(field, width, height, options.smooth);
+    const outlines = outlinesOf(even, width, height, options.speckMm2 / mmPerPx ** 2);
     rings += outlines.length;
     if (rings > MOST_RINGS)
       return {

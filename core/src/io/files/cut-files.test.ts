@@ -31,8 +31,8 @@ describe('cut files in three formats', () => {
     jobOf(tumbler(), wave(5), textItem('COX', { film: 'ensign', size: { by: 'cap', mm: 9 } })),
   );
   const sheet = planJob(wrap.pieces, job.films, { ...boardById('long'), lengthMm: 3600 });
-  const wish = { overcutMm: 0.5, weedingMm: 60, testMark: true };
-  const files = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, wish, [
+  const options = { overcutMm: 0.5, weedingMm: 60, testMark: true };
+  const files = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, options, [
     CUT_WRITERS.svg,
     writeDxf,
     CUT_WRITERS.hpgl,

@@ -1,5 +1,5 @@
 import type { SentLoad } from '../../cut/cutter-state.ts';
-import { type CutWish, PLAIN_CUT, withExtras } from '../../cut/extras.ts';
+import { type CutOptions, PLAIN_CUT, withExtras } from '../../cut/extras.ts';
 import { cutFileNames, onlyPart } from '../../cut/file-names.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import { cutStrip } from '../../cut/order.ts';
@@ -53,18 +53,18 @@ export const CUT_WRITERS: Readonly<Record<CutFormat, CutWriter>> = {
  * @param project for names and films
  * @param cut pieces of the wrap, or of all names
  * @param sheet loads
- * @param wish what is cut besides the pieces, and whether all is mirrored
+ * @param options what is cut besides the pieces, and whether all is mirrored
  * @param writers of the formats that are wanted
  */
 export function cutFiles(
   project: Pick<Project, 'name' | 'films'>,
   cut: readonly CuttablePiece[],
   sheet: JobSheet,
-  wish: CutWish & { readonly mirrored?: boolean } = PLAIN_CUT,
+  options: CutOptions & { readonly mirrored?: boolean } = PLAIN_CUT,
   writers: readonly CutWriter[] = [CUT_WRITERS.svg],
 ): JobFile[] {
   const names = cutFileNames(sheet.plan.loads);
-  return cutLines(project, cut, sheet, wish).flatMap((lines, i) => writers.map((write) => write(lines, names[i]!)));
+  return cutLines(project, cut, sheet, options).flatMap((lines, i) => writers.map((write) => write(lines, names[i]!)));
 }
 
 /** What is cut of each strip of film in each load. */
@@ -72,18 +72,18 @@ function cutLines(
   project: Pick<Project, 'name' | 'films'>,
   cut: readonly CuttablePiece[],
   sheet: JobSheet,
-  wish: CutWish & { readonly mirrored?: boolean },
+  options: CutOptions & { readonly mirrored?: boolean },
 ): CutLines[] {
   return sheet.plan.loads.flatMap((load) =>
     load.strips.map((asPlanned, at): CutLines => {
       const { board } = sheet.plan;
-      const strip = wish.mirrored ? mirroredStrip(asPlanned, board) : asPlanned;
+      const strip = options.mirrored ? mirroredStrip(asPlanned, board) : asPlanned;
       const film = project.films.find((f) => f.id === strip.film)!;
       const part = onlyPart(strip);
       return {
         film,
         strip,
-        pieces: withExtras(cutStrip(cut, strip), strip, board, wish),
+        pieces: withExtras(cutStrip(cut, strip), strip, board, options),
         load,
         sheet,
         title: `${project.name}: load ${load.number}, ${film.name}${part && `, ${part.replace(/-/g, ' ')}`}`,
@@ -99,15 +99,15 @@ function cutLines(
  * @param project for names and films
  * @param cut pieces of the wrap, or of all names
  * @param sheet loads
- * @param wish what is cut besides the pieces, and whether all is mirrored
+ * @param options what is cut besides the pieces, and whether all is mirrored
  */
 export function loadsToSend(
   project: Pick<Project, 'id' | 'name' | 'films'>,
   cut: readonly CuttablePiece[],
   sheet: JobSheet,
-  wish: CutWish & { readonly mirrored?: boolean } = PLAIN_CUT,
+  options: CutOptions & { readonly mirrored?: boolean } = PLAIN_CUT,
 ): Omit<SentLoad, 'id'>[] {
-  const lines = cutLines(project, cut, sheet, wish);
+  const lines = cutLines(project, cut, sheet, options);
   const { label, widthMm, lengthMm, marginMm } = sheet.plan.board;
   return sheet.plan.loads.map((load) => {
     const own = lines.filter((one) => one.load === load);

@@ -1,6 +1,6 @@
 import { benchSteps } from '../../bench/steps.ts';
 import type { JobFile } from './cut-files.ts';
-import { PLAIN_CUT, type CutWish } from '../../cut/extras.ts';
+import { PLAIN_CUT, type CutOptions } from '../../cut/extras.ts';
 import type { CuttablePiece } from '../../pieces/cuttable.ts';
 import type { JobSheet } from '../../load/job-sheet.ts';
 import { cutStrip } from '../../cut/order.ts';
@@ -25,7 +25,7 @@ export interface JobFileOptions {
   readonly font: Uint8Array;
   readonly boldFont: Uint8Array;
   /** What is cut besides the pieces. */
-  readonly cut?: CutWish & { readonly mirrored?: boolean };
+  readonly cut?: CutOptions & { readonly mirrored?: boolean };
 }
 
 /** Cut lines as DXF. */

@@ -5,9 +5,9 @@ import { base } from './stock-finding.ts';
 
 /** Film that is old, or a scrap that nobody knows the age of. */
 export const judgeFilmOld: Judge = (context) => {
-  const { supply, takings, limits } = context;
+  const { supply, usage, limits } = context;
   const seen = new Map<string, Finding>();
-  for (const { film, from } of takings.strips) {
+  for (const { film, from } of usage.strips) {
     if (from.kind === 'unknown' || from.kind === 'rest' || seen.has(film)) continue;
     const offcut = offcutsOf(supply, film).find(({ id }) => id === from.id);
     const lot = supply.films.find(({ id }) => id === from.id);

@@ -5,10 +5,10 @@ import { base } from './stock-finding.ts';
 
 /** Films of which there is less on the shelf than the plan takes. */
 export const judgeFilmShort: Judge = (context) =>
-  context.takings.films
+  context.usage.films
     .filter(({ short }) => short > 0)
     .map(({ film, short }): Finding => {
-      const strips = context.takings.strips.filter((one) => one.film === film && one.from.kind === 'unknown');
+      const strips = context.usage.strips.filter((one) => one.film === film && one.from.kind === 'unknown');
       const largest = strips.reduce((a, b) => (b.lengthMm * b.widthMm > a.lengthMm * a.widthMm ? b : a));
       return {
         ...base(context, 'film-short', film),

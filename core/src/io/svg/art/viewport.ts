@@ -32,9 +32,9 @@ export function viewBoxOf(element: Element): readonly [number, number, number, n
 export function fitViewBox(
   [x, y, w, h]: readonly [number, number, number, number],
   [left, top, width, height]: readonly [number, number, number, number],
-  wish: string | undefined,
+  options: string | undefined,
 ): Matrix {
-  const [align = 'xMidYMid', how = 'meet'] = (wish ?? '')
+  const [align = 'xMidYMid', how = 'meet'] = (options ?? '')
     .trim()
     .replace(/^defer\s+/, '')
     .split(/\s+/)
