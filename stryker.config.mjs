@@ -19,7 +19,7 @@ export default {
   concurrency: 2,
   timeoutMS: 20_000,
   ignorePatterns: ['app', 'e2e', 'docs', 'server', 'dist', '.tmp'],
-  reporters: ['clear-text', 'html', 'json'],
+  reporters: ['progress-append-only', 'clear-text', 'html', 'json'],
   htmlReporter: { fileName: '.tmp/mutate/report.html' },
   jsonReporter: { fileName: '.tmp/mutate/report.json' },
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
