@@ -46,22 +46,25 @@ export type {
   Station,
   SurfaceKind,
 } from './model/blank.ts';
-export { isGirth, isRound, READINGS_ASKED, READINGS_WELCOME } from './measure/readings-asked.ts';
+export { isGirth } from './measure/readings-asked.ts';
 export { layThickness } from './measure/reading.ts';
 export type { BalloonThen } from './measure/balloon.ts';
 export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './measure/balloon.ts';
 export type { BlankForm, BlankProblem, BlankSize, BlankSizeResult } from './measure/size.ts';
-export { coneOfBlank, sizeBlank, STATIONS, takenOffGirth } from './measure/size.ts';
+export { coneOfBlank } from './measure/size.ts';
+export { sizeBlank } from './measure/measured.ts';
+export { STATIONS } from './measure/kinds/profile.ts';
+export { takenOffGirth } from './measure/sizing.ts';
 export type { ErrorReport } from './measure/error-report.ts';
-export { reportErrors } from './measure/error-report.ts';
+export { reportErrors } from './measure/measured.ts';
 export type { BandSizes, FitCheck, FitSeen } from './model/fit-check.ts';
 export type { FitResult } from './measure/fit-check.ts';
 export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './measure/fit-check.ts';
 export { rimLineOf, zonesOfBlank } from './measure/zones.ts';
 export type { LengthUnit, ParsedLength } from './measure/length.ts';
 export { formatLength, parseLength } from './measure/length.ts';
-export type { ReadingDoubt } from './measure/plausibility.ts';
-export { doubtReadings } from './measure/plausibility.ts';
+export type { ReadingDoubt } from './measure/doubts.ts';
+export { doubtReadings } from './measure/measured.ts';
 export type { Reading, ReadingTake, ReadingTool } from './model/reading.ts';
 export { summariseReading, USUAL_THICKNESS_MM } from './measure/reading.ts';
 export { logReadings } from './measure/reading-log.ts';
@@ -108,7 +111,7 @@ export { checkDocument, describeReadProblem, readDocument } from './document/rea
 export { backupSchema, projectSchema, shelfBlankSchema } from './document/schema.ts';
 export { itemSchema } from './document/item-schema.ts';
 export { ownFontSchema, ownMotifSchema } from './document/own-schema.ts';
-export { KINDS, SURFACES } from './document/blank-schema.ts';
+export { SURFACES } from './document/blank-schema.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
 export { FontProblem, readFont } from './io/font/read.ts';
 export { fontSample } from './io/font/sample.ts';
@@ -264,3 +267,5 @@ export type {
 } from './present/views.ts';
 export { placeData, zonePaths } from './present/flat-regions.ts';
 export { nearFront, wholeTurns } from './numeric/angle.ts';
+export type { KindOfBlank } from './measure/kinds/kind.ts';
+export { isRound, KINDS, KINDS_OF_BLANK } from './measure/kinds/kinds.ts';

@@ -8,7 +8,7 @@ import { marksCost } from './load/marks-cost.ts';
 import { NO_STOCK } from './load/supply.ts';
 import type { Measured } from './measure/measured.ts';
 import { measureBlank } from './measure/measured.ts';
-import type { ReadingDoubt } from './measure/plausibility.ts';
+import type { ReadingDoubt } from './measure/doubts.ts';
 import type { BlankProblem } from './measure/size.ts';
 import type { Project } from './model/project.ts';
 import type { Supply } from './model/stock.ts';

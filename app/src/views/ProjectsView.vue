@@ -1,7 +1,14 @@
 <script setup lang="ts">
-import { KINDS, newBlank, newStation, type BlankKind, type Project, type ShelfBlank } from '@mivet/core';
+import {
+  type BlankKind,
+  KINDS,
+  KINDS_OF_BLANK,
+  newBlank,
+  newStation,
+  type Project,
+  type ShelfBlank,
+} from '@mivet/core';
 import { computed, onMounted, ref } from 'vue';
-import { KIND_WORDS } from '../components/measure/kind-words.ts';
 import ProjectCard from '../components/projects/ProjectCard.vue';
 import UnreadableList from '../components/shell/UnreadableList.vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
@@ -27,7 +34,7 @@ const wanted = ref('');
 const onShelf = computed(() => {
   const words = wanted.value.trim().toLowerCase().split(/\s+/).filter(Boolean);
   const text = ({ blank }: ShelfBlank): string =>
-    `${blank.name} ${blank.surface} ${KIND_WORDS[blank.kind].label} ${KIND_WORDS[blank.kind].like}`.toLowerCase();
+    `${blank.name} ${blank.surface} ${KINDS_OF_BLANK[blank.kind].label} ${KINDS_OF_BLANK[blank.kind].like}`.toLowerCase();
   return library.shelf
     .filter((entry) => words.every((word) => text(entry).includes(word)))
     .sort((a, b) => b.changedAt.localeCompare(a.changedAt))
@@ -36,7 +43,7 @@ const onShelf = computed(() => {
 const fresh = (kind: BlankKind): Promise<void> =>
   start(
     {
-      ...newBlank(crypto.randomUUID(), kind, `New ${KIND_WORDS[kind].label.toLowerCase()}`),
+      ...newBlank(crypto.randomUUID(), kind, `New ${KINDS_OF_BLANK[kind].label.toLowerCase()}`),
       stations: kind === 'profile' ? [1, 2, 3].map(() => newStation(crypto.randomUUID())) : [],
     },
     null,
@@ -130,10 +137,10 @@ async function duplicate(project: Project): Promise<void> {
       <p v-else class="quiet">Measure it once; it goes on your shelf for next time.</p>
       <div class="fresh">
         <button v-for="k in KINDS" :key="k" type="button" @click="fresh(k)">
-          <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KIND_WORDS[k].icon" /></svg>
+          <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KINDS_OF_BLANK[k].icon" /></svg>
           <span>
-            <span class="fw-bold d-block">{{ KIND_WORDS[k].label }}</span>
-            <span class="quiet small">{{ KIND_WORDS[k].like }}</span>
+            <span class="fw-bold d-block">{{ KINDS_OF_BLANK[k].label }}</span>
+            <span class="quiet small">{{ KINDS_OF_BLANK[k].like }}</span>
           </span>
         </button>
       </div>

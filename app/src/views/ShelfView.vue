@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { emptyBackup, sizeBlank, type ShelfBlank } from '@mivet/core';
+import { emptyBackup, KINDS_OF_BLANK, type ShelfBlank, sizeBlank } from '@mivet/core';
 import { computed, ref } from 'vue';
-import { KIND_WORDS } from '../components/measure/kind-words.ts';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
 import ShelfEditor from '../components/shelf/ShelfEditor.vue';
 import { takeIn } from '../composables/useDroppedFile.ts';
@@ -36,7 +35,7 @@ const ORDERS: Record<Order, (a: ShelfBlank, b: ShelfBlank) => number> = {
 const shown = computed(() => {
   const words = search.value.trim().toLowerCase().split(/\s+/).filter(Boolean);
   const text = ({ blank }: ShelfBlank): string =>
-    `${blank.name} ${blank.surface} ${KIND_WORDS[blank.kind].label} ${KIND_WORDS[blank.kind].like} ${blank.notes}`.toLowerCase();
+    `${blank.name} ${blank.surface} ${KINDS_OF_BLANK[blank.kind].label} ${KINDS_OF_BLANK[blank.kind].like} ${blank.notes}`.toLowerCase();
   return library.shelf.filter((entry) => words.every((word) => text(entry).includes(word))).sort(ORDERS[order.value]);
 });
 const endOfList = ref<HTMLElement | null>(null);

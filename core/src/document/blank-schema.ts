@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { Blank, BlankKind, SurfaceKind } from '../model/blank.ts';
+import { KINDS } from '../measure/kinds/kinds.ts';
+import type { Blank, SurfaceKind } from '../model/blank.ts';
 import { colour, id, mm, MOST, short, stamp } from './fields.ts';
 
 const toolSchema = z.enum(['tape', 'ruler', 'caliper', 'strip', 'photo']);
@@ -38,17 +39,6 @@ export const SURFACES = [
   'plastic',
   'latex',
 ] as const satisfies readonly SurfaceKind[];
-
-/** Every kind of blank that can be measured. */
-export const KINDS = [
-  'straight',
-  'tapered',
-  'profile',
-  'ball',
-  'balloon',
-  'lid',
-  'flat',
-] as const satisfies readonly BlankKind[];
 
 const partOfSide = z.number().min(0).max(10_000);
 

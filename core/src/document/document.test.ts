@@ -13,7 +13,7 @@ import { emptyBackup } from './read-backup.ts';
 import { checkDocument, describeReadProblem, readDocument } from './read.ts';
 import { backupSchema, projectSchema, shelfBlankSchema } from './schema.ts';
 import { ownFontSchema, ownMotifSchema } from './own-schema.ts';
-import { KINDS } from './blank-schema.ts';
+import { KINDS } from '../measure/kinds/kinds.ts';
 
 const full: Project = {
   ...projectOf(

@@ -1,29 +1,18 @@
 import { PLAIN_STACK } from '../layers/order.ts';
 import { STARTING_FILMS } from '../material/film.ts';
-import type { Blank, BlankKind, BalloonPlan, FlatteningChoice, Station, SurfaceKind } from '../model/blank.ts';
-import { isRound } from '../measure/readings-asked.ts';
+import { KINDS_OF_BLANK } from '../measure/kinds/kinds.ts';
 import { USUAL_THICKNESS_MM } from '../measure/reading.ts';
-import { PLAIN_SEAM } from '../seam/plain-seam.ts';
-import type { StockThing } from '../model/stock.ts';
+import type { BalloonPlan, Blank, BlankKind, FlatteningChoice, Station } from '../model/blank.ts';
 import type { Project, ShelfBlank, StockDocument } from '../model/project.ts';
 import { FORMAT_VERSION } from '../model/project.ts';
+import type { StockThing } from '../model/stock.ts';
+import { PLAIN_SEAM } from '../seam/plain-seam.ts';
 
 /** How a side is flattened until the person chooses. */
 export const AS_IT_FALLS: FlatteningChoice = { way: 'best', parts: null, keep: null, patchMm: null, patchUpDeg: 0 };
 
 /** What becomes of a balloon until the person says. Starting values. */
 export const USUAL_BALLOON: BalloonPlan = { gas: 'air', hours: 12, shrinkPerDay: 2 };
-
-/** What each kind is usually made of. */
-const USUAL_SURFACE: Record<BlankKind, readonly [SurfaceKind, string]> = {
-  straight: ['glazed ceramic', '#F2F0EA'],
-  tapered: ['bare steel', '#C6CBCE'],
-  profile: ['glass', '#DCEBEC'],
-  ball: ['glass', '#DCEBEC'],
-  balloon: ['latex', '#E0623A'],
-  lid: ['plastic', '#E4E2DA'],
-  flat: ['painted', '#E4D9C4'],
-};
 
 /** A height of a profile with nothing read yet. */
 export function newStation(id: string): Station {
@@ -36,13 +25,12 @@ export function newStation(id: string): Station {
 
 /** A blank with no readings yet. */
 export function newBlank(id: string, kind: BlankKind, name: string): Blank {
-  const [surface, colour] = USUAL_SURFACE[kind];
+  const { usual, round } = KINDS_OF_BLANK[kind];
   return {
     id,
     name,
     kind,
-    surface,
-    colour,
+    ...usual,
     readings: {},
     stations: [],
     stationsAlong: 'side',
@@ -52,7 +40,7 @@ export function newBlank(id: string, kind: BlankKind, name: string): Blank {
     readingLog: [],
     handleWidthMm: 0,
     handleClearanceMm: 5,
-    bandBelowRimMm: isRound(kind) ? 5 : 0,
+    bandBelowRimMm: round ? 5 : 0,
     rimClearanceMm: 15,
     baseClearanceMm: 5,
     fitCheck: null,

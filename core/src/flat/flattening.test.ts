@@ -6,7 +6,7 @@ import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
 import type { Blank } from '../model/blank.ts';
 import { solveFit } from '../measure/fit-check.ts';
 import { predictBandFit } from '../measure/band-fit.ts';
-import { sizeBlank } from '../measure/size.ts';
+import { sizeBlank } from '../measure/measured.ts';
 import { bandCuts, bestConicBand, fewestBands } from '../surface/conic-band.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import { deriveWrap } from '../pieces/wrap.ts';

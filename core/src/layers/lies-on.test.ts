@@ -3,7 +3,7 @@ import { testFonts } from '../../test/fonts.ts';
 import { bare, makeBlank, makeJob, plate } from '../../test/jobs.ts';
 import type { ArtItem } from '../model/item.ts';
 import type { Blank } from '../model/blank.ts';
-import { sizeBlank } from '../measure/size.ts';
+import { sizeBlank } from '../measure/measured.ts';
 import { boxWidth } from '../plane/box.ts';
 import { deriveWrap } from '../pieces/wrap.ts';
 import type { Job } from '../model/job.ts';

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { layOn, type Cup, type SeamSeen } from '../../test/lab/solid.ts';
 import { bare, makeBlank, makeProfile } from '../../test/jobs.ts';
 import type { Blank } from '../model/blank.ts';
-import { sizeBlank } from './size.ts';
-import { reportErrors } from './error-report.ts';
+import { sizeBlank } from './measured.ts';
+import { reportErrors } from './measured.ts';
 
 function report(blank: Blank) {
   const result = sizeBlank(blank);

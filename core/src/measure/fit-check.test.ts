@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank, mug, tumbler } from '../../test/jobs.ts';
-import { sizeBlank } from './size.ts';
-import { reportErrors } from './error-report.ts';
+import { sizeBlank } from './measured.ts';
+import { reportErrors } from './measured.ts';
 import { FIT_PAPER_MM, solveFit } from './fit-check.ts';
 import { type BandSizes, type FitCheck, type FitSeen } from '../model/fit-check.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank, tumbler } from '../../test/jobs.ts';
 import type { Blank } from '../model/blank.ts';
-import { doubtReadings } from './plausibility.ts';
+import { doubtReadings } from './measured.ts';
 import { describeDoubt } from './words.ts';
 
 const codes = (blank: Blank): string[] => doubtReadings(blank).map((d) => `${d.reading} ${d.code} ${d.severity}`);

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank, mug, tumbler } from '../../test/jobs.ts';
 import type { Blank } from '../model/blank.ts';
-import { READINGS_ASKED } from './readings-asked.ts';
-import { coneOfBlank, sizeBlank } from './size.ts';
+import { KINDS_OF_BLANK } from './kinds/kinds.ts';
+import { coneOfBlank } from './size.ts';
+import { sizeBlank } from './measured.ts';
 import { zonesOfBlank } from './zones.ts';
 import { summariseReading } from './reading.ts';
 import { describeBlankProblem } from './words.ts';
@@ -80,8 +81,8 @@ describe('sizeBlank', () => {
   });
 
   it('asks a straight blank for two readings and a tapered one for three', () => {
-    expect(READINGS_ASKED.straight).toEqual(['girthRim', 'side']);
-    expect(READINGS_ASKED.tapered).toEqual(['girthRim', 'girthBase', 'side']);
+    expect(KINDS_OF_BLANK.straight.asked).toEqual(['girthRim', 'side']);
+    expect(KINDS_OF_BLANK.tapered.asked).toEqual(['girthRim', 'girthBase', 'side']);
   });
 
   it('counts the rim zone from the drinking edge, not from the band', () => {

@@ -4,7 +4,7 @@ import type { BandSizes } from '../model/fit-check.ts';
 import type { FitResult } from './fit-check.ts';
 import type { LengthProblem, LengthUnit } from './length.ts';
 import { formatLength } from './length.ts';
-import type { ReadingDoubt } from './plausibility.ts';
+import type { ReadingDoubt } from './doubts.ts';
 
 /** What each reading is called on screen and on paper. */
 export const READING_LABEL: Record<ReadingName, string> = {

@@ -1,5 +1,5 @@
 import type { Blank } from '../model/blank.ts';
-import { isRound } from './readings-asked.ts';
+import { isRound } from './kinds/kinds.ts';
 import type { BlankSize } from './size.ts';
 
 /** Widths of the zones that film keeps clear of, measured on the band, mm. */

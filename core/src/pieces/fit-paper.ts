@@ -8,7 +8,7 @@ import type { FitResult } from '../measure/fit-check.ts';
 import type { FitSeen } from '../model/fit-check.ts';
 import { FIT_PAPER_MM, solveFit } from '../measure/fit-check.ts';
 import type { BlankSize } from '../measure/size.ts';
-import { sizeBlank } from '../measure/size.ts';
+import { sizeBlank } from '../measure/measured.ts';
 import type { Derived } from './wrap.ts';
 import { deriveWrap } from './wrap.ts';
 import { keptSide } from '../flat/flattening.ts';

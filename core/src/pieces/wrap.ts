@@ -7,7 +7,7 @@ import { layOut } from '../layout/lay-out.ts';
 import type { ErrorReport } from '../measure/error-report.ts';
 import type { Measured } from '../measure/measured.ts';
 import { measureBlank } from '../measure/measured.ts';
-import type { ReadingDoubt } from '../measure/plausibility.ts';
+import type { ReadingDoubt } from '../measure/doubts.ts';
 import { layThickness } from '../measure/reading.ts';
 import type { BlankProblem } from '../measure/size.ts';
 import type { Job } from '../model/job.ts';

@@ -1,5 +1,5 @@
 import { cutSize } from '../layout/cut-size.ts';
-import type { ReadingDoubt } from '../measure/plausibility.ts';
+import type { ReadingDoubt } from '../measure/doubts.ts';
 import type { Project } from '../model/project.ts';
 import { shareOfGive } from '../pieces/give.ts';
 import type { Piece } from '../pieces/pieces.ts';

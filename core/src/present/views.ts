@@ -3,7 +3,7 @@ import type { BenchStep } from '../bench/step.ts';
 import type { Template } from '../flat/template.ts';
 import type { JobSheet } from '../load/job-sheet.ts';
 import type { ErrorReport } from '../measure/error-report.ts';
-import type { ReadingDoubt } from '../measure/plausibility.ts';
+import type { ReadingDoubt } from '../measure/doubts.ts';
 import type { BlankProblem, BlankSize } from '../measure/size.ts';
 import type { KeptFilm, PartOnBoard } from '../model/laid.ts';
 import type { Box } from '../plane/box.ts';

@@ -1,6 +1,6 @@
 import type { LoadPlan } from '../load/load.ts';
 import type { FilmUsage } from '../load/usage.ts';
-import type { ReadingDoubt } from '../measure/plausibility.ts';
+import type { ReadingDoubt } from '../measure/doubts.ts';
 import type { Command } from '../model/command.ts';
 import type { Job } from '../model/job.ts';
 import type { Supply } from '../model/stock.ts';

@@ -1,4 +1,4 @@
-import type { ReadingDoubt } from '../measure/plausibility.ts';
+import type { ReadingDoubt } from '../measure/doubts.ts';
 import { describeDoubt } from '../measure/words.ts';
 import type { ReadingName } from '../model/blank.ts';
 import type { Finding } from './finding.ts';

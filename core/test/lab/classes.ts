@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { reportErrors } from '../../src/measure/error-report.ts';
+import { reportErrors } from '../../src/measure/measured.ts';
 import { solveFit } from '../../src/measure/fit-check.ts';
-import { sizeBlank } from '../../src/measure/size.ts';
+import { sizeBlank } from '../../src/measure/measured.ts';
 import { cutFiles, CUT_WRITERS } from '../../src/io/files/cut-files.ts';
 import { examineProject } from '../../src/pipeline.ts';
 import { readDxfDrawing } from '../../src/io/dxf/art/read.ts';

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { KINDS, type BlankKind } from '@mivet/core';
-import { KIND_WORDS } from './kind-words.ts';
+import { type BlankKind, KINDS, KINDS_OF_BLANK } from '@mivet/core';
 
 /** Which kind of thing it is, by its drawing. */
 defineProps<{ kind: BlankKind }>();
@@ -14,11 +13,11 @@ const emit = defineEmits<{ choose: [kind: BlankKind] }>();
       :key="k"
       type="button"
       :aria-pressed="k === kind"
-      :title="KIND_WORDS[k].like"
+      :title="KINDS_OF_BLANK[k].like"
       @click="emit('choose', k)"
     >
-      <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KIND_WORDS[k].icon" /></svg>
-      {{ KIND_WORDS[k].label }}
+      <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KINDS_OF_BLANK[k].icon" /></svg>
+      {{ KINDS_OF_BLANK[k].label }}
     </button>
   </div>
 </template>

@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import {
-  describeBlankProblem,
-  formatLength,
-  logReadings,
-  newStation,
-  READING_LABEL,
-  READINGS_ASKED,
-  READINGS_WELCOME,
-  isGirth,
   type Blank,
   type BlankKind,
+  describeBlankProblem,
+  formatLength,
+  isGirth,
+  KINDS_OF_BLANK,
+  logReadings,
+  newStation,
   type Reading,
+  READING_LABEL,
   type ReadingName,
   sizeBlank,
 } from '@mivet/core';
@@ -27,7 +26,7 @@ import ProfileReadings from './ProfileReadings.vue';
 import ReadingField from './ReadingField.vue';
 import ReadingLog from './ReadingLog.vue';
 import ReadingSums from './ReadingSums.vue';
-import { KIND_WORDS, READING_HINTS } from './kind-words.ts';
+import { READING_HINTS } from './reading-hints.ts';
 
 const project = useProject();
 const picture = usePicture();
@@ -37,8 +36,9 @@ const view = useView();
 const kept = ref(false);
 
 const blank = computed(() => project.doc!.blank);
-const needed = computed(() => READINGS_ASKED[blank.value.kind]);
-const names = computed(() => [...needed.value, ...READINGS_WELCOME[blank.value.kind]]);
+const kind = computed(() => KINDS_OF_BLANK[blank.value.kind]);
+const needed = computed(() => kind.value.asked);
+const names = computed(() => [...needed.value, ...kind.value.welcome]);
 const isOptional = (name: ReadingName): boolean => !needed.value.includes(name);
 const unread = computed(() => {
   const left = needed.value.find((name) => !blank.value.readings[name]);
@@ -114,8 +114,8 @@ async function keep(): Promise<void> {
 
 <template>
   <div>
-    <h2>{{ KIND_WORDS[blank.kind].asks }}</h2>
-    <p class="quiet mb-2">Of “{{ blank.name }}”: {{ KIND_WORDS[blank.kind].like }}</p>
+    <h2>{{ kind.reads }}</h2>
+    <p class="quiet mb-2">Of “{{ blank.name }}”: {{ kind.like }}</p>
     <KindPicker :kind="blank.kind" @choose="setKind" />
     <ProfileReadings
       v-if="blank.kind === 'profile'"

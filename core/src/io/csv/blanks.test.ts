@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeBlank, makeProfile, mug, tumbler } from '../../../test/jobs.ts';
-import { sizeBlank } from '../../measure/size.ts';
+import { sizeBlank } from '../../measure/measured.ts';
 import { newShelfBlank } from '../../document/new-project.ts';
 import { shelfBlankSchema } from '../../document/schema.ts';
 import { readBlanksCsv, writeBlanksCsv } from './blanks.ts';

@@ -8,7 +8,8 @@ import { USUAL_THICKNESS_MM } from '../../measure/reading.ts';
 import { describeLengthProblem } from '../../measure/words.ts';
 import { newBlank, newShelfBlank } from '../../document/new-project.ts';
 import type { ShelfBlank } from '../../model/project.ts';
-import { KINDS, SURFACES } from '../../document/blank-schema.ts';
+import { SURFACES } from '../../document/blank-schema.ts';
+import { KINDS } from '../../measure/kinds/kinds.ts';
 import { shelfBlankSchema } from '../../document/schema.ts';
 import { doesNotFit, parseTable, type LeftOut } from './table.ts';
 

@@ -1,7 +1,7 @@
 import { nearestFilm } from '../../artwork/film-match.ts';
 import { isMask } from '../../artwork/mask.ts';
 import { isRemovable } from '../../material/film.ts';
-import { isRound } from '../../measure/readings-asked.ts';
+import { isRound } from '../../measure/kinds/kinds.ts';
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 
