@@ -1,5 +1,7 @@
 export type { Film, FilmFinish } from './model/film.ts';
-export { FILM_FINISHES, filmGive, STARTING_FILMS, thicknessOf } from './material/film.ts';
+export { FILM_FINISHES, STARTING_FILMS, thicknessOf } from './material/film.ts';
+export type { Materials } from './material/materials.ts';
+export { filmGive, STARTING_MATERIALS } from './material/materials.ts';
 export type { FontBook, FontFace } from './artwork/font.ts';
 export type { FontId } from './model/item.ts';
 export { faceOf, FONT_CHOICES } from './artwork/font.ts';
@@ -235,7 +237,7 @@ export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './layout/sn
 export { snapLines, snapTo } from './layout/snap.ts';
 export type { SeamView, SeamViewPiece } from './present/seam-view.ts';
 export { seamView } from './present/seam-view.ts';
-export { TAPE_GIVE, tapeSheets, type TapeSheet } from './pieces/tape-sheets.ts';
+export { tapeSheets, type TapeSheet } from './pieces/tape-sheets.ts';
 export type { Template } from './flat/template.ts';
 export { makeTemplate } from './flat/template.ts';
 export type { JudgedFinding } from './proof/judged.ts';

@@ -8,6 +8,8 @@ import { cutFiles } from './io/files/cut-files.ts';
 import type { Project } from './model/project.ts';
 import type { Examined, StageMemo, StageName } from './pipeline.ts';
 import { examineProject, examineStages, STAGE_NAMES } from './pipeline.ts';
+import type { Materials } from './material/materials.ts';
+import { STARTING_MATERIALS } from './material/materials.ts';
 import { openFindings } from './proof/judged.ts';
 import { signatureOf } from './proof/finding.ts';
 import { USUAL_LIMITS } from './proof/limits.ts';
@@ -108,6 +110,37 @@ describe('examineStages', () => {
     expect(rerun({ boardId: 'backed' })).toEqual(from('load'));
     expect(rerun({ process: 'etch' })).toEqual(from('proof'));
     expect(rerun({}, { ...USUAL_LIMITS, edgeDrift: 0.1 })).toEqual(from('proof'));
+  });
+
+  it('reckons with the materials that it is given', () => {
+    const line = textItem('OAR', { size: { by: 'cap', mm: 12 } });
+    const cup = projectOf(makeJob(makeBlank({ girthRim: 250, side: 90 }, { surface: 'painted' }), [line]), 'long');
+    const by = (materials: Materials): Extract<Examined, { ok: true }> => {
+      const input = { project: cup, fonts: testFonts, limits: USUAL_LIMITS, supply: NO_STOCK, unit: 'mm' as const };
+      const steps = examineStages({ ...input, materials });
+      for (;;) {
+        const step = steps.next();
+        if (step.done && step.value.ok) return step.value;
+      }
+    };
+    const { films, surfaces, waits } = STARTING_MATERIALS;
+    const gloss = films['gloss permanent'];
+    const usual = by(STARTING_MATERIALS);
+    // Letters of 12 mm have strokes of some 2 mm: film that holds only 4 tears there.
+    const coarse = by({
+      ...STARTING_MATERIALS,
+      films: { ...films, 'gloss permanent': { ...gloss, finestStrokeMm: 4 } },
+    });
+    const codes = ({ findings }: typeof usual): string[] => findings.map((f) => f.finding.code);
+    expect([codes(usual).includes('fine-stroke'), codes(coarse).includes('fine-stroke')]).toEqual([false, true]);
+    const slow = by({
+      ...STARTING_MATERIALS,
+      surfaces: { ...surfaces, painted: { alcohol: false, dryMinutes: 33 } },
+      waits: { ...waits, wash: 72 * 60 },
+    });
+    const wait = ({ steps }: typeof usual, id: string): number => steps.find((step) => step.id === id)!.waitMinutes;
+    expect([wait(usual, 'clean'), wait(slow, 'clean')]).toEqual([10, 33]);
+    expect([wait(usual, 'cure'), wait(slow, 'cure')]).toEqual([48 * 60, 72 * 60]);
   });
 
   it('judges by the limits of the moment, and keeps what was accepted', () => {

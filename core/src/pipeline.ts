@@ -1,3 +1,5 @@
+import type { Materials } from './material/materials.ts';
+import { STARTING_MATERIALS } from './material/materials.ts';
 import type { FontBook } from './artwork/font.ts';
 import type { BenchStep } from './bench/step.ts';
 import { benchSteps } from './bench/steps.ts';
@@ -34,6 +36,8 @@ export interface JudgedBy {
   readonly fonts: FontBook;
   readonly limits: Limits;
   readonly supply: Supply;
+  /** What is known of film, tape and surfaces; left out, the starting values. */
+  readonly materials?: Materials;
 }
 
 /** Everything that the stages work from. */
@@ -92,21 +96,24 @@ const STAGES = [
   ),
   stage(
     'layout',
-    ({ project: { items, films, hand, warm, seam, stack }, fonts }) => [
+    ({ project: { items, films, hand, warm, seam, stack }, fonts, materials }) => [
       [items, films, hand, warm, seam.lapMm, stack],
       Object.keys(fonts),
+      materials,
     ],
-    ({ project, fonts }, done) => layOutFilms(project, measured(done), fonts),
+    ({ project, fonts, materials = STARTING_MATERIALS }, done) =>
+      layOutFilms(project, measured(done), fonts, materials),
   ),
   stage(
     'pieces',
     ({ project: { seam } }) => seam,
-    ({ project }, done) => cutOut(project, measured(done), done.layout),
+    ({ project, materials = STARTING_MATERIALS }, done) => cutOut(project, measured(done), done.layout, materials),
   ),
   stage(
     'batch',
     ({ project: { names, otherBlanks } }) => [names, otherBlanks],
-    ({ project, fonts }, { pieces }) => (project.names ? makeBatch(project, project.names, pieces, fonts) : []),
+    ({ project, fonts, materials }, { pieces }) =>
+      project.names ? makeBatch(project, project.names, pieces, fonts, materials) : [],
   ),
   stage(
     'stack',
@@ -130,7 +137,7 @@ const STAGES = [
   stage(
     'proof',
     ({ project: { process }, limits }) => [process, limits],
-    ({ project, limits, supply }, { measure, pieces, batch, load: { sheet, stack } }) =>
+    ({ project, limits, supply, materials = STARTING_MATERIALS }, { measure, pieces, batch, load: { sheet, stack } }) =>
       proof({
         job: project,
         wrap: pieces,
@@ -141,12 +148,14 @@ const STAGES = [
         stack,
         makes: batch,
         limits,
+        materials,
       }),
   ),
   stage(
     'bench',
     ({ unit }) => unit,
-    ({ project, unit }, { pieces, batch, load }) => benchSteps(project, pieces, load.sheet, unit, batch),
+    ({ project, unit, materials }, { pieces, batch, load }) =>
+      benchSteps(project, pieces, load.sheet, unit, batch, materials),
   ),
 ] as const;
 

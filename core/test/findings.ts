@@ -1,3 +1,4 @@
+import { STARTING_MATERIALS } from '../src/material/materials.ts';
 import { expect } from 'vitest';
 import type { ArtworkItem, Placement } from '../src/model/item.ts';
 import type { Blank } from '../src/model/blank.ts';
@@ -28,7 +29,18 @@ export function contextOf(project: Project, limits = USUAL_LIMITS): ProofContext
   if (!examined.ok) throw new Error(examined.problem.code);
   const { wrap, doubts, sheet, stack, batch } = examined;
   const { plan, usage } = sheet;
-  return { job: project, wrap, doubts, plan, usage, supply, stack, makes: batch, limits };
+  return {
+    job: project,
+    wrap,
+    doubts,
+    plan,
+    usage,
+    supply,
+    stack,
+    makes: batch,
+    limits,
+    materials: STARTING_MATERIALS,
+  };
 }
 
 /** Findings of one code. */

@@ -2,6 +2,7 @@ import {
   backSeam,
   describeBlankProblem,
   filmGive,
+  STARTING_MATERIALS,
   layThickness,
   PLAIN_SEAM,
   makePanels,
@@ -32,7 +33,7 @@ export const flatten: CommandLine = (args, { out }) => {
     sized.size,
     layThickness(blank, film),
     seam,
-    filmGive(finish ?? 'gloss permanent', warm),
+    filmGive(STARTING_MATERIALS, finish ?? 'gloss permanent', warm),
   );
   const size = { ...sized.size, side: surface.slantLength };
   const { sector, shortcuts, cone, region, outline, holes, bounds, flattening } = template;

@@ -1,3 +1,4 @@
+import type { Materials } from '../material/materials.ts';
 import type { Blank } from '../model/blank.ts';
 import { BALLOON_KEEPS_HOURS } from '../measure/balloon.ts';
 import type { Job } from '../model/job.ts';
@@ -14,7 +15,6 @@ const THROUGH: { readonly [process in Exclude<Job['process'], 'decal'>]: Step } 
     title: 'Strip the coat',
     body: 'Tape off the rest of the blank. Lay the stripper on thick and even, stand the blank on a plate, and look for the first time after an hour: does the coat lift and bubble? Then again every quarter of an hour. Gloves on: rinse, take the mask off, scrub softly, soap.',
     caution: `Coating stripper burns skin and eyes: gloves, goggles, moving air, children away; waste by local rules. ${LAST_WORD}`,
-    waitMinutes: 60,
   },
   etch: {
     id: 'etch',
@@ -37,8 +37,15 @@ const THROUGH: { readonly [process in Exclude<Job['process'], 'decal'>]: Step } 
 };
 
 /** How a job ends, by what the film is for and what it lies on: curing and washing only where there is something to wash. */
-export function finishSteps({ process, blank }: Pick<Job, 'process' | 'blank'>, hasFoil: boolean): Step[] {
-  if (process !== 'decal') return [{ handsMinutes: 10, picture: 'blank', ...THROUGH[process] }];
+export function finishSteps(
+  { process, blank }: Pick<Job, 'process' | 'blank'>,
+  hasFoil: boolean,
+  { waits }: Materials,
+): Step[] {
+  if (process !== 'decal') {
+    const waitMinutes = process === 'strip' ? waits.strip : 0;
+    return [{ handsMinutes: 10, picture: 'blank', ...THROUGH[process], waitMinutes }];
+  }
   if (blank.kind === 'balloon') return [keeps(blank)];
   const washed = isWashed(blank);
   return [
@@ -57,7 +64,7 @@ export function finishSteps({ process, blank }: Pick<Job, 'process' | 'blank'>, 
           ...(hasFoil && washed ? ['Metallised film must not go in a microwave.'] : []),
         ].join(' ') || null,
       handsMinutes: 0,
-      waitMinutes: (washed ? 48 : 24) * 60,
+      waitMinutes: washed ? waits.wash : waits.handle,
       picture: 'blank',
     },
   ];

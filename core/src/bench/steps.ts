@@ -1,5 +1,6 @@
 import type { JobSheet } from '../load/job-sheet.ts';
-import { isWipedWithAlcohol } from '../material/surface-care.ts';
+import type { Materials } from '../material/materials.ts';
+import { STARTING_MATERIALS } from '../material/materials.ts';
 import { formatLength } from '../measure/length.ts';
 import { rimLineOf } from '../measure/zones.ts';
 import type { Blank, SurfaceKind } from '../model/blank.ts';
@@ -44,9 +45,6 @@ const CLEANING: Record<SurfaceKind, string> = {
   plastic: 'Wash with soapy water and rinse. Alcohol only after a try at the base: some plastics craze.',
 };
 
-/** Minutes that a surface takes to dry before film goes on: alcohol, water, clay. */
-const DRY_MINUTES = { alcohol: 3, water: 10, clay: 24 * 60 } as const;
-
 /**
  * The steps for this job only, in order. Of a list, everything is counted for all that is made.
  *
@@ -55,6 +53,7 @@ const DRY_MINUTES = { alcohol: 3, water: 10, clay: 24 * 60 } as const;
  * @param sheet loads and needs
  * @param unit what the person works in
  * @param makes everything on the list that it is made for
+ * @param materials for what waits
  */
 export function benchSteps(
   job: Job,
@@ -62,13 +61,14 @@ export function benchSteps(
   sheet: JobSheet,
   unit: 'mm' | 'in',
   makes: readonly Make[] = [],
+  materials: Materials = STARTING_MATERIALS,
 ): BenchStep[] {
   const mm = (v: number): string => formatLength(v, unit);
   const { blank } = job;
   const made = madeOf(wrap, makes);
   const count = countOf(made);
   const works = filmWork(job, wrap, made);
-  const alcohol = isWipedWithAlcohol(blank.surface);
+  const { alcohol, dryMinutes } = materials.surfaces[blank.surface];
   const style = layingStyle(job, wrap);
   const isWrap = wrap.template.closed && coverage(wrap.pieces) >= WRAP_SHARE;
   const steps: BenchStep[] = [];
@@ -99,7 +99,7 @@ export function benchSteps(
         ? 'Some people are allergic to latex. Burst pieces choke small children: pick them up. Never breathe helium.'
         : null,
     handsMinutes: each(3),
-    waitMinutes: DRY_MINUTES[alcohol ? 'alcohol' : blank.surface === 'raw terracotta' ? 'clay' : 'water'],
+    waitMinutes: dryMinutes,
     picture: 'blank',
   });
   add('mark', all('Mark where it goes'), markText(blank, wrap, mm, isWrap), {
@@ -244,7 +244,7 @@ export function benchSteps(
     },
   );
   const hasFoil = works.some(({ film }) => film.finish === 'metallised');
-  for (const { id, title, body, handsMinutes = 0, ...more } of finishSteps(job, hasFoil))
+  for (const { id, title, body, handsMinutes = 0, ...more } of finishSteps(job, hasFoil, materials))
     add(id, title, body, { ...more, handsMinutes: each(handsMinutes) });
   return steps;
 }

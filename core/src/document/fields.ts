@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { FILM_THICKNESS_MM } from '../material/film.ts';
-import { type Film, type FilmFinish } from '../model/film.ts';
+import { FILM_FINISHES } from '../material/film.ts';
+import type { Film } from '../model/film.ts';
 
 /**
  * Limits that keep a hostile or broken file from filling memory. They lie well past what anybody makes: every change is
@@ -48,6 +48,6 @@ export const filmSchema = z.object({
   id,
   name: short,
   colour,
-  finish: z.enum(Object.keys(FILM_THICKNESS_MM) as [FilmFinish, ...FilmFinish[]]),
+  finish: z.enum(FILM_FINISHES),
   thicknessMm: z.number().min(0).max(3),
 }) satisfies z.ZodType<Film>;

@@ -2,7 +2,8 @@ import type { FontBook } from '../artwork/font.ts';
 import type { FlatSide } from '../flat/flat-side.ts';
 import { makeTemplate } from '../flat/template.ts';
 import { wrapFilm } from '../flat/wrap-film.ts';
-import { filmGive } from '../material/film.ts';
+import type { Materials } from '../material/materials.ts';
+import { filmGive } from '../material/materials.ts';
 import { layThickness } from '../measure/reading.ts';
 import type { BlankSize } from '../measure/size.ts';
 import { zonesOfBlank } from '../measure/zones.ts';
@@ -36,10 +37,11 @@ export const templateThickness = (job: Pick<Job, 'blank' | 'items' | 'films'>): 
  * @param job readings, artwork, films and hand
  * @param read corrected sizes of its blank
  * @param fonts loaded
+ * @param materials for what its film gives
  */
-export function layOut(job: LayoutJob, read: BlankSize, fonts: FontBook): LaidOut {
+export function layOut(job: LayoutJob, read: BlankSize, fonts: FontBook, materials: Materials): LaidOut {
   const thickness = templateThickness(job);
-  const give = filmGive(wrapFilm(job)?.finish ?? 'gloss permanent', job.warm);
+  const give = filmGive(materials, wrapFilm(job)?.finish ?? 'gloss permanent', job.warm);
   const reach = patchReach(job, read, fonts, () => makeTemplate(job.blank, read, thickness, job.seam, give).surface);
   const { template, surface } = makeTemplate(job.blank, read, thickness, job.seam, give, reach);
   // A patch covers only part of a ball: from here on the side is what the template covers.

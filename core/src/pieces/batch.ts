@@ -1,3 +1,5 @@
+import type { Materials } from '../material/materials.ts';
+import { STARTING_MATERIALS } from '../material/materials.ts';
 import type { FontBook } from '../artwork/font.ts';
 import { faceOf } from '../artwork/font.ts';
 import type { TextItem } from '../model/item.ts';
@@ -49,8 +51,14 @@ export interface Make {
  * @param fonts loaded
  * @returns in the order of the list; empty when the text is gone
  */
-export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook): Make[] {
-  const madeOn = blanksOfList(job, wrap, fonts);
+export function makeBatch(
+  job: Job,
+  list: NameList,
+  wrap: Wrap,
+  fonts: FontBook,
+  materials: Materials = STARTING_MATERIALS,
+): Make[] {
+  const madeOn = blanksOfList(job, wrap, fonts, materials);
   if (list.itemId === null)
     return list.rows.map((row) => {
       const on = madeOn(row);
@@ -87,7 +95,7 @@ export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook)
       return { row, fitted, text, on, placed, pieces, wrap: { ...on.wrap, placed: all, pieces, cuts }, alone };
     }
     const items = job.items.map((i) => (i.id === item.id ? text : i));
-    const derived = deriveWrap({ ...job, blank: on.blank, hand: on.hand, items }, fonts);
+    const derived = deriveWrap({ ...job, blank: on.blank, hand: on.hand, items }, fonts, materials);
     if (!derived.ok) return none;
     const placed = derived.wrap.placed.find((p) => p.item.id === item.id) ?? null;
     return { row, fitted, text, on, placed, pieces: derived.wrap.pieces, wrap: derived.wrap, alone };
@@ -97,14 +105,14 @@ export function makeBatch(job: Job, list: NameList, wrap: Wrap, fonts: FontBook)
 const others = (pieces: readonly Piece[], itemId: string): Piece[] => pieces.filter((p) => !p.itemIds.includes(itemId));
 
 /** The blank and hand of a row, each worked through once. A blank that is gone from the job is its own. */
-function blanksOfList(job: Job, wrap: Wrap, fonts: FontBook): (row: NameRow) => MadeOn | null {
+function blanksOfList(job: Job, wrap: Wrap, fonts: FontBook, materials: Materials): (row: NameRow) => MadeOn | null {
   const known = new Map<string, MadeOn | null>([[keyOf(job.blank, job.hand), { ...job, wrap }]]);
   return (row) => {
     const blank = job.otherBlanks.find((b) => b.id === row.blankId) ?? job.blank;
     const hand = row.hand ?? job.hand;
     const key = keyOf(blank, hand);
     if (!known.has(key)) {
-      const derived = deriveWrap({ ...job, blank, hand }, fonts);
+      const derived = deriveWrap({ ...job, blank, hand }, fonts, materials);
       known.set(key, derived.ok ? { blank, hand, wrap: derived.wrap } : null);
     }
     return known.get(key)!;

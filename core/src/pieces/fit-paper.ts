@@ -1,5 +1,5 @@
 import type { FontBook } from '../artwork/font.ts';
-import { filmGive } from '../material/film.ts';
+import { filmGive, STARTING_MATERIALS } from '../material/materials.ts';
 import type { Blank } from '../model/blank.ts';
 import { layThickness } from '../measure/reading.ts';
 import type { PaperBand } from '../measure/band-fit.ts';
@@ -61,7 +61,13 @@ export function solveFitPaper(blank: Blank, seen: FitSeen): FitResult {
 export function paperBand(blank: Blank, size: BlankSize): PaperBand | null {
   if (size.shape.form !== 'profile') return null;
   const paperMm = layThickness(blank, FIT_PAPER_MM);
-  const { template } = makeTemplate(oneBand(blank), size, paperMm, PLAIN_SEAM, filmGive(AS_PAPER, false));
+  const { template } = makeTemplate(
+    oneBand(blank),
+    size,
+    paperMm,
+    PLAIN_SEAM,
+    filmGive(STARTING_MATERIALS, AS_PAPER, false),
+  );
   return {
     sizes: { girthRim: size.rim.surface, girthBase: size.base.surface, side: size.side },
     cone: template.cone,

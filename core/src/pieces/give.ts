@@ -1,6 +1,7 @@
 import { gaussianOf } from '../flat/curvature.ts';
 import type { FlatSide } from '../flat/flat-side.ts';
-import { filmGive } from '../material/film.ts';
+import type { Materials } from '../material/materials.ts';
+import { filmGive, STARTING_MATERIALS } from '../material/materials.ts';
 import type { Job } from '../model/job.ts';
 import { boxHeight, boxWidth } from '../plane/box.ts';
 import { breadthOf } from '../polygon/inscribed.ts';
@@ -22,19 +23,28 @@ const NOT_CLOSELY = 0.2;
 export function shareOfGive(
   job: Pick<Job, 'blank' | 'films' | 'warm'>,
   wrap: Curved,
+  materials: Materials = STARTING_MATERIALS,
 ): ((piece: Piece) => number) | null {
   const gaussianAt = gaussianOf(job, wrap);
   if (!gaussianAt) return null;
   return (piece) => {
-    const limit = giveOfPiece(job, piece);
+    const limit = giveOfPiece(job, piece, materials);
     const most = mostNeeded(piece, gaussianAt) / limit;
     return most < NOT_CLOSELY ? most : neededOf(piece, gaussianAt) / limit;
   };
 }
 
 /** What the film of a piece gives, as a fraction. */
-export function giveOfPiece({ films, warm }: Pick<Job, 'films' | 'warm'>, { film }: Piece): number {
-  const { stretch, squeeze } = filmGive(films.find(({ id }) => id === film)?.finish ?? 'gloss permanent', warm);
+export function giveOfPiece(
+  { films, warm }: Pick<Job, 'films' | 'warm'>,
+  { film }: Piece,
+  materials: Materials,
+): number {
+  const { stretch, squeeze } = filmGive(
+    materials,
+    films.find(({ id }) => id === film)?.finish ?? 'gloss permanent',
+    warm,
+  );
   return stretch + squeeze;
 }
 

@@ -12,8 +12,6 @@ import type { Piece } from './pieces.ts';
 import type { Extent } from './round.ts';
 import { bunchesRound } from './round.ts';
 
-/** What transfer tape takes, pulled and pushed together, as a fraction. Starting value. */
-export const TAPE_GIVE = 0.02;
 /** mm of tape round the film that it carries. */
 const TAPE_MARGIN_MM = 5;
 /** mm. Film that lies further apart is carried by tapes of its own. */
@@ -58,19 +56,21 @@ export interface TapeSheet {
 /**
  * The sheets of tape that carry a job's film where the side curves both ways.
  *
+ * @param give what tape takes, pulled and pushed together, as a fraction
  * @returns one for each bunch of film; empty where the side develops, and tape lies on it as paper does
  */
-export function tapeSheets(job: Pick<Job, 'blank'>, wrap: Taped): TapeSheet[] {
+export function tapeSheets(job: Pick<Job, 'blank'>, wrap: Taped, give: number): TapeSheet[] {
   const gaussianAt = gaussianOf(job, wrap);
   if (!gaussianAt) return [];
   const pieces = wrap.pieces.filter((p) => !p.spare);
-  return bunchesRound(pieces, APART_MM / wrap.meanRadius).map((bunch) => sheetOver(bunch, wrap, gaussianAt));
+  return bunchesRound(pieces, APART_MM / wrap.meanRadius).map((bunch) => sheetOver(bunch, wrap, gaussianAt, give));
 }
 
 function sheetOver(
   { pieces, azimuths }: Extent & { readonly pieces: readonly Piece[] },
   wrap: Taped,
   gaussianAt: (slant: number) => number,
+  give: number,
 ): TapeSheet {
   const asBand = wrap.frames.length === 1 && wrap.frames[0]!.asBand;
   const slants = [Math.min(...pieces.map((p) => p.slants[0])), Math.max(...pieces.map((p) => p.slants[1]))] as const;
@@ -89,10 +89,10 @@ function sheetOver(
     fill: Math.min(1, (Math.PI * broad * broad) / (4 * broad * long)),
   });
   const base = { azimuths, slants, width, height, needed, relief: null, slits: [], wanted: 0, short: 0 };
-  if (needed <= TAPE_GIVE) return base;
+  if (needed <= give) return base;
   const relief = isLong
-    ? slitsInStrip(gaussian, broad, long, TAPE_GIVE)
-    : slitsInRound(gaussian, (width + height) / 4, TAPE_GIVE);
+    ? slitsInStrip(gaussian, broad, long, give)
+    : slitsInRound(gaussian, (width + height) / 4, give);
   // What lies across the back has its two ends far apart on the flat: there is no one place to draw slits in.
   const acrossBack = pieces.every((p) => p.azimuths[1] < azimuths[1] - 1e-9);
   if (!relief || !asBand || acrossBack) return { ...base, relief };

@@ -1,3 +1,5 @@
+import type { Materials } from '../material/materials.ts';
+import { STARTING_MATERIALS } from '../material/materials.ts';
 import type { FontBook } from '../artwork/font.ts';
 import type { FlatSide } from '../flat/flat-side.ts';
 import { wrapFilm } from '../flat/wrap-film.ts';
@@ -39,25 +41,36 @@ export type Derived =
  *
  * @param job readings, artwork, films, hand and seam
  * @param fonts the shipped fonts, loaded
+ * @param materials what is known of film and tape
  */
-export function deriveWrap(job: Job, fonts: FontBook): Derived {
+export function deriveWrap(job: Job, fonts: FontBook, materials: Materials = STARTING_MATERIALS): Derived {
   const measured = measureBlank(job.blank);
   if (!measured.ok) return measured;
   const { doubts } = measured;
-  return { ok: true, wrap: cutOut(job, measured, layOutFilms(job, measured, fonts)), doubts };
+  return { ok: true, wrap: cutOut(job, measured, layOutFilms(job, measured, fonts, materials), materials), doubts };
 }
 
 /** The side with its artwork, film by film. */
 export type LaidFilms = FlatSide & Layered;
 
 /** Lays the artwork of a job out on its side and builds its films up. */
-export function layOutFilms(job: Job, { size }: Extract<Measured, { ok: true }>, fonts: FontBook): LaidFilms {
-  const { shaped, ...flat } = layOut(job, size, fonts);
+export function layOutFilms(
+  job: Job,
+  { size }: Extract<Measured, { ok: true }>,
+  fonts: FontBook,
+  materials: Materials,
+): LaidFilms {
+  const { shaped, ...flat } = layOut(job, size, fonts, materials);
   return { ...flat, ...layerFilms(job, { shaped, ...flat }) };
 }
 
 /** Divides the side at its seams and makes the pieces of film, spares and sheets of tape. */
-export function cutOut(job: Job, { errors }: Extract<Measured, { ok: true }>, laid: LaidFilms): Wrap {
+export function cutOut(
+  job: Job,
+  { errors }: Extract<Measured, { ok: true }>,
+  laid: LaidFilms,
+  materials: Materials,
+): Wrap {
   const divided = divideSide(job, laid, laid.placed);
   const frame = pieceFrameOf(job, { ...laid, frames: divided.frames });
   // What is laid first comes first: pieces lie on each other by their films, whatever the order of the artwork.
@@ -73,7 +86,7 @@ export function cutOut(job: Job, { errors }: Extract<Measured, { ok: true }>, la
     ...divided,
     errors,
     pieces: [...pieces, ...spares],
-    tape: tapeSheets(job, { ...laid, frames: divided.frames, pieces }),
+    tape: tapeSheets(job, { ...laid, frames: divided.frames, pieces }, materials.tapeGive),
   };
 }
 

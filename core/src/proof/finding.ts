@@ -1,3 +1,4 @@
+import type { Materials } from '../material/materials.ts';
 import type { LoadPlan } from '../load/load.ts';
 import type { FilmUsage } from '../load/usage.ts';
 import type { ReadingDoubt } from '../measure/doubts.ts';
@@ -99,6 +100,7 @@ export interface ProofContext {
   /** Everything on the list that the job is made for; empty without a list. */
   readonly makes: readonly Make[];
   readonly limits: Limits;
+  readonly materials: Materials;
 }
 
 /** A pure judgement of one kind. */

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { Film, FilmFinish } from '../../model/film.ts';
-import { FILM_THICKNESS_MM } from '../../material/film.ts';
+import { FILM_FINISHES, thicknessOf } from '../../material/film.ts';
 import type { LengthUnit } from '../../measure/length.ts';
 import { parseLength } from '../../measure/length.ts';
 import { describeLengthProblem } from '../../measure/words.ts';
@@ -204,11 +204,11 @@ function readRow(
   if (what !== 'roll' && what !== 'sheet' && what !== 'offcut')
     return `“${what.slice(0, 24)}” is nothing that stock is kept of: roll, sheet, offcut or tape.`;
   const finish = (cell('finish').toLowerCase() || 'gloss permanent') as FilmFinish;
-  if (!(finish in FILM_THICKNESS_MM))
-    return `“${finish.slice(0, 24)}” is no finish in the list: ${Object.keys(FILM_THICKNESS_MM).join(', ')}.`;
+  if (!FILM_FINISHES.includes(finish as FilmFinish))
+    return `“${finish.slice(0, 24)}” is no finish in the list: ${FILM_FINISHES.join(', ')}.`;
   const colour = cell('colour') || '#888888';
   if (!/^#[0-9a-f]{6}$/i.test(colour)) return `A colour is written like #C4CACD, not “${colour.slice(0, 24)}”.`;
-  const film = known.get(name.toLowerCase()) ?? { id: newId(), name, colour, finish, thicknessMm: length('thickness', FILM_THICKNESS_MM[finish]) }; // prettier-ignore
+  const film = known.get(name.toLowerCase()) ?? { id: newId(), name, colour, finish, thicknessMm: length('thickness', thicknessOf(finish)) }; // prettier-ignore
   const directional = isYes('direction');
   const thing: StockFilm | Offcut =
     what === 'offcut'

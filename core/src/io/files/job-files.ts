@@ -1,4 +1,3 @@
-import { benchSteps } from '../../bench/steps.ts';
 import type { JobFile } from './cut-files.ts';
 import { PLAIN_CUT, type CutOptions } from '../../cut/extras.ts';
 import type { CuttablePiece } from '../../pieces/cuttable.ts';
@@ -53,7 +52,7 @@ export async function jobFiles(
   examined: Extract<Examined, { ok: true }>,
   options: JobFileOptions,
 ): Promise<JobFile[]> {
-  const { wrap, cut, sheet, findings, batch } = examined;
+  const { wrap, cut, sheet, findings, steps } = examined;
   const { films, name: title } = project;
   const report = {
     project: title,
@@ -78,7 +77,7 @@ export async function jobFiles(
     { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },
     {
       name: 'bench.pdf',
-      content: await writeBenchPdf({ ...options, title, steps: benchSteps(project, wrap, sheet, options.unit, batch) }),
+      content: await writeBenchPdf({ ...options, title, steps }),
     },
     { name: 'proof.pdf', content: await writeProofPdf({ ...options, title, project, examined }) },
     { name: 'report.json', content: `${JSON.stringify(report, null, 2)}\n` },

@@ -1,4 +1,3 @@
-import { FINEST_STROKE_MM } from '../../material/film.ts';
 import { itemName } from '../finding-names.ts';
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
@@ -7,8 +6,8 @@ import { isCounted, thinnestOfItems } from './thin-film.ts';
 
 /** Strokes that are finer than their film holds: they tear when it is weeded, or lift in the wash. The worst of each item. */
 export const judgeFineStroke: Judge = (context) => {
-  const { job, limits } = context;
-  const thinnest = thinnestOfItems(context, ({ finish }) => FINEST_STROKE_MM[finish]);
+  const { job, limits, materials } = context;
+  const thinnest = thinnestOfItems(context, ({ finish }) => materials.films[finish].finestStrokeMm);
   return thinnest
     .filter(({ width }) => !isCounted(context, width))
     .map(({ itemId, piece, width, limit, count, thicken }): Finding => ({

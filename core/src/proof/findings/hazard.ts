@@ -1,4 +1,3 @@
-import { isWipedWithAlcohol } from '../../material/surface-care.ts';
 import type { Finding, Judge, ProofContext } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 import { LAST_WORD } from '../told.ts';
@@ -12,7 +11,7 @@ const HAZARDS: readonly { readonly case: string; readonly when: (context: ProofC
   { case: 'glass-worked', when: ({ job }) => job.blank.surface === 'glass' && ['etch', 'blast'].includes(job.process) },
   { case: 'film-inside', when: ({ job }) => job.process === 'decal' && job.blank.inside !== null },
   { case: 'heat-latex', when: ({ job }) => job.warm && job.blank.surface === 'latex' },
-  { case: 'alcohol-heat', when: ({ job }) => job.warm && isWipedWithAlcohol(job.blank.surface) },
+  { case: 'alcohol-heat', when: ({ job, materials }) => job.warm && materials.surfaces[job.blank.surface].alcohol },
   { case: 'latex', when: ({ job }) => job.blank.surface === 'latex' },
   { case: 'helium', when: ({ job }) => job.blank.kind === 'balloon' && job.blank.balloon.gas === 'helium' },
   {

@@ -1,4 +1,3 @@
-import { TAPE_GIVE } from '../../pieces/tape-sheets.ts';
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 
@@ -6,9 +5,9 @@ import type { Sayings } from '../told.ts';
 const ENOUGH = 0.6;
 
 /** Transfer tape that tents where the side curves both ways, and the slits with which it lies. */
-export const judgeTape: Judge = ({ wrap }) =>
+export const judgeTape: Judge = ({ wrap, materials: { tapeGive } }) =>
   wrap.tape
-    .filter((sheet) => sheet.needed > TAPE_GIVE)
+    .filter((sheet) => sheet.needed > tapeGive)
     .map((sheet, i): Finding => {
       const { azimuths, slants, needed, relief, slits, short, width, height } = sheet;
       const drawn = relief !== null && slits.length > 0;
@@ -22,7 +21,7 @@ export const judgeTape: Judge = ({ wrap }) =>
         itemIds: [],
         numbers: {
           needed: needed * 100,
-          gives: TAPE_GIVE * 100,
+          gives: tapeGive * 100,
           count: slits.length,
           short,
           core: relief?.core ?? 0,

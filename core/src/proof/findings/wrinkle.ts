@@ -1,5 +1,5 @@
 import { gaussianOf } from '../../flat/curvature.ts';
-import { filmGive } from '../../material/film.ts';
+import { filmGive } from '../../material/materials.ts';
 import { giveOfPiece, mostNeeded, neededOf } from '../../pieces/give.ts';
 import type { Piece } from '../../pieces/pieces.ts';
 import { hasInnerCorner } from '../../polygon/inscribed.ts';
@@ -20,7 +20,7 @@ export const judgeWrinkle: Judge = (context) => {
   if (!gaussianAt) return [];
   const worst = new Map<string, { piece: Piece; needed: number; asked: number; limit: number }>();
   for (const piece of context.wrap.pieces) {
-    const limit = giveOfPiece(context.job, piece);
+    const limit = giveOfPiece(context.job, piece, context.materials);
     if (CORNER_MORE * mostNeeded(piece, gaussianAt) <= limit) continue;
     const needed = neededOf(piece, gaussianAt);
     if (CORNER_MORE * needed <= limit) continue;
@@ -54,9 +54,13 @@ export const judgeWrinkle: Judge = (context) => {
 };
 
 /** What its film would give laid warm, as a fraction; nothing where it is warm already, or must not be. */
-function giveWarm({ job }: ProofContext, { film }: Piece): number {
+function giveWarm({ job, materials }: ProofContext, { film }: Piece): number {
   if (job.warm || job.blank.surface === 'latex') return 0;
-  const { stretch, squeeze } = filmGive(job.films.find((f) => f.id === film)?.finish ?? 'gloss permanent', true);
+  const { stretch, squeeze } = filmGive(
+    materials,
+    job.films.find((f) => f.id === film)?.finish ?? 'gloss permanent',
+    true,
+  );
   return stretch + squeeze;
 }
 
