@@ -269,5 +269,5 @@ export type {
 } from './present/views.ts';
 export { placeData, zonePaths } from './present/flat-regions.ts';
 export { nearFront, wholeTurns } from './numeric/angle.ts';
-export type { KindOfBlank } from './measure/kinds/kind.ts';
+export type { KindOfBlank, TypicalSolid } from './measure/kinds/kind.ts';
 export { isRound, KINDS, KINDS_OF_BLANK } from './measure/kinds/kinds.ts';

@@ -124,9 +124,9 @@ export const usePicture = defineStore('picture', () => {
   }
 
   /**
-   * Does something with the picture once that shows the project as it is then: what is asked of a thing just placed
-   * waits for it. Nothing is done when the project was left by then, or cannot be flattened. Who waits is served in
-   * turn, each with what the one before changed.
+   * Does something with the picture once it shows the project as it is: what is asked of a thing just placed waits for
+   * that. Nothing is done when the project was left by then, or cannot be flattened. Callers run in order; each sees the
+   * changes of the one before.
    */
   function whenShown(act: (shape: ShapePicture) => void): Promise<void> {
     const id = project.doc?.id;

@@ -1,21 +1,21 @@
 import type { ShapePicture } from '@mivet/core';
 import type { CloserPart } from './protocol.ts';
 
-/** A job under way: whether it was given up, and what of its answer is there before the rest. */
+/** A running job: whether it has been cancelled, and a way to send part of its answer early. */
 export interface Call {
   readonly givenUp: () => boolean;
   readonly part: (part: ShapePicture | CloserPart) => void;
 }
 
-/** A job that nobody waits for any more. */
+/** Thrown by a job that has been cancelled. */
 export class GivenUp extends Error {}
 
 /**
- * Takes steps to their end, and listens in between whether they are still wanted.
+ * Runs a generator to its end, yielding to incoming messages between steps so that the job can be cancelled.
  *
- * @param onStep told of each step
- * @param everyMs how long one works on before listening; 0 listens after each step
- * @throws GivenUp when they are not
+ * @param onStep called with each step
+ * @param everyMs ms to work before yielding; 0 yields after each step
+ * @throws GivenUp when the job was cancelled
  */
 export async function inTurns<S, T>(
   steps: Generator<S, T>,
@@ -35,7 +35,7 @@ export async function inTurns<S, T>(
   }
 }
 
-/** Lets messages that wait be delivered. */
+/** Lets pending messages be delivered. */
 const messagesIn = (): Promise<void> =>
   new Promise((go) => {
     const { port1, port2 } = new MessageChannel();

@@ -11,18 +11,18 @@ interface Waiting {
   readonly onPart: ((part: never) => void) | undefined;
   readonly limitMs: number;
   part: ShapePicture | CloserPart | null;
-  /** Runs while the worker is at it. */
+  /** Time limit; runs while the worker works on the call. */
   timer: ReturnType<typeof setTimeout> | null;
 }
 const waiting = new Map<number, Waiting>();
 
-/** A call that was given up because something newer is wanted. */
+/** Rejection of a call that was cancelled because something newer is wanted. */
 export class CallGivenUp extends Error {}
 
-/** A call that took longer than it may. */
+/** Rejection of a call that exceeded its time limit. */
 export class TookTooLong extends Error {}
 
-/** What a call is given up with when its work is of no use to anybody: what does not listen is stopped by force. */
+/** Abort reason for work that is of no use any more: if it does not stop by itself, its worker is terminated. */
 export const LEFT = 'left';
 
 /**
@@ -47,7 +47,7 @@ const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
   readBackup: 600_000,
 };
 
-/** ms that a call which was left has to notice it, before its worker is stopped. */
+/** ms that an abandoned call has to stop by itself before its worker is terminated. */
 const GRACE_MS = 800;
 
 /** How a call is made. */
@@ -58,14 +58,14 @@ export interface CallOptions {
   readonly signal?: AbortSignal;
   /** Told what is there before the rest. */
   readonly onPart?: (part: ShapePicture) => void;
-  /** Whether it waits until nobody waits for anything else, and makes room again when somebody does. */
+  /** Low priority: starts when no other call is pending, and restarts after any that comes in meanwhile. */
   readonly later?: boolean;
 }
 
-/** Calls that wait for a quiet moment, in order; the one under way is begun anew when it has to make room. */
+/** Low-priority calls, in order; the running one restarts when it has to yield. */
 const later: { readonly begin: (signal: AbortSignal) => Promise<void> }[] = [];
 let roomFor: AbortController | null = null;
-/** Calls under way that somebody waits for. */
+/** Number of running calls of normal priority. */
 let urgent = 0;
 
 async function nextLater(): Promise<void> {

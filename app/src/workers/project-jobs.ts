@@ -27,24 +27,24 @@ type Input<K extends keyof CoreJobs> = CoreJobs[K]['input'];
 type Answer<K extends keyof CoreJobs> = Promise<CoreAnswer<K>>;
 type Good = Extract<Examined, { ok: true }>;
 
-/** What the stages made for the project that was examined last; other jobs of it go on from there. */
+/** Memo of the stages of the project examined last; other jobs on the same project reuse it. */
 export class LastProject {
   #id = '';
   #memo: StageMemo = new Map();
 
-  /** What was made for a project; nothing when it is not the last one. */
+  /** The memo of a project; empty unless it is the last one. */
   of({ id }: Pick<Project, 'id'>): StageMemo {
     return this.#id === id ? this.#memo : new Map();
   }
 
-  /** Makes a project the last one. */
+  /** Makes a project the last one, dropping the memo of another. */
   open(project: Pick<Project, 'id'>): StageMemo {
     if (this.#id !== project.id) [this.#id, this.#memo] = [project.id, new Map()];
     return this.#memo;
   }
 }
 
-/** A project worked through in one, from what is known of it already. */
+/** Examines a project in one go, reusing what the last examination made. */
 export async function examined(
   { project, limits, supply }: Omit<Input<'fixes'>, 'unit'>,
   last: LastProject,
@@ -65,7 +65,7 @@ export async function examinedWell(input: Input<'fixes'>, last: LastProject, uni
   return made;
 }
 
-/** The shape goes ahead; between the stages one listens whether it is still wanted. */
+/** Examines a project: sends its shape as soon as it is there, and can be cancelled between stages. */
 export async function examine(input: Input<'examine'>, call: Call, last: LastProject): Answer<'examine'> {
   const { project, unit, limits, supply, options, unjudged } = input;
   if (unjudged) return examineLightly(input, call);
@@ -95,7 +95,7 @@ async function examineLightly({ project, unit, limits, supply }: Input<'examine'
   return { ok: true, ...judgedShape(bare, made, undefined, supply), ...nothing };
 }
 
-/** Every fix is tried out before it is offered; in between one listens whether they are still wanted. */
+/** Tries every fix before it is offered; can be cancelled between tries. */
 export async function fixes(input: Input<'fixes'>, call: Call, last: LastProject): Answer<'fixes'> {
   const made = await examined(input, last);
   if (!made.ok) return [];
@@ -130,10 +130,10 @@ export async function batch(input: Input<'batch'>, _: Call, last: LastProject): 
   });
 }
 
-/** ms between two looks at whether one is still wanted. */
+/** ms of work between two checks for cancellation. */
 const LOOK_MS = 60;
 
-/** Lays the films again and again, closer each time, until one has seen enough. */
+/** Improves the plan of the loads, reporting each better one, until it is cancelled. */
 export async function closer(input: Input<'closer'>, call: Call, last: LastProject): Answer<'closer'> {
   const { project, supply, options, seed } = input;
   const { cut, sheet } = await examinedWell(input, last);

@@ -65,7 +65,7 @@ export interface CoreJobs {
       /** Whether only its shape is wanted, without what is too heavy to be worked out in good time. */
       readonly unjudged?: boolean;
     };
-    /** Its shape comes first, as a part of its own; the caller gets both put together. */
+    /** The shape is sent first, as a part; the caller gets both merged. */
     readonly rest: ({ readonly ok: true } & JudgedShape) | Extract<ProjectPicture, { ok: false }>;
     readonly output: ProjectPicture;
   };
@@ -166,21 +166,21 @@ export interface CoreJobs {
   };
 }
 
-/** A call on its way to the worker, or or one that is given up. */
+/** A request to the worker: a job, or the cancellation of one. */
 export type CoreRequest =
   | {
       [K in keyof CoreJobs]: { readonly id: number; readonly job: K; readonly input: CoreJobs[K]['input'] };
     }[keyof CoreJobs]
   | { readonly giveUp: number };
 
-/** What a job answers at its end: its output, or what is left of it after the part that came before. */
+/** The final reply of a job: its output, or what remains of it after the part that was sent first. */
 export type CoreAnswer<K extends keyof CoreJobs> = CoreJobs[K] extends { readonly rest: infer R }
   ? R
   : CoreJobs[K]['output'];
 
-/** What comes back. Unknown jobs fail, they do not pass silently. A part comes before the rest of its answer. */
+/** The worker's replies. Unknown jobs fail loudly. A part is sent before the rest of its answer. */
 export type CoreReply =
-  /** The worker is at it: what it may take counts from here. */
+  /** The worker has started the job; its time limit counts from here. */
   | { readonly id: number; readonly begun: true }
   | { readonly id: number; readonly part: ShapePicture | CloserPart }
   | { readonly id: number; readonly ok: true; readonly output: CoreAnswer<keyof CoreJobs> }

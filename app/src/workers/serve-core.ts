@@ -33,10 +33,10 @@ const HANDLERS: Handlers = {
 };
 
 /**
- * Does the jobs that it is asked for, one after the other where they do not wait for anything.
+ * Serves the worker's jobs. Jobs run one at a time except where they await something.
  *
- * @param reply sends a message back
- * @returns takes a message
+ * @param reply posts a message to the caller
+ * @returns handler of incoming messages
  */
 export function serveCore(reply: (message: CoreReply) => void): (request: CoreRequest) => Promise<void> {
   const givenUp = new Set<number>();

@@ -41,8 +41,8 @@ const shape = computed(() => {
   }
   if (form === 'ball') {
     const { radius: a, halfLength: c } = ball;
-    const cap = props.blank.kind === 'ball' ? a * 0.3 : 0;
-    const neck = props.blank.kind === 'balloon' ? a * 0.16 : 0;
+    const cap = solid.value.topper === 'cap' ? a * 0.3 : 0;
+    const neck = solid.value.topper === 'neck' ? a * 0.16 : 0;
     return {
       body: `M${-a} 0A${a} ${c} 0 0 1 ${a} 0A${a} ${c} 0 0 1 ${-a} 0Z`,
       rim: null,

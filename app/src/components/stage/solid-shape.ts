@@ -1,5 +1,5 @@
-import type { Blank, SolidPicture } from '@mivet/core';
-import { keptSide, patchLatitude, profileOf } from '@mivet/core';
+import type { Blank, SolidPicture, TypicalSolid } from '@mivet/core';
+import { keptSide, KINDS_OF_BLANK, patchLatitude, profileOf } from '@mivet/core';
 import type { Asked } from '../../stores/view.ts';
 
 /** A round of the solid's side: mm along it from the template's top, distance from the axis, height, and dr/ds. */
@@ -54,37 +54,36 @@ export function shapeOfBlank(blank: Blank, picture: SolidPicture | null): BlankS
     shine: shineOf(blank),
   };
   const shape = picture?.size.shape;
-  switch (blank.kind) {
-    case 'straight':
-    case 'tapered':
-      return { ...base, ...coneShape(blank, picture) };
+  const { typical } = KINDS_OF_BLANK[blank.kind];
+  switch (typical.form) {
+    case 'cone':
+      return { ...base, ...coneShape(blank, picture, typical) };
     case 'profile':
-      return { ...base, ...profileShape(blank, picture) };
-    case 'ball':
-    case 'balloon': {
-      const known = shape?.form === 'ball' ? shape : { radius: 40, halfLength: blank.kind === 'ball' ? 40 : 50 };
+      return { ...base, ...profileShape(blank, picture, typical) };
+    case 'ball': {
+      const known = shape?.form === 'ball' ? shape : typical;
       const across = picture && shape?.form === 'ball' ? picture.template.flattening.patchMm : 24;
-      return { ...base, ...ballShape(blank, known, across) };
+      return { ...base, ...ballShape(blank, known, across), topper: typical.topper };
     }
-    case 'lid': {
-      const known = shape?.form === 'disk' ? shape : { across: 90, hole: 9, holeUp: 24 };
+    case 'disk': {
+      const known = shape?.form === 'disk' ? shape : typical;
       return { ...base, form: 'disk', side: known.across, width: known.across, hole: [known.hole, known.holeUp] };
     }
-    case 'flat': {
-      const known = shape?.form === 'plane' ? shape : { width: 120, height: 80 };
+    case 'plane': {
+      const known = shape?.form === 'plane' ? shape : typical;
       return { ...base, form: 'plane', side: known.height, width: known.width };
     }
   }
 }
 
+type Typical<F extends TypicalSolid['form']> = Extract<TypicalSolid, { form: F }>;
 type RoundShape = Pick<BlankShape, 'form' | 'rows' | 'side' | 'above' | 'below' | 'handleWidth'>;
 
-function coneShape(blank: Blank, picture: SolidPicture | null): RoundShape {
-  const tapered = blank.kind === 'tapered';
+function coneShape(blank: Blank, picture: SolidPicture | null, typical: Typical<'cone'>): RoundShape {
   const size = picture?.size.shape.form === 'cone' ? picture.size : null;
-  const rim = (size?.rim.surface ?? 260) / (2 * Math.PI);
-  const foot = (size?.base.surface ?? (tapered ? 210 : 260)) / (2 * Math.PI);
-  const side = size?.side ?? (tapered ? 130 : 95);
+  const rim = (size?.rim.surface ?? typical.girthRim) / (2 * Math.PI);
+  const foot = (size?.base.surface ?? typical.girthBase) / (2 * Math.PI);
+  const side = size?.side ?? typical.side;
   const above = Math.max(1, blank.bandBelowRimMm);
   const lean = (foot - rim) / side;
   const rise = Math.sqrt(Math.max(0.05, 1 - lean * lean));
@@ -92,17 +91,10 @@ function coneShape(blank: Blank, picture: SolidPicture | null): RoundShape {
   return { form: 'round', rows, side, above, below: BELOW, handleWidth: blank.handleWidthMm };
 }
 
-/** A bowl of usual shape until two heights are read. */
-const TYPICAL = [
-  { down: 0, girth: 300 },
-  { down: 35, girth: 310 },
-  { down: 70, girth: 240 },
-];
-
-function profileShape(blank: Blank, picture: SolidPicture | null): RoundShape {
+function profileShape(blank: Blank, picture: SolidPicture | null, typical: Typical<'profile'>): RoundShape {
   const size = picture?.size.shape;
   const known = size?.form === 'profile' ? size : null;
-  const whole = known ? profileOf(known.stations, known.along) : profileOf(TYPICAL, 'side');
+  const whole = known ? profileOf(known.stations, known.along) : profileOf(typical.stations, 'side');
   const [from, to] = known?.keep ?? [0, whole.sideLength];
   const rim = Math.max(1, blank.bandBelowRimMm);
   const above = from + rim;
@@ -135,7 +127,7 @@ function ballShape(
   blank: Blank,
   { radius, halfLength }: { readonly radius: number; readonly halfLength: number },
   across: number,
-): Pick<BlankShape, 'form' | 'rows' | 'side' | 'width' | 'ball' | 'topper'> {
+): Pick<BlankShape, 'form' | 'rows' | 'side' | 'width' | 'ball'> {
   const steps = 48;
   const latitude = patchLatitude(blank.flattening);
   let slant = 0;
@@ -151,7 +143,6 @@ function ballShape(
     side: across,
     width: across,
     ball: { radius, halfLength, latitude },
-    topper: blank.kind === 'ball' ? 'cap' : 'neck',
   };
 }
 

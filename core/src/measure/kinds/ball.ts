@@ -12,6 +12,7 @@ export const ball: KindOfBlank = {
   reads: 'One reading',
   round: false,
   usual: { surface: 'glass', colour: '#DCEBEC' },
+  typical: { form: 'ball', radius: 40, halfLength: 40, topper: 'cap' },
   asked,
   welcome,
   size: (blank) => sizeSpheroid(blank, false),

@@ -12,6 +12,7 @@ export const balloon: KindOfBlank = {
   reads: 'Two readings',
   round: false,
   usual: { surface: 'latex', colour: '#E0623A' },
+  typical: { form: 'ball', radius: 40, halfLength: 50, topper: 'neck' },
   asked,
   welcome: [],
   size: (blank) => sizeSpheroid(blank, true),

@@ -23,6 +23,7 @@ export const flat: KindOfBlank = {
   reads: 'Two readings',
   round: false,
   usual: { surface: 'painted', colour: '#E4D9C4' },
+  typical: { form: 'plane', width: 120, height: 80 },
   asked,
   welcome: [],
   size: sizeFlat,

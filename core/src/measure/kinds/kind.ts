@@ -1,7 +1,17 @@
 import type { Blank, ReadingName, SurfaceKind } from '../../model/blank.ts';
+import type { ProfileStation } from '../../surface/profile.ts';
 import type { ReadingDoubt } from '../doubts.ts';
 import type { ErrorReport } from '../error-report.ts';
 import type { BlankSize, BlankSizeResult } from '../size.ts';
+
+/** A thing of some kind as it is drawn until its readings are there, mm. */
+export type TypicalSolid =
+  | { readonly form: 'cone'; readonly girthRim: number; readonly girthBase: number; readonly side: number }
+  | { readonly form: 'profile'; readonly stations: readonly ProfileStation[] }
+  /** What a ball hangs by, or is tied with, stands on it. */
+  | { readonly form: 'ball'; readonly radius: number; readonly halfLength: number; readonly topper: 'cap' | 'neck' }
+  | { readonly form: 'disk'; readonly across: number; readonly hole: number; readonly holeUp: number }
+  | { readonly form: 'plane'; readonly width: number; readonly height: number };
 
 /** One kind of blank: what it is called, what is read of it, and what its readings come to. */
 export interface KindOfBlank {
@@ -16,6 +26,7 @@ export interface KindOfBlank {
   readonly round: boolean;
   /** What it is usually made of, and its colour. */
   readonly usual: { readonly surface: SurfaceKind; readonly colour: string };
+  readonly typical: TypicalSolid;
   /** The readings that it cannot do without, in the order in which they are asked for. */
   readonly asked: readonly ReadingName[];
   /** Readings that check or complete the others; may be left out. */

@@ -26,6 +26,7 @@ export const lid: KindOfBlank = {
   reads: 'One reading, three with a hole',
   round: false,
   usual: { surface: 'plastic', colour: '#E4E2DA' },
+  typical: { form: 'disk', across: 90, hole: 9, holeUp: 24 },
   asked,
   welcome,
   size: sizeLid,

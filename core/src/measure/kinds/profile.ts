@@ -137,6 +137,14 @@ export const profile: KindOfBlank = {
   reads: 'Girths at some heights',
   round: true,
   usual: { surface: 'glass', colour: '#DCEBEC' },
+  typical: {
+    form: 'profile',
+    stations: [
+      { down: 0, girth: 300 },
+      { down: 35, girth: 310 },
+      { down: 70, girth: 240 },
+    ],
+  },
   asked: [],
   welcome: [],
   size: sizeProfile,

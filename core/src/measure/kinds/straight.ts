@@ -11,6 +11,7 @@ export const straight: KindOfBlank = {
   reads: 'Two readings',
   round: true,
   usual: { surface: 'glazed ceramic', colour: '#F2F0EA' },
+  typical: { form: 'cone', girthRim: 260, girthBase: 260, side: 95 },
   asked,
   welcome,
   size: (blank) => sizeCone(blank, true),

@@ -14,6 +14,7 @@ export const tapered: KindOfBlank = {
   reads: 'Three readings',
   round: true,
   usual: { surface: 'bare steel', colour: '#C6CBCE' },
+  typical: { form: 'cone', girthRim: 260, girthBase: 210, side: 130 },
   asked,
   welcome,
   size: (blank) => sizeCone(blank, false),
