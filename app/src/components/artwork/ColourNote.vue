@@ -43,12 +43,12 @@ const isKept = computed(() => library.motifs.some((m) => m.colours.some((c) => c
       <template v-if="item.source">From: {{ item.source }}.</template>
       <template v-if="item.rights === 'unsure'"> Ask whether you may use it.</template>
     </p>
-    <button v-if="!isKept" type="button" class="btn btn-sm btn-link p-0 mb-2" @click="keepAsMotif">
+    <BButton v-if="!isKept" size="sm" variant="link" class="p-0 mb-2" @click="keepAsMotif">
       Keep it among my motifs
-    </button>
-    <button v-if="mates.length > 0" type="button" class="btn btn-sm btn-outline-primary mb-2" @click="leaveOff">
+    </BButton>
+    <BButton v-if="mates.length > 0" size="sm" variant="outline-primary" class="mb-2" @click="leaveOff">
       Leave this colour off
-    </button>
+    </BButton>
   </div>
 </template>
 
