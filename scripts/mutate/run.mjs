@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import process from 'node:process';
 
-const { status } = spawnSync('npx', ['stryker', 'run'], {
+const { status } = spawnSync('npx', ['stryker', 'run', 'scripts/mutate/config.mjs'], {
   stdio: 'inherit',
   env: { ...process.env, MUTATE_ROOMS: process.argv.slice(2).join(' ') },
 });
