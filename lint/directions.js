@@ -10,9 +10,10 @@ const CORE = [
   ['surface', ['numeric', 'plane']],
   ['model', []],
   ['material', ['model']],
-  ['measure', ['numeric', 'plane', 'polygon', 'raster', 'surface', 'model', 'material']],
+  ['solid', ['numeric', 'plane', 'surface', 'model']],
+  ['measure', ['numeric', 'plane', 'polygon', 'raster', 'surface', 'model', 'material', 'solid']],
   ['artwork', ['numeric', 'plane', 'polygon', 'raster', 'model', 'material']],
-  ['flat', ['numeric', 'plane', 'surface', 'model', 'material', 'measure']],
+  ['flat', ['numeric', 'plane', 'surface', 'model', 'material', 'solid', 'measure']],
   ['layout', ['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'measure', 'artwork', 'flat']],
   ['layers', ['plane', 'polygon', 'model', 'layout']],
   ['seam', ['numeric', 'plane', 'polygon', 'surface', 'model', 'measure', 'flat', 'layout']],
@@ -41,7 +42,8 @@ const CORE = [
   [
     'present',
     [
-      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'measure', 'artwork', 'flat', 'layout', 'seam', 'pieces'],
+      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'solid', 'measure', 'artwork', 'flat', 'layout', 'seam'],
+      'pieces',
       ...['stack', 'load', 'cut', 'proof', 'bench', 'schedule', 'log', 'pipeline.ts'],
     ],
   ],

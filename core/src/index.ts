@@ -1,43 +1,133 @@
-export type { Film, FilmFinish } from './model/film.ts';
-export { FILM_FINISHES, STARTING_FILMS, thicknessOf } from './material/film.ts';
-export type { Materials } from './material/materials.ts';
-export { filmGive, STARTING_MATERIALS } from './material/materials.ts';
-export type { FontBook, FontFace } from './artwork/font.ts';
-export type { FontId } from './model/item.ts';
-export { faceOf, FONT_CHOICES } from './artwork/font.ts';
-export { drawingOfItems, itemsOfDrawing, keepDrawing, type DrawingSaid } from './artwork/art-items.ts';
-export { type KeptDrawing } from './model/drawing.ts';
-export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
-export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawing.ts';
-export type { TraceOptions } from './artwork/trace/options.ts';
-export { FIRST_TRACE } from './artwork/trace/options.ts';
-export { TINY_PIECE_MM } from './numeric/tolerances.ts';
-export type { FilmMatch } from './artwork/film-match.ts';
-export { itemParts } from './layout/item-parts.ts';
-export type { ItemPart } from './artwork/acts.ts';
-export type { OutlineActs } from './model/item.ts';
 export { NO_ACTS } from './artwork/acts.ts';
-export type { FittedName, PastedName } from './artwork/name-list.ts';
-export type { NameList, NameRow } from './model/names.ts';
+export type { ItemPart } from './artwork/acts.ts';
+export { drawingOfItems, type DrawingSaid, itemsOfDrawing, keepDrawing } from './artwork/art-items.ts';
+export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawing.ts';
+export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
+export type { FilmMatch } from './artwork/film-match.ts';
+export { faceOf, FONT_CHOICES } from './artwork/font.ts';
+export type { FontBook, FontFace } from './artwork/font.ts';
+export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';
+export { type MaskOpens, maskPlate, maskRound } from './artwork/mask.ts';
+export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
 export { fitName, MOST_NAMES, pairForBothHands } from './artwork/name-list.ts';
+export type { FittedName, PastedName } from './artwork/name-list.ts';
+export { newMotif, newText } from './artwork/new-item.ts';
 export { ringText } from './artwork/ring-text.ts';
 export { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './artwork/sets.ts';
-export type {
-  ArtItem,
-  RingSetting,
-  ArtworkItem,
-  Facing,
-  MotifItem,
-  Placement,
-  Provenance,
-  RepeatRound,
-  Running,
-  TextItem,
-} from './model/item.ts';
-export type { MotifId } from './model/item.ts';
-export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
+export { FIRST_TRACE } from './artwork/trace/options.ts';
+export type { TraceOptions } from './artwork/trace/options.ts';
 export type { BenchStep } from './bench/step.ts';
 export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
+export { cutTime } from './cut/cut-time.ts';
+export { describeRefusal, isInCutter } from './cut/cutter-state.ts';
+export type { CutterLoad, CutterState, HeadNews, SentLoad } from './cut/cutter-state.ts';
+export { type CutOptions, isExtra, PLAIN_CUT, withExtras } from './cut/extras.ts';
+export { cutFileNames } from './cut/file-names.ts';
+export { cutStrip } from './cut/order.ts';
+export type { CutPiece } from './cut/order.ts';
+export { USUAL_PACE } from './cut/pace.ts';
+export { SURFACES } from './document/blank-schema.ts';
+export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
+export { itemSchema } from './document/item-schema.ts';
+export { describeKeepProblem } from './document/keepable-words.ts';
+export { keepable, type Keepable } from './document/keepable.ts';
+export {
+  AS_IT_FALLS,
+  newBlank,
+  newProject,
+  newShelfBlank,
+  newStation,
+  stockDocument,
+  USUAL_BALLOON,
+} from './document/new-project.ts';
+export { ownFontSchema, ownMotifSchema } from './document/own-schema.ts';
+export { type BackupResult, emptyBackup, nameOfRecord, readBackup, unreadableOf } from './document/read-backup.ts';
+export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
+export type { MivetDocument, ReadResult } from './document/read.ts';
+export { sameValue } from './document/same-value.ts';
+export { backupSchema, projectSchema, shelfBlankSchema } from './document/schema.ts';
+export { TACKS } from './document/stock-schema.ts';
+export { describeHeavy, describeLeftOut, type HeavyItem, heavyItems, lightened } from './document/weight.ts';
+export { describeFlattening, describeWay, strainText } from './flat/flatten-words.ts';
+export { makeTemplate } from './flat/template.ts';
+export type { Template } from './flat/template.ts';
+export { wrapFilm } from './flat/wrap-film.ts';
+export type { BlanksFromCsv } from './io/csv/blanks.ts';
+export { CUT_WRITERS, cutFiles, loadsToSend } from './io/files/cut-files.ts';
+export type { JobFile } from './io/files/cut-files.ts';
+export { FontProblem, readFont } from './io/font/read.ts';
+export { fontSample } from './io/font/sample.ts';
+export type { Paper } from './io/pdf/template.ts';
+export { pathData } from './io/svg/path-data.ts';
+export { writeCutSvg } from './io/svg/write-cut.ts';
+export { writeTemplateSvg } from './io/svg/write-template.ts';
+export { PLAIN_STACK } from './layers/order.ts';
+export { cutSize } from './layout/cut-size.ts';
+export { itemParts } from './layout/item-parts.ts';
+export { azimuthOfFacing } from './layout/place.ts';
+export type { PlacedItem } from './layout/place.ts';
+export { snapLines, snapTo } from './layout/snap.ts';
+export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './layout/snap.ts';
+export type { Allocation } from './load/allocation.ts';
+export { batchUsage, blanksFor } from './load/batch-usage.ts';
+export type { BatchUsage } from './load/batch-usage.ts';
+export { blocksOf } from './load/blocks.ts';
+export { boardById, BOARDS } from './load/boards.ts';
+export { bookPlan, describeBookingProblem, takeBack } from './load/booking.ts';
+export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './load/booking.ts';
+export { clashOf, keptOf, letGoOfPart, putByHand } from './load/by-hand.ts';
+export type { HandClash } from './load/by-hand.ts';
+export { costOf } from './load/cost.ts';
+export type { Cost, CostRates } from './load/cost.ts';
+export { planJob } from './load/job-sheet.ts';
+export type { JobSheet } from './load/job-sheet.ts';
+export type { Leftover } from './load/leftover.ts';
+export { betterLoads } from './load/load.ts';
+export type { Load, LoadPlan, PlanStep, Strip } from './load/load.ts';
+export { marksCost } from './load/marks-cost.ts';
+export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
+export { carryingTapes, tapeArea, tapeLength } from './load/tape-usage.ts';
+export type { FilmUsage, FilmUse } from './load/usage.ts';
+export { FILM_FINISHES, STARTING_FILMS, thicknessOf } from './material/film.ts';
+export { filmGive, STARTING_MATERIALS } from './material/materials.ts';
+export type { Materials } from './material/materials.ts';
+export { USUAL_PROCESS } from './material/process.ts';
+export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './measure/balloon.ts';
+export type { BalloonThen } from './measure/balloon.ts';
+export type { ReadingDoubt } from './measure/doubts.ts';
+export type { ErrorReport } from './measure/error-report.ts';
+export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './measure/fit-check.ts';
+export type { FitResult } from './measure/fit-check.ts';
+export type { KindOfBlank } from './measure/kinds/kind.ts';
+export { isRound, KINDS, KINDS_OF_BLANK, solidOf } from './measure/kinds/kinds.ts';
+export { STATIONS } from './measure/kinds/profile.ts';
+export { formatLength, parseLength } from './measure/length.ts';
+export type { LengthUnit, ParsedLength } from './measure/length.ts';
+export { doubtReadings, reportErrors, sizeBlank } from './measure/measured.ts';
+export type { PhotoAxis } from './measure/photo/axis.ts';
+export type { SilhouetteOptions } from './measure/photo/options.ts';
+export { readPhotoProfile, widestShare } from './measure/photo/photo-profile.ts';
+export type { PhotoReading, PhotoScale, PhotoStation } from './measure/photo/photo-profile.ts';
+export { findSilhouette } from './measure/photo/silhouette.ts';
+export type { Silhouette, SilhouetteResult } from './measure/photo/silhouette.ts';
+export { describePhotoProblem } from './measure/photo/words.ts';
+export { logReadings } from './measure/reading-log.ts';
+export { layThickness, summariseReading, USUAL_THICKNESS_MM } from './measure/reading.ts';
+export { isGirth } from './measure/readings-asked.ts';
+export type { BlankProblem, BlankSize, BlankSizeResult } from './measure/size.ts';
+export { takenOffGirth } from './measure/sizing.ts';
+export { sumTexts } from './measure/sum-words.ts';
+export { NO_TRIAL, type Trial, type TrialOutcome, tryOut } from './measure/what-if.ts';
+export {
+  describeBlankProblem,
+  describeDoubt,
+  describeFit,
+  describeFitProblem,
+  describeLengthProblem,
+  READING_IN_SENTENCE,
+  READING_LABEL,
+} from './measure/words.ts';
+export { rimLineOf, zonesOfBlank } from './measure/zones.ts';
 export type {
   BalloonPlan,
   Blank,
@@ -48,109 +138,48 @@ export type {
   Station,
   SurfaceKind,
 } from './model/blank.ts';
-export { isGirth } from './measure/readings-asked.ts';
-export { layThickness } from './measure/reading.ts';
-export type { BalloonThen } from './measure/balloon.ts';
-export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './measure/balloon.ts';
-export type { BlankForm, BlankProblem, BlankSize, BlankSizeResult } from './measure/size.ts';
-export { coneOfBlank } from './measure/size.ts';
-export { sizeBlank } from './measure/measured.ts';
-export { STATIONS } from './measure/kinds/profile.ts';
-export { takenOffGirth } from './measure/sizing.ts';
-export type { ErrorReport } from './measure/error-report.ts';
-export { reportErrors } from './measure/measured.ts';
+export type { Board, CutterPace } from './model/board.ts';
+export type { Command } from './model/command.ts';
+export { type KeptDrawing } from './model/drawing.ts';
+export type { Film, FilmFinish } from './model/film.ts';
 export type { BandSizes, FitCheck, FitSeen } from './model/fit-check.ts';
-export type { FitResult } from './measure/fit-check.ts';
-export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './measure/fit-check.ts';
-export { rimLineOf, zonesOfBlank } from './measure/zones.ts';
-export type { LengthUnit, ParsedLength } from './measure/length.ts';
-export { formatLength, parseLength } from './measure/length.ts';
-export type { ReadingDoubt } from './measure/doubts.ts';
-export { doubtReadings } from './measure/measured.ts';
-export type { Reading, ReadingTake, ReadingTool } from './model/reading.ts';
-export { summariseReading, USUAL_THICKNESS_MM } from './measure/reading.ts';
-export { logReadings } from './measure/reading-log.ts';
-export {
-  describeBlankProblem,
-  describeDoubt,
-  describeFit,
-  describeFitProblem,
-  describeLengthProblem,
-  READING_IN_SENTENCE,
-  READING_LABEL,
-} from './measure/words.ts';
-export type { JobFile } from './io/files/cut-files.ts';
-export { isExtra, PLAIN_CUT, withExtras, type CutOptions } from './cut/extras.ts';
-export { CUT_WRITERS, cutFiles, loadsToSend } from './io/files/cut-files.ts';
-export { cutFileNames } from './cut/file-names.ts';
-export { cutTime } from './cut/cut-time.ts';
-export type { CutterLoad, CutterState, HeadNews, SentLoad } from './cut/cutter-state.ts';
-export { describeRefusal, isInCutter } from './cut/cutter-state.ts';
-export type { JobSheet } from './load/job-sheet.ts';
-export type { CutPiece } from './cut/order.ts';
-export { cutStrip } from './cut/order.ts';
-export { pathLength } from './plane/path-length.ts';
-export { newMotif, newText } from './artwork/new-item.ts';
-export { maskPlate, maskRound, type MaskOpens } from './artwork/mask.ts';
-export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
-export { AS_IT_FALLS, newBlank, newProject, newShelfBlank, newStation, USUAL_BALLOON } from './document/new-project.ts';
+export type {
+  ArtItem,
+  ArtworkItem,
+  Facing,
+  FontId,
+  MotifId,
+  MotifItem,
+  OutlineActs,
+  Placement,
+  Provenance,
+  RepeatRound,
+  RingSetting,
+  Running,
+  TextItem,
+} from './model/item.ts';
+export type { Hand, Job, Process } from './model/job.ts';
+export type { KeptFilm, PartOnBoard } from './model/laid.ts';
+export type { LogEntry, Outcome } from './model/log-entry.ts';
+export type { NameList, NameRow } from './model/names.ts';
+export { FORMAT_VERSION } from './model/project.ts';
 export type {
   Acceptance,
   Backup,
   KeptCopy,
-  OwnSettings,
-  RecordStore,
-  Unreadable,
   OwnFont,
   OwnLimits,
   OwnMotif,
+  OwnSettings,
   Project,
+  RecordStore,
   ShelfBlank,
+  StockDocument,
+  Unreadable,
 } from './model/project.ts';
-export { FORMAT_VERSION } from './model/project.ts';
-export type { MivetDocument, ReadResult } from './document/read.ts';
-export { checkDocument, describeReadProblem, readDocument } from './document/read.ts';
-export { backupSchema, projectSchema, shelfBlankSchema } from './document/schema.ts';
-export { itemSchema } from './document/item-schema.ts';
-export { ownFontSchema, ownMotifSchema } from './document/own-schema.ts';
-export { SURFACES } from './document/blank-schema.ts';
-export type { BlanksFromCsv } from './io/csv/blanks.ts';
-export { FontProblem, readFont } from './io/font/read.ts';
-export { fontSample } from './io/font/sample.ts';
-export type { Paper } from './io/pdf/template.ts';
-export type { Picture } from './raster/foreground.ts';
-export type { PhotoReading, PhotoScale, PhotoStation } from './measure/photo/photo-profile.ts';
-export { readPhotoProfile, widestShare } from './measure/photo/photo-profile.ts';
-export type { PhotoAxis } from './measure/photo/axis.ts';
-export type { Silhouette, SilhouetteResult } from './measure/photo/silhouette.ts';
-export type { SilhouetteOptions } from './measure/photo/options.ts';
-export { findSilhouette } from './measure/photo/silhouette.ts';
-export { describePhotoProblem } from './measure/photo/words.ts';
-export { pathData } from './io/svg/path-data.ts';
-export { writeCutSvg } from './io/svg/write-cut.ts';
-export { writeTemplateSvg } from './io/svg/write-template.ts';
-export type { LogEntry, Outcome } from './model/log-entry.ts';
-export type { Box } from './plane/box.ts';
-export type { Path, Segment } from './plane/path.ts';
-export type { Point } from './plane/point.ts';
-export type { Polygon, Ring } from './polygon/polygon.ts';
-export { NO_TRIAL, tryOut, type Trial, type TrialOutcome } from './measure/what-if.ts';
-export { glanceHalfAngle } from './proof/findings/glance.ts';
-export type { LimitId, LimitInfo, Limits } from './proof/limits.ts';
-export { LIMITS, limitsWith, USUAL_LIMITS } from './proof/limits.ts';
-export type { Command } from './model/command.ts';
-export type { Finding, FindingCode, Place, Severity } from './proof/finding.ts';
-export { signatureOf } from './proof/finding.ts';
-export type { FindingWords } from './proof/words.ts';
-export { describeCommand } from './proof/fix-words.ts';
-export { describeFinding } from './proof/words.ts';
-export type { Board } from './model/board.ts';
-export type { CutterPace } from './model/board.ts';
-export { boardById, BOARDS } from './load/boards.ts';
-export { USUAL_PACE } from './cut/pace.ts';
-export { carryingTapes, tapeArea, tapeLength } from './load/tape-usage.ts';
-export type { BookingProblem, BookingResult, ShelfChange, ToBook } from './load/booking.ts';
-export { bookPlan, describeBookingProblem, takeBack } from './load/booking.ts';
+export type { Reading, ReadingTake, ReadingTool } from './model/reading.ts';
+export type { AtSeam, Seam } from './model/seam.ts';
+export type { Stack } from './model/stack.ts';
 export type {
   Booking,
   CountedBlank,
@@ -161,92 +190,34 @@ export type {
   StockThing,
   Supply,
 } from './model/stock.ts';
-export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
-export type { Leftover } from './load/leftover.ts';
-export type { FilmUse, FilmUsage } from './load/usage.ts';
-export type { Allocation } from './load/allocation.ts';
-export type { KeptFilm } from './model/laid.ts';
-export type { PlanStep } from './load/load.ts';
-export type { BatchUsage } from './load/batch-usage.ts';
-export { blanksFor, batchUsage } from './load/batch-usage.ts';
-export type { Cost, CostRates } from './load/cost.ts';
-export { costOf } from './load/cost.ts';
-export { betterLoads } from './load/load.ts';
-export type { HandClash } from './load/by-hand.ts';
-export { clashOf, keptOf, letGoOfPart, putByHand } from './load/by-hand.ts';
-export type { PartOnBoard } from './model/laid.ts';
-export type { StackReport, LayerReport } from './stack/report.ts';
-export { marksCost } from './load/marks-cost.ts';
-export type { SectionLayer, Deepest } from './stack/depth.ts';
-export type { Stack } from './model/stack.ts';
-export { PLAIN_STACK } from './layers/order.ts';
-export { TACKS } from './document/stock-schema.ts';
-export { stockDocument } from './document/new-project.ts';
-export type { StockDocument } from './model/project.ts';
-export { joinBoxes } from './plane/box.ts';
-export { simplifyRing } from './plane/simplify.ts';
-export type { CuttablePiece } from './pieces/cuttable.ts';
-export { blocksOf } from './load/blocks.ts';
-export { planJob } from './load/job-sheet.ts';
-export type { Load, LoadPlan, Strip } from './load/load.ts';
-export type { ConeSpec } from './surface/cone.ts';
-export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
-export { widestPulled } from './surface/film-strain.ts';
-export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
-export { eyeDistance } from './surface/foreshortening.ts';
-export { eyeView, type EyeView } from './present/eye-view.ts';
+export { nearFront, wholeTurns } from './numeric/angle.ts';
+export { TINY_PIECE_MM } from './numeric/tolerances.ts';
 export type { Make } from './pieces/batch.ts';
-export type { Wrap } from './pieces/wrap.ts';
-export { deriveWrap, type Derived } from './pieces/wrap.ts';
+export type { CuttablePiece } from './pieces/cuttable.ts';
 export { deriveFitPaper, solveFitPaper } from './pieces/fit-paper.ts';
-export type { FilmGive } from './surface/film-strain.ts';
-export { ballPatch } from './surface/ball-patch.ts';
-export type { Profile, ProfileStation } from './surface/profile.ts';
-export { profileOf } from './surface/profile.ts';
-export type { Flattening, FlattenOption, FlattenWay } from './flat/flattening.ts';
-export { describeFlattening, describeWay, strainText } from './flat/flatten-words.ts';
-export { keptSide, patchLatitude } from './flat/flattening.ts';
-export type { FlatPanel } from './seam/panels/panel.ts';
-export { backSeam, seamOnFlat } from './seam/panel-frame.ts';
-export { boxOfPanels, carriesPieces } from './seam/panels/panel.ts';
-export { makePanels } from './seam/panels/panels.ts';
-export type { AtSeam, Seam } from './model/seam.ts';
-export type { Job, Process } from './model/job.ts';
-export { PLAIN_SEAM } from './seam/plain-seam.ts';
-export { USUAL_PROCESS } from './material/process.ts';
-export { wrapFilm } from './flat/wrap-film.ts';
-export type { FoundSeam } from './seam/measure-seam.ts';
-export type { SeamCut } from './seam/cuts.ts';
-export type { SeamPath } from './seam/path.ts';
-export { seamAt } from './seam/path.ts';
 export { shareOfGive } from './pieces/give.ts';
 export type { Piece } from './pieces/pieces.ts';
-export type { Hand } from './model/job.ts';
-export type { PlacedItem } from './layout/place.ts';
-export { azimuthOfFacing } from './layout/place.ts';
-export { cutSize } from './layout/cut-size.ts';
-export { radiusOnSide, sideRadii, type SideRadii } from './surface/side-radius.ts';
-export { emptyBackup, nameOfRecord, readBackup, unreadableOf, type BackupResult } from './document/read-backup.ts';
-export { sameValue } from './document/same-value.ts';
-export { describeHeavy, describeLeftOut, heavyItems, lightened, type HeavyItem } from './document/weight.ts';
-export { sumTexts } from './measure/sum-words.ts';
-export { keepable, type Keepable } from './document/keepable.ts';
-export { describeKeepProblem } from './document/keepable-words.ts';
-export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';
-export type { SnapBox, SnapLine, SnapPart, Snapped, SnapSide } from './layout/snap.ts';
-export { snapLines, snapTo } from './layout/snap.ts';
-export type { SeamView, SeamViewPiece } from './present/seam-view.ts';
-export { seamView } from './present/seam-view.ts';
-export { tapeSheets, type TapeSheet } from './pieces/tape-sheets.ts';
-export type { Template } from './flat/template.ts';
-export { makeTemplate } from './flat/template.ts';
-export type { JudgedFinding } from './proof/judged.ts';
-export { openFindings } from './proof/judged.ts';
-export type { Examined, JudgedBy, StageMemo, StageName, StageNews } from './pipeline.ts';
+export { type TapeSheet, tapeSheets } from './pieces/tape-sheets.ts';
+export { type Derived, deriveWrap } from './pieces/wrap.ts';
+export type { Wrap } from './pieces/wrap.ts';
 export { examineProject, examineStages, STAGE_NAMES, triedFixes, withTriedFixes } from './pipeline.ts';
+export type { Examined, JudgedBy, StageMemo, StageName, StageNews } from './pipeline.ts';
+export { joinBoxes } from './plane/box.ts';
+export type { Box } from './plane/box.ts';
+export { pathLength } from './plane/path-length.ts';
+export type { Path, Segment } from './plane/path.ts';
+export type { Point } from './plane/point.ts';
+export { simplifyRing } from './plane/simplify.ts';
+export type { Polygon, Ring } from './polygon/polygon.ts';
+export { eyeView, type EyeView } from './present/eye-view.ts';
+export { placeData, zonePaths } from './present/flat-regions.ts';
+export { frontOf } from './present/front.ts';
+export type { Front } from './present/front.ts';
 export { judgedShape } from './present/judged-picture.ts';
 export { partsPicture } from './present/parts-picture.ts';
 export { ringsData } from './present/rings-data.ts';
+export { seamView } from './present/seam-view.ts';
+export type { SeamView, SeamViewPiece } from './present/seam-view.ts';
 export { seenPicture } from './present/seen-picture.ts';
 export { SEAM_HALF_WIDTH_MM, shapePicture } from './present/shape-picture.ts';
 export { stripPictures } from './present/strip-pictures.ts';
@@ -267,7 +238,41 @@ export type {
   StripPart,
   StripPicture,
 } from './present/views.ts';
-export { placeData, zonePaths } from './present/flat-regions.ts';
-export { nearFront, wholeTurns } from './numeric/angle.ts';
-export type { KindOfBlank, TypicalSolid } from './measure/kinds/kind.ts';
-export { isRound, KINDS, KINDS_OF_BLANK } from './measure/kinds/kinds.ts';
+export { signatureOf } from './proof/finding.ts';
+export type { Finding, FindingCode, Place, Severity } from './proof/finding.ts';
+export { glanceHalfAngle } from './proof/findings/glance.ts';
+export { describeCommand } from './proof/fix-words.ts';
+export { openFindings } from './proof/judged.ts';
+export type { JudgedFinding } from './proof/judged.ts';
+export { LIMITS, limitsWith, USUAL_LIMITS } from './proof/limits.ts';
+export type { LimitId, LimitInfo, Limits } from './proof/limits.ts';
+export { describeFinding } from './proof/words.ts';
+export type { FindingWords } from './proof/words.ts';
+export type { Picture } from './raster/foreground.ts';
+export type { SeamCut } from './seam/cuts.ts';
+export type { FoundSeam } from './seam/measure-seam.ts';
+export { backSeam, seamOnFlat } from './seam/panel-frame.ts';
+export { boxOfPanels, carriesPieces } from './seam/panels/panel.ts';
+export type { FlatPanel } from './seam/panels/panel.ts';
+export { makePanels } from './seam/panels/panels.ts';
+export { seamAt } from './seam/path.ts';
+export type { SeamPath } from './seam/path.ts';
+export { PLAIN_SEAM } from './seam/plain-seam.ts';
+export { coneForFilm } from './solid/cone.ts';
+export { rowAt, slantAtHeight } from './solid/drawn.ts';
+export type { DrawnSolid, SolidRow } from './solid/drawn.ts';
+export type { Flattening, FlattenOption, FlattenWay } from './solid/flattening.ts';
+export type { Face, Solid } from './solid/solid.ts';
+export type { Asked, TapePlace } from './solid/tape-place.ts';
+export type { Deepest, SectionLayer } from './stack/depth.ts';
+export type { LayerReport, StackReport } from './stack/report.ts';
+export { ballPatch } from './surface/ball-patch.ts';
+export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
+export type { ConeSpec } from './surface/cone.ts';
+export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
+export { widestPulled } from './surface/film-strain.ts';
+export type { FilmGive } from './surface/film-strain.ts';
+export { eyeDistance } from './surface/foreshortening.ts';
+export { profileOf } from './surface/profile.ts';
+export type { Profile, ProfileStation } from './surface/profile.ts';
+export { radiusOnSide, sideRadii, type SideRadii } from './surface/side-radius.ts';

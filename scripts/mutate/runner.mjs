@@ -1,6 +1,6 @@
 // Runs tests within the process that changes the rules: they are bundled once, so that a change costs milliseconds. The
 // usual runner loads core anew in a worker for each change, which takes a second and a half.
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import process from 'node:process';
@@ -17,8 +17,10 @@ import {
 import { build } from 'vite';
 import { vitestHere } from './tests.mjs';
 
-/** A test that takes longer is left out: with it, every change that nothing notices would take as long. */
-const LONGEST_TEST_MS = 3000;
+/** Time for the tests of one change, the quickest first; one that only a slower test would notice counts as not noticed. */
+const MOST_MS = 2000;
+/** How long each test takes, for all processes. */
+const TIMES = 'mutate-times.json';
 
 /** @returns the test files of rooms of core, as whole paths */
 const testFilesOf = (rooms) =>
@@ -61,7 +63,6 @@ class RunnerHere {
   #script;
   #tests = [];
   #times = new Map();
-  #tooLong = new Set();
 
   capabilities() {
     return { reloadEnvironment: true };
@@ -95,11 +96,11 @@ class RunnerHere {
     for (const test of this.#tests) {
       this.#state.currentTestId = test.id;
       const result = await resultOf(test);
-      if (result.status === TestStatus.Success && result.timeSpentMs > LONGEST_TEST_MS) this.#tooLong.add(test.id);
       this.#times.set(test.id, result.timeSpentMs);
       results.push(result);
     }
     this.#state.currentTestId = undefined;
+    writeFileSync(TIMES, JSON.stringify([...this.#times]));
     return { status: DryRunStatus.Complete, tests: results, mutantCoverage: this.#state.mutantCoverage };
   }
 
@@ -107,11 +108,12 @@ class RunnerHere {
     Object.assign(this.#state, { hitCount: 0, hitLimit, activeMutant: activeMutant.id });
     try {
       if (mutantActivation === 'static' || this.#tests.length === 0) this.#load();
-      const wanted = testFilter && new Set(testFilter);
+      // Only one process of several made the first run.
+      if (this.#times.size === 0) this.#times = new Map(JSON.parse(readFileSync(TIMES, 'utf8')));
       const results = [];
-      for (const test of this.#quickestFirst(
-        this.#tests.filter(({ id }) => (!wanted || wanted.has(id)) && !this.#tooLong.has(id)),
-      )) {
+      const until = performance.now() + MOST_MS;
+      for (const test of this.#testsFor(activeMutant.fileName, testFilter)) {
+        if (performance.now() + this.#times.get(test.id) > until) break;
         results.push(await resultOf(test));
         if (results.at(-1).status === TestStatus.Failed) break;
       }
@@ -129,8 +131,13 @@ class RunnerHere {
     }
   }
 
-  #quickestFirst(tests) {
-    return tests.toSorted((a, b) => (this.#times.get(a.id) ?? 0) - (this.#times.get(b.id) ?? 0));
+  /** The tests that run the changed code, the quickest first; of what is worked out while modules load, those of its room. */
+  #testsFor(file, testFilter) {
+    const room = path.relative('.', file).split(path.sep).slice(0, 3).join('/');
+    const wanted = testFilter && new Set(testFilter);
+    return this.#tests
+      .filter(({ id }) => (wanted ? wanted.has(id) : id.startsWith(`${room}/`)))
+      .toSorted((a, b) => this.#times.get(a.id) - this.#times.get(b.id));
   }
 }
 

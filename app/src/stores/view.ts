@@ -1,4 +1,4 @@
-import type { Place, ReadingName, SnapBox, TrialOutcome } from '@mivet/core';
+import type { Asked, Place, SnapBox, TrialOutcome } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 
@@ -25,9 +25,6 @@ export interface ShownTrial {
   /** Pieces that would no longer lie flat. */
   readonly stiff: ReadonlySet<string>;
 }
-
-/** What is being read: one of the readings, or the girth or height of one station of a profile, from 0. */
-export type Asked = ReadingName | { readonly station: number; readonly what: 'girth' | 'down' };
 
 /** Selection and view, shared by both pictures of the blank. */
 export const useView = defineStore('view', () => {

@@ -44,7 +44,7 @@ const fresh = (kind: BlankKind): Promise<void> =>
   start(
     {
       ...newBlank(crypto.randomUUID(), kind, `New ${KINDS_OF_BLANK[kind].label.toLowerCase()}`),
-      stations: kind === 'profile' ? [1, 2, 3].map(() => newStation(crypto.randomUUID())) : [],
+      stations: KINDS_OF_BLANK[kind].byStations ? [1, 2, 3].map(() => newStation(crypto.randomUUID())) : [],
     },
     null,
     'New project',

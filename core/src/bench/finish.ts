@@ -1,6 +1,8 @@
+import { isRound, KINDS_OF_BLANK } from '../measure/kinds/kinds.ts';
+
 import type { Materials } from '../material/materials.ts';
-import type { Blank } from '../model/blank.ts';
 import { BALLOON_KEEPS_HOURS } from '../measure/balloon.ts';
+import type { Blank } from '../model/blank.ts';
 import type { Job } from '../model/job.ts';
 import type { BenchStep } from './step.ts';
 
@@ -46,7 +48,7 @@ export function finishSteps(
     const waitMinutes = process === 'strip' ? waits.strip : 0;
     return [{ handsMinutes: 10, picture: 'blank', ...THROUGH[process], waitMinutes }];
   }
-  if (blank.kind === 'balloon') return [keeps(blank)];
+  if (KINDS_OF_BLANK[blank.kind].blownUp) return [keeps(blank)];
   const washed = isWashed(blank);
   return [
     {
@@ -72,9 +74,7 @@ export function finishSteps(
 
 /** Whether people drink from it and wash it: it has a rim to keep film off, and is no flower pot. */
 export const isWashed = ({ kind, surface, rimClearanceMm }: Blank): boolean =>
-  (kind === 'straight' || kind === 'tapered' || kind === 'profile') &&
-  rimClearanceMm > 0 &&
-  surface !== 'raw terracotta';
+  isRound(kind) && rimClearanceMm > 0 && surface !== 'raw terracotta';
 
 function keeps({ balloon }: Blank): Step {
   const hours = BALLOON_KEEPS_HOURS[balloon.gas];

@@ -1,3 +1,5 @@
+import { solidOf } from '../measure/kinds/kinds.ts';
+
 import type { JobSheet } from '../load/job-sheet.ts';
 import type { Materials } from '../material/materials.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';
@@ -234,7 +236,7 @@ export function benchSteps(
   add(
     'take-off',
     all('Take the tape off'),
-    (wrap.size.shape.form === 'ball'
+    (solidOf(wrap.size).face?.patch
       ? 'Burnish once more through the tape. Cut the tape into strips and take them off one by one. '
       : 'Burnish once more through the tape. ') +
       'Pull it back on itself, low and slow; if a piece comes along, lay it back, burnish and go on from the other side.',

@@ -1,7 +1,6 @@
-import { spheroidGaussian } from '../surface/spheroid.ts';
-import type { FlatSide } from './flat-side.ts';
-import { keptSide, patchLatitude } from './flattening.ts';
+import { solidOf } from '../measure/kinds/kinds.ts';
 import type { Job } from '../model/job.ts';
+import type { FlatSide } from './flat-side.ts';
 
 /**
  * How much the side curves both ways.
@@ -10,11 +9,7 @@ import type { Job } from '../model/job.ts';
  */
 export function gaussianOf(
   { blank }: Pick<Job, 'blank'>,
-  { size: { shape }, template }: Pick<FlatSide, 'size' | 'template'>,
+  { size, template }: Pick<FlatSide, 'size' | 'template'>,
 ): ((slant: number) => number) | null {
-  if (!template.flattening.map) return null;
-  if (shape.form === 'profile') return keptSide(shape).gaussianAt;
-  if (shape.form !== 'ball') return null;
-  const gaussian = spheroidGaussian(shape.radius, shape.halfLength, patchLatitude(blank.flattening));
-  return () => gaussian;
+  return template.flattening.map ? solidOf(size).gaussianAt(blank.flattening) : null;
 }

@@ -1,7 +1,7 @@
-import type { Blank } from '../model/blank.ts';
+import { solidOf } from '../measure/kinds/kinds.ts';
 import { formatLength } from '../measure/length.ts';
 import type { BlankSize } from '../measure/size.ts';
-import type { Flattening, FlattenOption, FlattenWay } from './flattening.ts';
+import type { Flattening, FlattenOption, FlattenWay } from '../solid/flattening.ts';
 import type { Template } from './template.ts';
 
 /** Why a side is laid flat as it is, a line each. */
@@ -52,18 +52,18 @@ export function describeWay({ way, parts }: Pick<FlattenOption, 'way' | 'parts'>
 /**
  * Why a blank's side is laid flat this way, and what a rectangle or a straight-sided template would have done.
  *
- * @param blank its kind
  * @param size corrected sizes
  * @param template with its flattening
  */
-export function describeFlattening(blank: Blank, size: BlankSize, template: Template, unit: ShownUnit): FlattenWords {
+export function describeFlattening(size: BlankSize, template: Template, unit: ShownUnit): FlattenWords {
   const mm = (v: number): string => formatLength(v, unit);
   const { flattening, shortcuts } = template;
-  if (blank.kind === 'lid')
+  const { face, curved } = solidOf(size);
+  if (face?.patch) return ballWords(flattening, size, mm);
+  if (face?.round)
     return { title: 'A round', why: 'A lid is flat already: the template is the lid itself.', instead: null };
-  if (blank.kind === 'flat')
-    return { title: 'A plain rectangle', why: 'A flat side is its own template.', instead: null };
-  if (size.shape.form === 'cone') {
+  if (face) return { title: 'A plain rectangle', why: 'A flat side is its own template.', instead: null };
+  if (!curved) {
     if (Math.abs(size.taper) < 1e-9)
       return {
         title: 'A plain rectangle',
@@ -76,7 +76,6 @@ export function describeFlattening(blank: Blank, size: BlankSize, template: Temp
       instead: `A straight-sided template would miss the rim by ${mm(shortcuts.trapezoidRim)}, and its seam would stand open by ${mm(shortcuts.trapezoidSeam)}.`,
     };
   }
-  if (size.shape.form === 'ball') return ballWords(flattening, size, mm);
   return profileWords(flattening, template, mm);
 }
 

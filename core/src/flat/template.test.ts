@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { PLAIN_SEAM } from '../seam/plain-seam.ts';
-import { makeBlank, makeJob, mug, tumbler, wave } from '../../test/jobs.ts';
 import { testFonts } from '../../test/fonts.ts';
+import { makeBlank, makeJob, mug, tumbler, wave } from '../../test/jobs.ts';
 import type { Blank } from '../model/blank.ts';
-import { ringContains } from '../polygon/polygon.ts';
-import { flattenPath } from '../plane/flatten.ts';
-import { pathLength } from '../plane/path-length.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import { deriveWrap } from '../pieces/wrap.ts';
+import { flattenPath } from '../plane/flatten.ts';
+import { pathLength } from '../plane/path-length.ts';
+import { ringContains } from '../polygon/polygon.ts';
 import { seamView } from '../present/seam-view.ts';
+import { PLAIN_SEAM } from '../seam/plain-seam.ts';
 
 function derive(blank: Blank, lapMm = 0, thicknessMm = 0): Wrap {
   const job = makeJob(blank, [wave(9)], { seam: { ...PLAIN_SEAM, lapMm } });

@@ -1,18 +1,16 @@
-import type { Blank } from '../model/blank.ts';
+import { solidOf } from '../measure/kinds/kinds.ts';
 import type { BlankSize } from '../measure/size.ts';
-import { coneOfBlank } from '../measure/size.ts';
-import { girthOfFilm } from '../measure/reading.ts';
+import type { Blank } from '../model/blank.ts';
+import type { Seam } from '../model/seam.ts';
 import type { Box } from '../plane/box.ts';
 import type { Path } from '../plane/path.ts';
 import { circlePath } from '../plane/path.ts';
-import { bandDevelopment } from '../surface/conic-band.ts';
+import type { Flattening } from '../solid/flattening.ts';
+import type { Face } from '../solid/solid.ts';
 import type { ConeSpec, SectorNumbers, ShortcutErrors } from '../surface/cone.ts';
 import { coneDevelopment, sectorNumbers, shortcutErrors } from '../surface/cone.ts';
 import type { Development, SurfaceRegion } from '../surface/development.ts';
 import type { FilmGive } from '../surface/film-strain.ts';
-import type { Flattening } from './flattening.ts';
-import { flatten, keptSide } from './flattening.ts';
-import type { Seam } from '../model/seam.ts';
 
 /** The flat outline that the band or face unrolls to, with the numbers that people check it by. */
 export interface Template {
@@ -53,29 +51,12 @@ export function makeTemplate(
   give: FilmGive,
   leastPatchMm = 0,
 ): { template: Template; surface: Development } {
-  const flattening = flatten(blank, size, filmThickness, give, leastPatchMm);
-  const { shape } = size;
-  if (shape.form === 'cone') {
-    const cone = coneOfBlank(size, filmThickness);
-    return roundTemplate(cone, coneDevelopment(cone), blank, seam, flattening);
-  }
-  if (shape.form === 'profile') {
-    const side = keptSide(shape);
-    const girthAt = (slant: number): number => girthOfFilm(2 * Math.PI * side.radiusAt(slant), filmThickness);
-    const { development, band } = bandDevelopment(
-      { ...side, radiusAt: (slant) => girthAt(slant) / (2 * Math.PI) },
-      give,
-    );
-    return roundTemplate(band.cone, development, blank, seam, flattening);
-  }
-  if (shape.form === 'disk') {
-    const hole = circlePath({ x: 0, y: shape.holeUp - shape.across / 2 }, shape.hole / 2, false);
-    const outline = circlePath({ x: 0, y: -shape.across / 2 }, shape.across / 2, true);
-    return faceTemplate(shape.across, shape.across, outline, shape.hole > 0 ? [hole] : [], flattening);
-  }
-  if (shape.form === 'plane') return faceTemplate(shape.width, shape.height, null, [], flattening);
-  const across = flattening.patchMm;
-  return faceTemplate(across, across, circlePath({ x: 0, y: -across / 2 }, across / 2, true), [], flattening);
+  const solid = solidOf(size);
+  const flattening = solid.flatten({ blank, filmThickness, give, leastPatchMm });
+  const { cone, surface } = solid.unroll(filmThickness, flattening);
+  return solid.face
+    ? faceTemplate(cone, surface, solid.face, flattening)
+    : roundTemplate(cone, surface, blank, seam, flattening);
 }
 
 function roundTemplate(
@@ -106,16 +87,16 @@ function roundTemplate(
   };
 }
 
-/** A face: the plane, as a cone of no taper whose way round is the face's width, so that all that lies on it lies unbent. */
+/** A face: all that lies on it lies unbent. */
 function faceTemplate(
-  width: number,
-  height: number,
-  outline: Path | null,
-  holes: readonly Path[],
+  cone: ConeSpec,
+  plane: Development,
+  { round, hole }: Face,
   flattening: Flattening,
 ): { template: Template; surface: Development } {
-  const cone = { girthRim: width, girthBase: width, side: height };
-  const plane = coneDevelopment(cone);
+  const [width, height] = [cone.girthRim, cone.side];
+  const outline = round ? circlePath({ x: 0, y: -height / 2 }, width / 2, true) : null;
+  const holes = hole ? [circlePath({ x: 0, y: hole.up - height / 2 }, hole.across / 2, false)] : [];
   const region: SurfaceRegion = { left: [-Math.PI, -Math.PI], right: [Math.PI, Math.PI], slant: [0, height] };
   const strainAt = strainOverPatch(flattening);
   return {

@@ -1,3 +1,5 @@
+import { solidOf } from '../measure/kinds/kinds.ts';
+
 import type { FontBook } from '../artwork/font.ts';
 import type { FlatSide } from '../flat/flat-side.ts';
 import { makeTemplate } from '../flat/template.ts';
@@ -78,8 +80,8 @@ const PATCH_MARGIN_MM = 2;
  * What a patch on a ball has to cover for its artwork, mm across; 0 on all else, and where its size was chosen. Only what
  * counts from the middle says where it is: what counts from the patch's edge moves with it.
  */
-function patchReach(job: LayoutJob, { shape }: BlankSize, fonts: FontBook, draft: () => Development): number {
-  if (shape.form !== 'ball' || job.blank.flattening.patchMm !== null) return 0;
+function patchReach(job: LayoutJob, size: BlankSize, fonts: FontBook, draft: () => Development): number {
+  if (!solidOf(size).face?.patch || job.blank.flattening.patchMm !== null) return 0;
   const surface = draft();
   const middle = surface.slantLength / 2;
   const perTurn = surface.radiusAt(middle);
@@ -96,12 +98,14 @@ function patchReach(job: LayoutJob, { shape }: BlankSize, fonts: FontBook, draft
 }
 
 /** Whether a thing of some reach lies within a round face, clear of a lid's hole. */
-function roundFace({ shape, side }: BlankSize): ScatterRoom['holds'] {
-  if (shape.form !== 'disk' && shape.form !== 'ball') return null;
-  const hole = shape.form === 'disk' && shape.hole > 0 ? shape : null;
+function roundFace(size: BlankSize): ScatterRoom['holds'] {
+  const { face } = solidOf(size);
+  if (!face?.round) return null;
+  const { side } = size;
+  const { hole } = face;
   return (x, y, reach) => {
     const up = side / 2 - y;
-    const clear = hole === null || Math.hypot(x, up - hole.holeUp) >= hole.hole / 2 + reach;
+    const clear = hole === null || Math.hypot(x, up - hole.up) >= hole.across / 2 + reach;
     return clear && Math.hypot(x, up) <= side / 2 - reach;
   };
 }

@@ -1,9 +1,9 @@
+import type { BandSizes, FitSeen } from '../model/fit-check.ts';
 import type { ConeSpec } from '../surface/cone.ts';
 import { taperOf } from '../surface/cone.ts';
-import type { BandSizes, FitSeen } from '../model/fit-check.ts';
+import { girthOfFilm } from '../surface/girth-of-film.ts';
 import type { FitResult } from './fit-check.ts';
 import { predictFit, SEEN_SIGMA_MM, solveFit } from './fit-check.ts';
-import { girthOfFilm } from './reading.ts';
 
 /** A conic band that was cut from paper for a profile, and the side that it was worked out from; mm. */
 export interface PaperBand {

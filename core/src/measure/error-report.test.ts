@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { layOn, type Cup, type SeamSeen } from '../../test/lab/solid.ts';
 import { bare, makeBlank, makeProfile } from '../../test/jobs.ts';
+import { type Cup, layOn, type SeamSeen } from '../../test/lab/solid.ts';
 import type { Blank } from '../model/blank.ts';
-import { sizeBlank } from './measured.ts';
-import { reportErrors } from './measured.ts';
+import { reportErrors, sizeBlank } from './measured.ts';
 
 function report(blank: Blank) {
   const result = sizeBlank(blank);

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bare, makeBlank, mug, tumbler } from '../../test/jobs.ts';
-import { sizeBlank } from './measured.ts';
-import { reportErrors } from './measured.ts';
-import { FIT_PAPER_MM, solveFit } from './fit-check.ts';
 import { type BandSizes, type FitCheck, type FitSeen } from '../model/fit-check.ts';
+import { FIT_PAPER_MM, solveFit } from './fit-check.ts';
+import { reportErrors, sizeBlank } from './measured.ts';
 
 /**
  * What a paper sector shows on a cone of other sizes, by polar arithmetic about the two apexes: no development, no

@@ -51,17 +51,6 @@ export function girthUnderTape(read: number, thickness: number): number {
 }
 
 /**
- * Length that a film of some thickness needs to go once round a girth and meet.
- *
- * @param girth of the bare surface, mm
- * @param filmThickness mm; below zero for film on the inside
- * @source the film keeps its length at its middle: 2π(r + f/2) = 2πr + πf
- */
-export function girthOfFilm(girth: number, filmThickness: number): number {
-  return girth + Math.PI * filmThickness;
-}
-
-/**
  * Thickness by which film makes the way round longer: its own on the outside, less than nothing on the inside, where it
  * lies nearer to the axis than the wall.
  */

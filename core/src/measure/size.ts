@@ -1,7 +1,5 @@
-import type { ReadingName } from '../model/blank.ts';
-import type { ConeSpec } from '../surface/cone.ts';
-import type { ProfileStation } from '../surface/profile.ts';
-import { girthOfFilm } from './reading.ts';
+import type { BlankKind, ReadingName } from '../model/blank.ts';
+import type { SolidData } from '../solid/solid.ts';
 
 /** The lines of the sum from what was read to what the template needs, mm. */
 export interface GirthSum {
@@ -15,27 +13,9 @@ export interface GirthSum {
   readonly surface: number;
 }
 
-/** What the readings say of the surface beyond its ends, mm; plain data, so that it can be posted and kept. */
-export type BlankForm =
-  | { readonly form: 'cone' }
-  | {
-      readonly form: 'profile';
-      /** Corrected, the first at 0. */
-      readonly stations: readonly ProfileStation[];
-      readonly along: 'side' | 'upright';
-      /** Part of the side that is flattened, mm along it. */
-      readonly keep: readonly [number, number];
-      /** Length of the whole side. */
-      readonly whole: number;
-    }
-  /** A lid; its hole lies `holeUp` above its middle. */
-  | { readonly form: 'disk'; readonly across: number; readonly hole: number; readonly holeUp: number }
-  | { readonly form: 'plane'; readonly width: number; readonly height: number }
-  /** A ball, or a balloon as a spheroid: radius at the widest girth, half its length from neck to crown. */
-  | { readonly form: 'ball'; readonly radius: number; readonly halfLength: number };
-
 /** A blank's corrected sizes, mm. On a face, rim and base are its width. */
-export interface BlankSize {
+export interface BlankSize<Data extends SolidData = SolidData> {
+  readonly kind: BlankKind;
   readonly rim: GirthSum;
   readonly base: GirthSum;
   /** Length of the part that the template covers, from top to bottom. */
@@ -49,7 +29,8 @@ export interface BlankSize {
   readonly fit: 'none' | 'applied' | 'stale';
   /** Signed sine of the half-angle; 0 on a face, the mean on a profile. */
   readonly taper: number;
-  readonly shape: BlankForm;
+  /** What its kind knows of its solid beyond its ends; `solidOf` reads it. */
+  readonly data: Data;
 }
 
 /** Why a blank cannot be flattened yet. */
@@ -67,20 +48,12 @@ export type BlankProblem =
   | { readonly code: 'hole-too-wide'; readonly holeMm: number; readonly acrossMm: number }
   | { readonly code: 'balloon-too-short'; readonly overMm: number; readonly leastMm: number };
 
-/** A size, or what is missing or impossible. */
-export type BlankSizeResult =
-  { readonly ok: true; readonly size: BlankSize } | { readonly ok: false; readonly problem: BlankProblem };
-
-/**
- * The cone that film of some thickness is cut for, on a straight or tapered blank.
- *
- * @param size corrected sizes, mm
- * @param filmThickness mm; 0 for the bare surface, below zero for film on the inside
- */
-export function coneOfBlank(size: BlankSize, filmThickness: number): ConeSpec {
-  return {
-    girthRim: girthOfFilm(size.rim.surface, filmThickness),
-    girthBase: girthOfFilm(size.base.surface, filmThickness),
-    side: size.side,
-  };
+/** Why there are no sizes. */
+export interface NoSize {
+  readonly ok: false;
+  readonly problem: BlankProblem;
 }
+
+/** A size, or what is missing or impossible. */
+export type BlankSizeResult<Data extends SolidData = SolidData> =
+  { readonly ok: true; readonly size: BlankSize<Data> } | NoSize;

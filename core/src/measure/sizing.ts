@@ -1,12 +1,12 @@
-import type { Blank, ReadingName } from '../model/blank.ts';
+import type { Blank, BlankKind, ReadingName } from '../model/blank.ts';
 import type { BandSizes } from '../model/fit-check.ts';
 import type { Reading } from '../model/reading.ts';
 import { girthUnderTape, summariseReading } from './reading.ts';
-import type { BlankProblem, BlankSize, BlankSizeResult, GirthSum } from './size.ts';
+import type { BlankProblem, BlankSize, GirthSum, NoSize } from './size.ts';
 
-export const fails = (problem: BlankProblem): BlankSizeResult => ({ ok: false, problem });
+export const fails = (problem: BlankProblem): NoSize => ({ ok: false, problem });
 
-export const missing = (reading: ReadingName): BlankSizeResult => fails({ code: 'reading-missing', reading });
+export const missing = (reading: ReadingName): NoSize => fails({ code: 'reading-missing', reading });
 
 export const plainSum = (read: number): GirthSum => ({
   read,
@@ -16,7 +16,8 @@ export const plainSum = (read: number): GirthSum => ({
   surface: read,
 });
 
-export const faceOf = (width: GirthSum, side: number): Omit<BlankSize, 'shape'> => ({
+export const faceOf = (kind: BlankKind, width: GirthSum, side: number): Omit<BlankSize, 'data'> => ({
+  kind,
   rim: width,
   base: width,
   side,
@@ -39,7 +40,7 @@ export function fitted(blank: Blank, read: BandSizes): { fit: BlankSize['fit']; 
 }
 
 /** Without a handle there is none to be in the way, however slim the thing is. */
-export function handleProblem(blank: Blank, narrow: number): BlankSizeResult | null {
+export function handleProblem(blank: Blank, narrow: number): NoSize | null {
   return blank.handleWidthMm > 0 && blank.handleWidthMm + 2 * blank.handleClearanceMm >= narrow
     ? fails({ code: 'handle-too-wide', handleMm: blank.handleWidthMm, girthMm: narrow })
     : null;

@@ -1,9 +1,9 @@
 import type { BandSizes, FitSeen } from '../model/fit-check.ts';
-import { predictFit } from './fit-check.ts';
+import type { Ring } from '../polygon/polygon.ts';
 import type { ConeSpec } from '../surface/cone.ts';
 import { coneDevelopment, seamStep, trueOver100 } from '../surface/cone.ts';
 import type { SurfacePoint, SurfaceRegion } from '../surface/development.ts';
-import type { Ring } from '../polygon/polygon.ts';
+import { predictFit } from './fit-check.ts';
 
 /** What is tried out: how the cup differs from what was read, and how the film is started. */
 export interface Trial {

@@ -1,10 +1,10 @@
 import type { ReadingName } from '../model/blank.ts';
-import type { BlankProblem } from './size.ts';
 import type { BandSizes } from '../model/fit-check.ts';
+import type { ReadingDoubt } from './doubts.ts';
 import type { FitResult } from './fit-check.ts';
 import type { LengthProblem, LengthUnit } from './length.ts';
 import { formatLength } from './length.ts';
-import type { ReadingDoubt } from './doubts.ts';
+import type { BlankProblem } from './size.ts';
 
 /** What each reading is called on screen and on paper. */
 export const READING_LABEL: Record<ReadingName, string> = {

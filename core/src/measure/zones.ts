@@ -1,5 +1,5 @@
 import type { Blank } from '../model/blank.ts';
-import { isRound } from './kinds/kinds.ts';
+import { isRound, solidOf } from './kinds/kinds.ts';
 import type { BlankSize } from './size.ts';
 
 /** Widths of the zones that film keeps clear of, measured on the band, mm. */
@@ -15,7 +15,7 @@ export interface BandZones {
  * @param size corrected sizes; null while there are none
  */
 export function rimLineOf(blank: Blank, size: BlankSize | null): number {
-  return blank.bandBelowRimMm + (size?.shape.form === 'profile' ? size.shape.keep[0] : 0);
+  return blank.bandBelowRimMm + (size ? (solidOf(size).curved?.keep[0] ?? 0) : 0);
 }
 
 /**
@@ -26,7 +26,8 @@ export function rimLineOf(blank: Blank, size: BlankSize | null): number {
  */
 export function zonesOfBlank(blank: Blank, size: BlankSize | null): BandZones {
   if (!isRound(blank.kind)) return { rim: 0, base: 0, handle: 0 };
-  const leftOff = size?.shape.form === 'profile' ? size.shape.whole - size.shape.keep[1] : 0;
+  const curved = size && solidOf(size).curved;
+  const leftOff = curved ? curved.whole.sideLength - curved.keep[1] : 0;
   return {
     rim: Math.max(0, blank.rimClearanceMm - rimLineOf(blank, size)),
     base: Math.max(0, blank.baseClearanceMm - leftOff),

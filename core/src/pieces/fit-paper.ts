@@ -1,20 +1,24 @@
+import { KINDS_OF_BLANK } from '../measure/kinds/kinds.ts';
+
+import { solidOf } from '../measure/kinds/kinds.ts';
+
 import type { FontBook } from '../artwork/font.ts';
 import { filmGive, STARTING_MATERIALS } from '../material/materials.ts';
-import type { Blank } from '../model/blank.ts';
-import { layThickness } from '../measure/reading.ts';
 import type { PaperBand } from '../measure/band-fit.ts';
 import { solveBandFit } from '../measure/band-fit.ts';
 import type { FitResult } from '../measure/fit-check.ts';
-import type { FitSeen } from '../model/fit-check.ts';
 import { FIT_PAPER_MM, solveFit } from '../measure/fit-check.ts';
-import type { BlankSize } from '../measure/size.ts';
 import { sizeBlank } from '../measure/measured.ts';
+import { layThickness } from '../measure/reading.ts';
+import type { BlankSize } from '../measure/size.ts';
+import type { Blank } from '../model/blank.ts';
+import type { FitSeen } from '../model/fit-check.ts';
 import type { Derived } from './wrap.ts';
 import { deriveWrap } from './wrap.ts';
-import { keptSide } from '../flat/flattening.ts';
+
+import { makeTemplate } from '../flat/template.ts';
 import type { Job } from '../model/job.ts';
 import { PLAIN_SEAM } from '../seam/plain-seam.ts';
-import { makeTemplate } from '../flat/template.ts';
 
 /** Finish that stands for paper: it hardly gives. */
 const AS_PAPER = 'metallised';
@@ -54,12 +58,19 @@ export function solveFitPaper(blank: Blank, seen: FitSeen): FitResult {
   const band = paperBand(blank, size);
   return band
     ? solveBandFit(band, seen, blank.handleWidthMm)
-    : solveFit(sizes, seen, blank.kind === 'straight', blank.handleWidthMm, layThickness(blank, FIT_PAPER_MM));
+    : solveFit(
+        sizes,
+        seen,
+        KINDS_OF_BLANK[blank.kind].oneGirth === true,
+        blank.handleWidthMm,
+        layThickness(blank, FIT_PAPER_MM),
+      );
 }
 
 /** The paper of a profile; null on a cone, whose paper fits exactly. */
 export function paperBand(blank: Blank, size: BlankSize): PaperBand | null {
-  if (size.shape.form !== 'profile') return null;
+  const { curved } = solidOf(size);
+  if (!curved) return null;
   const paperMm = layThickness(blank, FIT_PAPER_MM);
   const { template } = makeTemplate(
     oneBand(blank),
@@ -72,6 +83,6 @@ export function paperBand(blank: Blank, size: BlankSize): PaperBand | null {
     sizes: { girthRim: size.rim.surface, girthBase: size.base.surface, side: size.side },
     cone: template.cone,
     paperMm,
-    slopeRim: keptSide(size.shape).slopeAt(0),
+    slopeRim: curved.kept.slopeAt(0),
   };
 }

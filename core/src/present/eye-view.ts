@@ -1,3 +1,6 @@
+import { solidOf } from '../measure/kinds/kinds.ts';
+import { FOOT_MM } from '../solid/drawn.ts';
+
 import type { Job } from '../model/job.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import type { Box } from '../plane/box.ts';
@@ -6,8 +9,8 @@ import { resampleRing } from '../plane/resample.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
+import type { Face, Solid } from '../solid/solid.ts';
 import { halfAngleSeen } from '../surface/foreshortening.ts';
-import { profileOf } from '../surface/profile.ts';
 
 /** Where the eye is: level with the middle of the band, looking at the axis. */
 export interface Eye {
@@ -40,8 +43,8 @@ export interface EyeView {
 const PICTURE_ERROR_MM = 0.05;
 /** Heights at which a side is taken. */
 const STATIONS = 64;
-/** mm below the band that a foot takes, and what a handle stands out by, as a share of the side. */
-const [FOOT_MM, HANDLE_OUT] = [4, 0.38];
+/** What a handle stands out by, as a share of the side. */
+const HANDLE_OUT = 0.38;
 
 /**
  * A true perspective picture of a blank with its film.
@@ -55,8 +58,9 @@ const [FOOT_MM, HANDLE_OUT] = [4, 0.38];
  *   seen where cos φ > (r + r′(z)·(z_E − z))/D, since there its normal leans towards the eye
  */
 export function eyeView(job: Pick<Job, 'blank'>, wrap: Wrap, eye: Eye, shares: readonly number[] = []): EyeView | null {
-  const { shape } = wrap.size;
-  if (!wrap.template.closed) return shape.form === 'ball' ? ballView(wrap, shape, eye) : faceView(wrap, eye);
+  const { face, spheroid } = solidOf(wrap.size);
+  if (spheroid) return ballView(wrap, spheroid, eye);
+  if (face) return faceView(wrap, face);
   const side = sideOf(job, wrap);
   if (eye.distance <= side.widest + 1) return null;
   const { from, to } = side;
@@ -138,13 +142,13 @@ interface SeenSide {
 
 /** The side as a surface of revolution; past the band it runs on straight. */
 function sideOf({ blank }: Pick<Job, 'blank'>, { surface, size }: Wrap): SeenSide {
-  const { shape, side } = size;
-  const profile = shape.form === 'profile' ? profileOf(shape.stations, shape.along) : null;
-  // A profile goes on above and below the part of it that the band covers.
-  const [over, whole] = shape.form === 'profile' && profile ? [shape.keep[0], profile.sideLength] : [0, side];
+  const { side } = size;
+  const { curved } = solidOf(size);
+  // A curved side goes on above and below the part of it that the band covers.
+  const [over, whole] = curved ? [curved.keep[0], curved.whole.sideLength] : [0, side];
   const [from, to] = [-over - Math.max(1, blank.bandBelowRimMm), whole - over + FOOT_MM];
   const radiusAt = (slant: number): number =>
-    profile ? profile.radiusAt(Math.max(0, Math.min(whole, slant + over))) : surface.radiusAt(slant);
+    curved ? curved.whole.radiusAt(Math.max(0, Math.min(whole, slant + over))) : surface.radiusAt(slant);
   const step = (to - from) / (4 * STATIONS);
   const heights = [0];
   for (let i = 1; i <= 4 * STATIONS; i++) {
@@ -190,10 +194,8 @@ function handleBeside({ blank }: Pick<Job, 'blank'>, side: SeenSide, eye: Eye, l
   return Float64Array.from([...edge(0), ...edge(1).reverse()].flat());
 }
 
-type Ball = Extract<Wrap['size']['shape'], { form: 'ball' }>;
-
 /** A ball or balloon, looked at straight on where its patch lies. */
-function ballView(wrap: Wrap, ball: Ball, { distance }: Eye): EyeView | null {
+function ballView(wrap: Wrap, ball: NonNullable<Solid['spheroid']>, { distance }: Eye): EyeView | null {
   if (distance <= Math.max(ball.radius, ball.halfLength) + 1) return null;
   const { radius, halfLength } = ball;
   const half = wrap.size.side / 2;
@@ -218,10 +220,9 @@ function ballView(wrap: Wrap, ball: Ball, { distance }: Eye): EyeView | null {
 }
 
 /** A flat face, looked at straight on: as it is. */
-function faceView(wrap: Wrap, _eye: Eye): EyeView {
-  const { shape, side } = wrap.size;
-  const [width, height] = shape.form === 'plane' ? [shape.width, shape.height] : [side, side];
-  const round = shape.form === 'disk';
+function faceView(wrap: Wrap, { round }: Face): EyeView {
+  const { side } = wrap.size;
+  const { girthRim: width, side: height } = wrap.template.cone;
   const body = Float64Array.from(
     round
       ? Array.from({ length: 128 }, (_, i) => (2 * Math.PI * i) / 128).flatMap((a) => [

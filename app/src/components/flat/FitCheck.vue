@@ -3,6 +3,7 @@ import {
   describeFit,
   describeFitProblem,
   formatLength,
+  KINDS_OF_BLANK,
   MOST_SEEN_MM,
   solveFitPaper,
   type BandSizes,
@@ -26,7 +27,7 @@ const seen = shallowRef<FitSeen>(NOTHING);
 const mm = (value: number): string => formatLength(value, props.unit);
 /** The same without its unit, beside a figure that has it. */
 const bare = (value: number): string => mm(value).replace(/ (mm|in)$/, '');
-const straight = computed(() => props.blank.kind === 'straight');
+const straight = computed(() => KINDS_OF_BLANK[props.blank.kind].oneGirth === true);
 const handle = computed(() => props.blank.handleWidthMm > 0);
 const check = computed(() => props.blank.fitCheck);
 const day = computed(() => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, type BlankSize, type Box, type Template } from '@mivet/core';
+import { formatLength, solidOf, type BlankSize, type Box, type Template } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The template's sizes, those that a person checks it by. */
@@ -7,23 +7,24 @@ const props = defineProps<{ template: Template; size: BlankSize; unit: 'mm' | 'i
 const mm = (v: number): string => formatLength(v, props.unit);
 const lines = computed((): [string, string][] => {
   const { template, size } = props;
-  const { shape } = size;
-  if (shape.form === 'disk')
+  const { face } = solidOf(size);
+  const [width, height] = [mm(template.cone.girthRim), mm(template.cone.side)];
+  if (face?.patch && props.pieces === 1) return [['Across the patch', width]];
+  if (face?.round && !face.patch)
     return [
-      ['Across', mm(shape.across)],
-      ...(shape.hole > 0
+      ['Across', width],
+      ...(face.hole
         ? ([
-            ['Hole across', mm(shape.hole)],
-            ['Hole above the middle', mm(shape.holeUp)],
+            ['Hole across', mm(face.hole.across)],
+            ['Hole above the middle', mm(face.hole.up)],
           ] as [string, string][])
         : []),
     ];
-  if (shape.form === 'plane')
+  if (face && !face.patch)
     return [
-      ['Wide', mm(shape.width)],
-      ['High', mm(shape.height)],
+      ['Wide', width],
+      ['High', height],
     ];
-  if (shape.form === 'ball' && props.pieces === 1) return [['Across the patch', mm(template.flattening.patchMm)]];
   const { sector } = template;
   const arcs: [string, string][] =
     sector.apexRadiusRim === null || Math.abs(size.taper) < 1e-9

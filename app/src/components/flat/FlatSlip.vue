@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { describeFlattening, type FlatteningChoice } from '@mivet/core';
+import { describeFlattening, solidOf, type FlatteningChoice } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { usePicture } from '../../stores/picture.ts';
@@ -18,13 +18,12 @@ const files = useFiles();
 const bare = ref<'pieces' | 'bare'>('bare');
 const p = computed(() => picture.shape);
 const blank = computed(() => project.doc!.blank);
-const words = computed(() =>
-  p.value ? describeFlattening(blank.value, p.value.size, p.value.template, settings.unit) : null,
-);
+const words = computed(() => (p.value ? describeFlattening(p.value.size, p.value.template, settings.unit) : null));
 const closeEnough = computed(
   () =>
     p.value !== null &&
-    p.value.size.shape.form === 'cone' &&
+    p.value.template.closed &&
+    solidOf(p.value.size).curved === null &&
     p.value.template.shortcuts.trapezoidRim < 0.5 &&
     p.value.template.shortcuts.rectangleBase < 0.5,
 );
@@ -71,7 +70,7 @@ function choose(change: Partial<FlatteningChoice>, label: string): void {
       :flattening="p.template.flattening"
       :choice="blank.flattening"
       :unit="settings.unit"
-      :patch="p.size.shape.form === 'ball'"
+      :patch="solidOf(p.size).face?.patch === true"
       @choose="choose"
     />
     <div v-else class="note-bar fine">

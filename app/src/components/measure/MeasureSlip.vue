@@ -18,7 +18,8 @@ import { useLibrary } from '../../stores/library.ts';
 import { usePicture } from '../../stores/picture.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
-import { useView, type Asked } from '../../stores/view.ts';
+import type { Asked } from '@mivet/core';
+import { useView } from '../../stores/view.ts';
 import BalloonFields from './BalloonFields.vue';
 import BlankMore from './BlankMore.vue';
 import KindPicker from './KindPicker.vue';
@@ -42,10 +43,8 @@ const names = computed(() => [...needed.value, ...kind.value.welcome]);
 const isOptional = (name: ReadingName): boolean => !needed.value.includes(name);
 const unread = computed(() => {
   const left = needed.value.find((name) => !blank.value.readings[name]);
-  // The side may be read upright, and a ball across, instead.
-  const { upright, across } = blank.value.readings;
-  if ((left === 'side' && upright) || (left === 'girth' && blank.value.kind === 'ball' && across)) return null;
-  return left ?? null;
+  const instead = left && kind.value.instead?.[left];
+  return (instead && blank.value.readings[instead] ? null : left) ?? null;
 });
 /** One tape for all girths: what was said of it at one holds for the next. */
 const tapeMm = computed(
@@ -57,8 +56,8 @@ const tapeMm = computed(
 const active = ref<Asked | null>(null);
 watch(
   () => blank.value.kind,
-  (kind) => {
-    active.value = kind === 'profile' ? { station: 0, what: 'girth' } : (unread.value ?? names.value[0] ?? null);
+  () => {
+    active.value = kind.value.byStations ? { station: 0, what: 'girth' } : (unread.value ?? names.value[0] ?? null);
   },
   { immediate: true },
 );
@@ -80,10 +79,10 @@ function setBlank(change: Partial<Blank>, label = 'Change the blank', kind = '')
 function setKind(kind: BlankKind): void {
   // Three heights are there to fill in; a curve wants that many.
   const stations =
-    kind === 'profile' && blank.value.stations.length === 0
+    KINDS_OF_BLANK[kind].byStations && blank.value.stations.length === 0
       ? [1, 2, 3].map(() => newStation(crypto.randomUUID()))
       : blank.value.stations;
-  const surface = kind === 'balloon' ? ('latex' as const) : blank.value.surface;
+  const surface = KINDS_OF_BLANK[kind].blownUp ? ('latex' as const) : blank.value.surface;
   setBlank({ kind, stations, surface }, 'Change the kind of blank');
 }
 function setReading(name: ReadingName, reading: Reading | undefined): void {
@@ -118,7 +117,7 @@ async function keep(): Promise<void> {
     <p class="quiet mb-2">Of “{{ blank.name }}”: {{ kind.like }}</p>
     <KindPicker :kind="blank.kind" @choose="setKind" />
     <ProfileReadings
-      v-if="blank.kind === 'profile'"
+      v-if="kind.byStations"
       :blank="blank"
       :unit="settings.unit"
       :wrong="wrongStation"
@@ -149,7 +148,7 @@ async function keep(): Promise<void> {
       <p>{{ problemWords }}</p>
     </div>
     <BalloonFields
-      v-if="blank.kind === 'balloon'"
+      v-if="kind.blownUp"
       :plan="blank.balloon"
       :girth="fine?.size.rim.surface ?? null"
       :unit="settings.unit"

@@ -11,7 +11,7 @@ import {
 import { drag, type D3DragEvent } from 'd3-drag';
 import { select } from 'd3-selection';
 import { computed, onMounted, onUpdated, ref } from 'vue';
-import type { Asked } from '../../stores/view.ts';
+import type { Asked } from '@mivet/core';
 
 /** The side as it is drawn by its heights; each can be dragged: sideways for its girth, up and down for its height. */
 const props = defineProps<{

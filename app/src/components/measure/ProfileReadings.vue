@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { summariseReading, type Blank, type Reading } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import type { Asked } from '../../stores/view.ts';
+import type { Asked } from '@mivet/core';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import ProfileCurve from './ProfileCurve.vue';
 import ReadingField from './ReadingField.vue';

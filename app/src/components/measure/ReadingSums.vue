@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Blank, ShapePicture } from '@mivet/core';
-import { formatLength, isRound, READING_IN_SENTENCE, sumTexts } from '@mivet/core';
+import { formatLength, isRound, KINDS_OF_BLANK, READING_IN_SENTENCE, solidOf, sumTexts } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The sum from what was read to what the template needs, and how sure it is. */
@@ -18,7 +18,7 @@ const atBase = computed(() => {
 /** What the ends of the seam hang on most: of a curved side, the girth at one of its ends. */
 const weakest = computed(() => {
   const { weakest: name } = props.picture.errors;
-  if (props.blank.kind !== 'profile') return READING_IN_SENTENCE[name];
+  if (!KINDS_OF_BLANK[props.blank.kind].byStations) return READING_IN_SENTENCE[name];
   return name === 'girthRim' ? 'the first girth' : 'the last girth';
 });
 /** Girths of a ball are shown with the tape taken off; faces need no sum. */
@@ -28,8 +28,8 @@ const firstGirth = computed(
 );
 /** From the reading to the template, line by line; what changes nothing is left out. */
 const sum = computed((): [string, string][] => {
-  const { rim, shape } = size.value;
-  const cone = round.value && shape.form === 'cone';
+  const { rim } = size.value;
+  const cone = round.value && solidOf(size.value).curved === null;
   const signed = (mm: number): string => (mm < 0 ? 'Added' : 'Taken off');
   const film = cone ? props.picture.template.cone.girthRim - rim.surface : 0;
   const lines: [string, number][] = [
@@ -51,18 +51,7 @@ const sum = computed((): [string, string][] => {
     [cone ? 'Template at the rim' : 'Girth of the surface', shown.total],
   ];
 });
-const facts = computed((): [string, string][] => {
-  const { shape } = size.value;
-  if (shape.form === 'ball')
-    return props.blank.kind === 'ball'
-      ? [['Across', mm(2 * shape.radius)]]
-      : [
-          ['Across', mm(2 * shape.radius)],
-          ['From neck to crown, straight', mm(2 * shape.halfLength)],
-        ];
-  if (shape.form === 'profile') return [['Down the whole side', mm(shape.whole)]];
-  return [];
-});
+const facts = computed(() => KINDS_OF_BLANK[size.value.kind].facts?.(size.value, mm) ?? []);
 const agree = computed(() => {
   if (props.blank.kind !== 'tapered' || props.picture.doubts.length) return null;
   const { upright, side, sideFrom } = size.value;

@@ -9,7 +9,7 @@ import {
   type Station,
 } from '@mivet/core';
 import { nextTick, ref } from 'vue';
-import type { Asked } from '../../stores/view.ts';
+import type { Asked } from '@mivet/core';
 import { vHeld } from '../fields/held.ts';
 
 /** Heights and girths of a profile, a line each; the curve follows as one types. */

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
-import { demoProjects } from '../../demo/demo.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
+import { demoProjects } from '../../demo/demo.ts';
 
 vi.mock('../../data/database.ts', () => ({
   readProject: async () => null,
@@ -9,8 +9,8 @@ vi.mock('../../data/database.ts', () => ({
   writeSnapshot: async () => undefined,
 }));
 
-import MeasureSlip from './MeasureSlip.vue';
 import FlatSlip from '../flat/FlatSlip.vue';
+import MeasureSlip from './MeasureSlip.vue';
 
 const at = '2026-05-04T10:00:00.000Z';
 const [tumbler] = demoProjects(at);
@@ -41,7 +41,7 @@ describe('a curved side on the slip', () => {
     expect(bench.project.doc!.blank.stations).toHaveLength(6);
     await slip.get('button[aria-label="Take out height 6"]').trigger('click');
     await bench.settled();
-    expect(bench.picture.good!.size.shape).toMatchObject({ form: 'profile' });
+    expect(bench.picture.good!.size.kind).toBe('profile');
     expect(slip.text()).toContain('What was read when');
   });
 

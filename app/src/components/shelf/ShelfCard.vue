@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ProjectPicture, ShelfBlank } from '@mivet/core';
-import { formatLength, sizeBlank } from '@mivet/core';
+import { formatLength, KINDS_OF_BLANK, sizeBlank } from '@mivet/core';
 import { computed, onMounted, shallowRef } from 'vue';
 import { pictureOfBlank } from '../../composables/usePreviews.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
@@ -19,20 +19,7 @@ const sizes = computed(() => {
   const { size } = sized;
   const mm = (v: number): string => formatLength(v, props.unit);
   const bare = (v: number): string => mm(v).replace(/ (mm|in)$/, '');
-  const { shape } = size;
-  const { kind } = props.entry.blank;
-  if (shape.form === 'disk')
-    return [`${mm(shape.across)} across`, shape.hole > 0 ? `hole ${mm(shape.hole)}` : 'no hole'];
-  if (shape.form === 'plane') return [`${mm(shape.width)} wide`, `${mm(shape.height)} high`];
-  if (shape.form === 'ball')
-    return [`${mm(size.rim.surface)} round`, kind === 'ball' ? 'ball' : `${mm(2 * shape.halfLength)} long`];
-  if (shape.form === 'profile') {
-    const girths = shape.stations.map((s) => s.girth);
-    return [`${bare(Math.min(...girths))} to ${mm(Math.max(...girths))} round`, `${mm(shape.whole)} down the side`];
-  }
-  return kind === 'straight'
-    ? [`${mm(size.rim.surface)} round`, `${mm(size.side)} high`]
-    : [`${bare(size.rim.surface)} and ${mm(size.base.surface)} round`, `${mm(size.side)} down`];
+  return KINDS_OF_BLANK[size.kind].told(size, mm, bare);
 });
 </script>
 

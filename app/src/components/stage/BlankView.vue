@@ -3,10 +3,11 @@ import type { Blank, Film, Place, ShapePicture } from '@mivet/core';
 import { promiseTimeout, until, useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
-import type { Asked, ShownTrial, Spot } from '../../stores/view.ts';
+import type { Asked } from '@mivet/core';
+import type { ShownTrial, Spot } from '../../stores/view.ts';
 import { paintArt } from './blank-art.ts';
 import { BlankScene } from './blank-scene.ts';
-import { shapeOfBlank, tapeFor } from './solid-shape.ts';
+import { shapeOfBlank, solidOfBlank } from './solid-shape.ts';
 
 const props = defineProps<{
   blank: Blank;
@@ -35,7 +36,9 @@ let paintedAt = 0;
 let paintedDetail = 1;
 
 const shape = computed(() => shapeOfBlank(props.blank, props.picture));
-const tape = computed(() => tapeFor(props.asked, props.blank, shape.value));
+const tape = computed(
+  () => props.asked && solidOfBlank(props.blank, props.picture).tapeFor(props.asked, props.blank, shape.value),
+);
 
 let waiting = 0;
 function paint(): void {

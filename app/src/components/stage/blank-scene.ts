@@ -1,7 +1,10 @@
+import type { TapePlace } from '@mivet/core';
 import {
+  type BufferGeometry,
   CanvasTexture,
   Group,
   LinearFilter,
+  type Material,
   Mesh,
   MeshBasicMaterial,
   MeshMatcapMaterial,
@@ -13,14 +16,12 @@ import {
   SRGBColorSpace,
   Vector2,
   WebGLRenderer,
-  type BufferGeometry,
-  type Material,
 } from 'three';
+import type { Spot } from '../../stores/view.ts';
 import { matcapCanvas, shadowCanvas } from './blank-textures.ts';
 import { normalOn, pointOn, reachOf, solidMeshes, spotOn, standOf } from './solid-meshes.ts';
-import type { BlankShape, TapePlace } from './solid-shape.ts';
+import type { BlankShape } from './solid-shape.ts';
 import { tapeMeshes } from './solid-tape.ts';
-import type { Spot } from '../../stores/view.ts';
 
 /**
  * A lit turntable of the blank, drawn only when something changed. Azimuth 0 faces the viewer when `facing` is 0.

@@ -1,3 +1,4 @@
+import { rowAt, type TapePlace } from '@mivet/core';
 import {
   BufferGeometry,
   CanvasTexture,
@@ -12,8 +13,9 @@ import {
   Vector3,
 } from 'three';
 import { tapeCanvas } from './blank-textures.ts';
-import { reachOf, sideGeometry } from './solid-meshes.ts';
-import { rowAt, type BlankShape, type TapePlace } from './solid-shape.ts';
+import { sideGeometry } from './bodies/grid.ts';
+import { reachOf } from './solid-meshes.ts';
+import type { BlankShape } from './solid-shape.ts';
 
 /** mm of tape to one picture of it. */
 const PRINT_MM = 40;
@@ -23,7 +25,6 @@ export function tapeMeshes(shape: BlankShape, place: TapePlace): Group {
   const group = new Group();
   const { top, bottom, radius } = reachOf(shape);
   const width = Math.min(11, Math.max(3, Math.min(top - bottom, 2 * radius) / 9));
-  const rows = shape.form === 'ball' ? { ...shape, form: 'round' as const } : shape;
   if (place.lies === 'round') {
     const from = place.slant - { below: 0, middle: 0.5, above: 1 }[place.hang] * width;
     const [, r] = rowAt(shape.rows, from);
@@ -38,7 +39,7 @@ export function tapeMeshes(shape: BlankShape, place: TapePlace): Group {
   }
   if (place.lies === 'down' || place.lies === 'over') {
     const [from, to] = place.lies === 'down' ? [place.from, place.to] : [0, shape.rows.at(-1)![0]];
-    group.add(ribbon(rows, from, to, width));
+    group.add(ribbon(shape, from, to, width));
     return group;
   }
   const strip = (a: Vector3, b: Vector3, out: Vector3): void => {
@@ -60,12 +61,10 @@ export function tapeMeshes(shape: BlankShape, place: TapePlace): Group {
     const r = Math.max(ends[0][1], ends[1][1]) + 1.2;
     const at = (height: number): Vector3 => new Vector3(r * Math.sin(0.28), height, r * Math.cos(0.28));
     strip(at(ends[0][2]), at(ends[1][2]), new Vector3(Math.sin(0.28), 0, Math.cos(0.28)));
-  } else if (shape.form === 'ball') {
-    const r = shape.ball.radius;
-    strip(new Vector3(-r, 0, r + 4), new Vector3(r, 0, r + 4), new Vector3(0, 0, 1));
   } else {
-    const [, r, height] = rowAt(shape.rows, -shape.above);
-    strip(new Vector3(-r, height + 2.6, 0), new Vector3(r, height + 2.6, 0), new Vector3(0, 1, 0));
+    const { height, before, half } = place;
+    const at = (x: number): Vector3 => new Vector3(x, height, before ?? 0);
+    strip(at(-half), at(half), before === null ? new Vector3(0, 1, 0) : new Vector3(0, 0, 1));
   }
   return group;
 }

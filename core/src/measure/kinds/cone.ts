@@ -1,3 +1,5 @@
+import type { NoSize } from '../size.ts';
+
 import type { Blank, ReadingName } from '../../model/blank.ts';
 import type { BandSizes } from '../../model/fit-check.ts';
 import type { ReadingDoubt } from '../doubts.ts';
@@ -32,6 +34,7 @@ export function sizeCone(blank: Blank, straight: boolean): BlankSizeResult {
     handleProblem(blank, Math.min(girthRim, girthBase)) ?? {
       ok: true,
       size: {
+        kind: blank.kind,
         rim: { ...rimRead, fromFitCheck: girthRim - rimRead.surface, surface: girthRim },
         base: { ...baseRead, fromFitCheck: girthBase - baseRead.surface, surface: girthBase },
         side,
@@ -40,13 +43,13 @@ export function sizeCone(blank: Blank, straight: boolean): BlankSizeResult {
         sideFromFitCheck: side - sideRead,
         fit,
         taper: stepIn / side,
-        shape: { form: 'cone' },
+        data: {},
       },
     }
   );
 }
 
-export function steepProblem(taper: number): BlankSizeResult | null {
+export function steepProblem(taper: number): NoSize | null {
   const halfAngle = Math.asin(Math.min(1, Math.abs(taper)));
   return halfAngle > STEEPEST_FLATTENED ? fails({ code: 'too-steep', halfAngle, most: STEEPEST_FLATTENED }) : null;
 }

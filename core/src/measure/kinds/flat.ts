@@ -1,16 +1,18 @@
 import type { Blank } from '../../model/blank.ts';
+import type { PlaneData } from '../../solid/face.ts';
+import { planeSolid } from '../../solid/face.ts';
 import { summariseReading } from '../reading.ts';
-import type { BlankSizeResult } from '../size.ts';
+import type { BlankSize, BlankSizeResult } from '../size.ts';
 import { faceOf, missing, plainSum } from '../sizing.ts';
 import { doubtFace, reportFace } from './face.ts';
 import type { KindOfBlank } from './kind.ts';
 
-function sizeFlat(blank: Blank): BlankSizeResult {
+function sizeFlat(blank: Blank): BlankSizeResult<PlaneData> {
   const width = summariseReading(blank.readings.width)?.mean;
   if (width === undefined) return missing('width');
   const height = summariseReading(blank.readings.height)?.mean;
   if (height === undefined) return missing('height');
-  return { ok: true, size: { ...faceOf(plainSum(width), height), shape: { form: 'plane', width, height } } };
+  return { ok: true, size: { ...faceOf(blank.kind, plainSum(width), height), data: { width, height } } };
 }
 
 const asked = ['width', 'height'] as const;
@@ -23,10 +25,12 @@ export const flat: KindOfBlank = {
   reads: 'Two readings',
   round: false,
   usual: { surface: 'painted', colour: '#E4D9C4' },
-  typical: { form: 'plane', width: 120, height: 80 },
+  typical: planeSolid({ width: 120, height: 80 }),
   asked,
   welcome: [],
   size: sizeFlat,
+  solid: ({ data }: BlankSize<PlaneData>) => planeSolid(data),
+  told: ({ data: { width, height } }: BlankSize<PlaneData>, mm) => [`${mm(width)} wide`, `${mm(height)} high`],
   errors: (blank) => reportFace(blank, asked),
   doubts: (blank) => doubtFace(blank, asked, asked),
 };

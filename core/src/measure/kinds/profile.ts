@@ -1,4 +1,6 @@
 import type { Blank } from '../../model/blank.ts';
+import type { CurvedData } from '../../solid/curved-side.ts';
+import { curvedSolid } from '../../solid/curved-side.ts';
 import type { ProfileStation } from '../../surface/profile.ts';
 import { profileOf } from '../../surface/profile.ts';
 import type { ErrorReport } from '../error-report.ts';
@@ -57,6 +59,7 @@ function sizeProfile(blank: Blank): BlankSizeResult {
     handleProblem(blank, Math.min(rim, base)) ?? {
       ok: true,
       size: {
+        kind: blank.kind,
         rim: { ...top.sum, fromFitCheck: rim - girthAt(plain, from), surface: rim },
         base: { ...bottom.sum, fromFitCheck: base - girthAt(plain, to), surface: base },
         side,
@@ -65,7 +68,7 @@ function sizeProfile(blank: Blank): BlankSizeResult {
         sideFromFitCheck: side - (to - from),
         fit,
         taper: (rim - base) / (2 * Math.PI * side),
-        shape: { form: 'profile', stations: used, along: blank.stationsAlong, keep, whole: profile.sideLength },
+        data: { stations: used, along: blank.stationsAlong, keep },
       },
     }
   );
@@ -129,6 +132,8 @@ function reportProfile(blank: Blank, size: BlankSize): ErrorReport {
   };
 }
 
+const wholeSide = ({ stations, along }: CurvedData): number => profileOf(stations, along).sideLength;
+
 /** A bowl, goblet, bottle or pot: girths at some heights. */
 export const profile: KindOfBlank = {
   label: 'Curved side',
@@ -137,17 +142,25 @@ export const profile: KindOfBlank = {
   reads: 'Girths at some heights',
   round: true,
   usual: { surface: 'glass', colour: '#DCEBEC' },
-  typical: {
-    form: 'profile',
+  typical: curvedSolid({
     stations: [
       { down: 0, girth: 300 },
       { down: 35, girth: 310 },
       { down: 70, girth: 240 },
     ],
-  },
+    along: 'side',
+    keep: null,
+  }),
   asked: [],
+  byStations: true,
   welcome: [],
   size: sizeProfile,
+  solid: ({ data }: BlankSize<CurvedData>) => curvedSolid(data),
+  told: ({ data }: BlankSize<CurvedData>, mm, bare) => {
+    const girths = data.stations.map(({ girth }) => girth);
+    return [`${bare(Math.min(...girths))} to ${mm(Math.max(...girths))} round`, `${mm(wholeSide(data))} down the side`];
+  },
+  facts: ({ data }: BlankSize<CurvedData>, mm) => [['Down the whole side', mm(wholeSide(data))]],
   errors: reportProfile,
   doubts: () => [],
 };

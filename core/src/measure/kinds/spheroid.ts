@@ -1,4 +1,5 @@
 import type { Blank, ReadingName } from '../../model/blank.ts';
+import type { SpheroidData } from '../../solid/spheroid.ts';
 import { balloonHalfLength } from '../../surface/spheroid.ts';
 import type { ReadingDoubt } from '../doubts.ts';
 import { doubtGirth, doubtSpreads } from '../doubts.ts';
@@ -7,7 +8,7 @@ import type { BlankSizeResult, GirthSum } from '../size.ts';
 import { faceOf, fails, girthSum, missing } from '../sizing.ts';
 
 /** Girth, or for want of it what was read across; a balloon's second reading runs over its skin from neck to crown. */
-export function sizeSpheroid(blank: Blank, balloon: boolean): BlankSizeResult {
+export function sizeSpheroid(blank: Blank, balloon: boolean): BlankSizeResult<SpheroidData> {
   const across = summariseReading(blank.readings.across)?.mean;
   const sum: GirthSum | null =
     girthSum(blank, blank.readings.girth) ??
@@ -23,8 +24,8 @@ export function sizeSpheroid(blank: Blank, balloon: boolean): BlankSizeResult {
   return {
     ok: true,
     size: {
-      ...faceOf(sum, Math.PI * radius),
-      shape: { form: 'ball', radius, halfLength },
+      ...faceOf(blank.kind, sum, Math.PI * radius),
+      data: { radius, halfLength },
     },
   };
 }

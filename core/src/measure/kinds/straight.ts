@@ -1,4 +1,5 @@
-import { doubtCone, reportCone, sizeCone } from './cone.ts';
+import { coneSolid } from '../../solid/cone.ts';
+import { bandOf, doubtCone, reportCone, sizeCone } from './cone.ts';
 import type { KindOfBlank } from './kind.ts';
 
 const [asked, welcome] = [['girthRim', 'side'], ['acrossRim']] as const;
@@ -11,10 +12,14 @@ export const straight: KindOfBlank = {
   reads: 'Two readings',
   round: true,
   usual: { surface: 'glazed ceramic', colour: '#F2F0EA' },
-  typical: { form: 'cone', girthRim: 260, girthBase: 260, side: 95 },
+  typical: coneSolid({ girthRim: 260, girthBase: 260, side: 95 }),
   asked,
+  instead: { side: 'upright' },
+  oneGirth: true,
   welcome,
   size: (blank) => sizeCone(blank, true),
+  solid: (size) => coneSolid(bandOf(size)),
+  told: (size, mm) => [`${mm(size.rim.surface)} round`, `${mm(size.side)} high`],
   errors: (blank, size) => reportCone(blank, size, true),
   doubts: (blank) => doubtCone(blank, true, [...asked, ...welcome]),
 };

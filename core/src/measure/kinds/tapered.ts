@@ -1,4 +1,5 @@
-import { doubtCone, reportCone, sizeCone } from './cone.ts';
+import { coneSolid } from '../../solid/cone.ts';
+import { bandOf, doubtCone, reportCone, sizeCone } from './cone.ts';
 import type { KindOfBlank } from './kind.ts';
 
 const [asked, welcome] = [
@@ -14,10 +15,13 @@ export const tapered: KindOfBlank = {
   reads: 'Three readings',
   round: true,
   usual: { surface: 'bare steel', colour: '#C6CBCE' },
-  typical: { form: 'cone', girthRim: 260, girthBase: 210, side: 130 },
+  typical: coneSolid({ girthRim: 260, girthBase: 210, side: 130 }),
   asked,
+  instead: { side: 'upright' },
   welcome,
   size: (blank) => sizeCone(blank, false),
+  solid: (size) => coneSolid(bandOf(size)),
+  told: ({ rim, base, side }, mm, bare) => [`${bare(rim.surface)} and ${mm(base.surface)} round`, `${mm(side)} down`],
   errors: (blank, size) => reportCone(blank, size, false),
   doubts: (blank) => doubtCone(blank, false, [...asked, ...welcome]),
 };

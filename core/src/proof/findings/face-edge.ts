@@ -1,3 +1,5 @@
+import { solidOf } from '../../measure/kinds/kinds.ts';
+
 import { formatLength } from '../../measure/length.ts';
 import type { Piece } from '../../pieces/pieces.ts';
 import { itemName } from '../finding-names.ts';
@@ -10,7 +12,7 @@ export const judgeFaceEdge: Judge = (context) => {
   const { wrap, job } = context;
   if (wrap.template.closed) return [];
   // A patch grows with what it carries, unless its size was chosen; nothing rubs at its edge.
-  const patch = wrap.size.shape.form === 'ball';
+  const patch = solidOf(wrap.size).face?.patch === true;
   const zone = patch ? 0 : job.blank.baseClearanceMm;
   return wrap.placed.flatMap((placed): Finding[] => {
     const pieces = wrap.pieces.filter((piece) => piece.itemIds.includes(placed.item.id));
@@ -71,9 +73,9 @@ const farthest = (ring: Float64Array, middle: number): number => {
 
 /** mm between a piece and the hole of a lid; negative over it. */
 function roomToHole({ wrap }: ProofContext, { flat }: Piece): number {
-  const { shape } = wrap.size;
-  if (shape.form !== 'disk' || shape.hole === 0) return Infinity;
-  const middle = shape.holeUp - shape.across / 2;
+  const hole = solidOf(wrap.size).face?.hole;
+  if (!hole) return Infinity;
+  const middle = hole.up - wrap.size.side / 2;
   let room = Infinity;
   let inside = false;
   const ring = flat.outer;
@@ -86,7 +88,7 @@ function roomToHole({ wrap }: ProofContext, { flat }: Piece): number {
   }
   // A piece round the hole leaves it open when a counter of its own does.
   const open = inside && flat.holes.length > 0;
-  return inside && !open ? -shape.hole / 2 : room - shape.hole / 2;
+  return inside && !open ? -hole.across / 2 : room - hole.across / 2;
 }
 
 /** In words. */

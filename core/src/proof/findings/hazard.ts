@@ -1,3 +1,5 @@
+import { KINDS_OF_BLANK } from '../../measure/kinds/kinds.ts';
+
 import type { Finding, Judge, ProofContext } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 import { LAST_WORD } from '../told.ts';
@@ -13,7 +15,10 @@ const HAZARDS: readonly { readonly case: string; readonly when: (context: ProofC
   { case: 'heat-latex', when: ({ job }) => job.warm && job.blank.surface === 'latex' },
   { case: 'alcohol-heat', when: ({ job, materials }) => job.warm && materials.surfaces[job.blank.surface].alcohol },
   { case: 'latex', when: ({ job }) => job.blank.surface === 'latex' },
-  { case: 'helium', when: ({ job }) => job.blank.kind === 'balloon' && job.blank.balloon.gas === 'helium' },
+  {
+    case: 'helium',
+    when: ({ job }) => KINDS_OF_BLANK[job.blank.kind].blownUp === true && job.blank.balloon.gas === 'helium',
+  },
   {
     case: 'foil-microwave',
     when: ({ job, wrap }) =>

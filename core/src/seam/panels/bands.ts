@@ -1,10 +1,10 @@
 import { bandMarks } from '../../flat/marks.ts';
-import { girthOfFilm } from '../../measure/reading.ts';
 import { boxOfCoordinates } from '../../plane/box.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import { coneDevelopment } from '../../surface/cone.ts';
 import { bestConicBand } from '../../surface/conic-band.ts';
 import type { FilmGive } from '../../surface/film-strain.ts';
+import { girthOfFilm } from '../../surface/girth-of-film.ts';
 import type { Profile } from '../../surface/profile.ts';
 import { frameOn, panelOutline } from '../panel-frame.ts';
 import type { SeamPath } from '../path.ts';

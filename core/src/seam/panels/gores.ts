@@ -11,12 +11,7 @@ import type { Panels } from './panel.ts';
 import { HEAT_STRIPS, movePanel, PANEL_GAP_MM } from './panel.ts';
 
 /** Strips down the side; their heat is the pull of the middle when middle and edges share the need by what film gives. */
-export function gorePanels(
-  side: Profile,
-  parts: number,
-  give: FilmGive,
-  gaussianAt: (slant: number) => number,
-): Panels {
+export function gorePanels(side: Profile, parts: number, give: FilmGive): Panels {
   const pulled = give.stretch / (give.stretch + give.squeeze);
   const gore = goreOf(side, parts);
   const outline = fitRing(gore.outline, 0.02);
@@ -35,7 +30,7 @@ export function gorePanels(
       { x: -wb, y: -b },
     ];
     return {
-      strain: pulled * neededGive(gaussianAt(middle), { width: gore.widthAt(middle), fill: 0 }),
+      strain: pulled * neededGive(side.gaussianAt(middle), { width: gore.widthAt(middle), fill: 0 }),
       outline: {
         start: { x: wb, y: -b },
         closed: true,

@@ -1,9 +1,7 @@
-import { keptSide } from '../../flat/flattening.ts';
 import type { Template } from '../../flat/template.ts';
+import { solidOf } from '../../measure/kinds/kinds.ts';
 import type { BlankSize } from '../../measure/size.ts';
 import type { Development } from '../../surface/development.ts';
-import { ballProfile } from '../../surface/profile.ts';
-import { spheroidGaussian } from '../../surface/spheroid.ts';
 import { panelEnds } from '../panel-frame.ts';
 import type { SeamPath } from '../path.ts';
 import { bandPanels } from './bands.ts';
@@ -29,22 +27,16 @@ export function makePanels(
   surface: Development,
   seams: readonly SeamPath[],
 ): Panels {
-  const { shape } = size;
+  const { curved, gores, face } = solidOf(size);
   const { way, parts, give, cuts } = template.flattening;
-  if (shape.form === 'profile' && way === 'bands') {
+  if (curved && way === 'bands') {
     const ends = panelEnds(template, surface, seams.slice(0, 1));
-    return bandPanels(keptSide(shape), cuts, filmThickness, give, ends[0]!);
+    return bandPanels(curved.kept, cuts, filmThickness, give, ends[0]!);
   }
-  if (shape.form === 'profile' && way === 'gores') {
-    const side = keptSide(shape);
-    return gorePanels(side, parts, give, (slant) => side.gaussianAt(slant));
-  }
-  if (shape.form === 'ball' && way === 'gores') {
-    const gores = gorePanels(ballProfile(shape.radius), parts, give, () =>
-      spheroidGaussian(shape.radius, shape.halfLength, 0),
-    );
-    // Artwork lies on the patch in front, which no gore is.
-    return { flats: gores.flats, frames: [wholeFrame(surface, { left: null, right: null })] };
+  if (gores && way === 'gores') {
+    const made = gorePanels(gores, parts, give);
+    // Artwork of a ball lies on the patch in front, which no gore is.
+    return face?.patch ? { flats: made.flats, frames: [wholeFrame(surface, { left: null, right: null })] } : made;
   }
   const whole = { ...wholePanel(template), name: '' };
   if (!template.closed) return { flats: [whole], frames: [wholeFrame(surface, { left: null, right: null })] };
