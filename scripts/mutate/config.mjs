@@ -17,7 +17,7 @@ export default {
   tempDirName: '.tmp/mutate/sandbox',
   concurrency: 2,
   // Counting which rule each test runs takes minutes.
-  dryRunTimeoutMinutes: 30,
+  dryRunTimeoutMinutes: 10,
   timeoutMS: 20_000,
   ignorePatterns: ['app', 'e2e', 'docs', 'server', 'dist', '.tmp'],
   reporters: ['progress-append-only', 'clear-text', 'html', 'json'],
