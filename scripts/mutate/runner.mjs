@@ -156,12 +156,12 @@ class RunnerHere {
     }
   }
 
-  /** The tests that run the changed code, the quickest first; of what is worked out while modules load, those of its room. */
+  /** The tests that run the changed code, the quickest first; what is worked out while modules load may be seen by all of its room. */
   #testsFor(file, testFilter) {
-    const room = path.relative('.', file).split(path.sep).slice(0, 3).join('/');
+    const [room] = /core.src.\w+./.exec(file);
     const wanted = testFilter && new Set(testFilter);
     return this.#tests
-      .filter(({ id }) => (wanted ? wanted.has(id) : id.startsWith(`${room}/`)))
+      .filter(({ id }) => (wanted ? wanted.has(id) : id.includes(room)))
       .toSorted((a, b) => this.#times.get(a.id) - this.#times.get(b.id));
   }
 }
