@@ -1,9 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { makeOffcut, makeStockFilm } from '../../test/stock.ts';
+import { STARTING_FILMS } from '../material/film.ts';
+import type { PartOnBoard } from '../model/laid.ts';
+import type { Offcut, StockThing } from '../model/stock.ts';
+import type { FilmBlock } from './blocks.ts';
 import { BOARDS, boardById } from './boards.ts';
-import { mirroredStrip, planLoads, sharedOut } from './load.ts';
-import { type FilmBlock } from './blocks.ts';
-import { type PartOnBoard } from '../model/laid.ts';
+import { keptOf, letGoOfPart, putByHand } from './by-hand.ts';
+import type { PlanStep } from './load.ts';
+import { betterLoads, boxOnBoard, mirroredStrip, planLoads, sharedOut, signOf } from './load.ts';
+import { NO_STOCK, supplyOf } from './supply.ts';
 
 const block = (film: string, width: number, height: number): FilmBlock => ({
   film,
@@ -146,5 +152,135 @@ describe('sharing strips out over loads', () => {
 
   it('gives every strip a load of its own where film runs through without a board', () => {
     expect(sharedOut([20, 30, 10], boardById('backed'))).toEqual([[0], [1], [2]]);
+  });
+});
+
+describe('a film on the shelf', () => {
+  const film = STARTING_FILMS[0]!.id;
+  const piece = (width: number, height: number, part = '', change: Partial<FilmBlock> = {}): FilmBlock => ({ ...block(film, width, height), part, ...change }); // prettier-ignore
+  const strips = (blocks: FilmBlock[], ...things: StockThing[]) =>
+    planLoads(blocks, square, supplyOf(things, '')).loads.flatMap((load) => load.strips);
+
+  it('is no wider and no longer than it was bought, however large the board is', () => {
+    // With the blade’s margins 206 × 56.
+    const narrow = makeStockFilm({ widthMm: 150 });
+    expect(strips([piece(200, 50)], narrow)[0]).toMatchObject({ used: { along: 206, across: 56 } });
+    expect(strips([piece(200, 50)], makeStockFilm())[0]).toMatchObject({ used: { along: 56, across: 206 } });
+    const short = makeStockFilm({ form: 'sheet', widthMm: 100, lengthMm: 210, boughtLengthMm: 210 });
+    expect(strips([piece(200, 50)], short)[0]).toMatchObject({ used: { along: 206, across: 56 } });
+    expect(planLoads([piece(210, 50)], square, supplyOf([short], '')).tooLarge).toEqual([
+      { film, longMm: 216, shortMm: 56 },
+    ]);
+    // Another film’s size is nothing to this one.
+    const other = makeStockFilm({ id: 'other', film: STARTING_FILMS[1]!, widthMm: 20 });
+    expect(strips([piece(200, 50)], other)[0]).toMatchObject({ used: { along: 56, across: 206 } });
+    // Of several, the widest counts.
+    expect(strips([piece(200, 50)], narrow, makeStockFilm({ id: 'wide' }))[0]!.used.across).toBe(206);
+  });
+
+  it('is an offcut only where that lies on the board', () => {
+    // The board takes 289 × 284.
+    const along = (lengthMm: number, widthMm: number) => strips([piece(200, 50)], makeOffcut({ lengthMm, widthMm }))[0]!.offcut; // prettier-ignore
+    expect([along(289, 60), along(290, 60), along(60, 284), along(289.5, 60)]).toEqual([
+      'offcut',
+      null,
+      'offcut',
+      null,
+    ]);
+    expect([along(289, 284), along(289, 285), along(300, 284)]).toEqual(['offcut', null, null]);
+  });
+
+  it('as an offcut lies so that it takes least of the board, unless it has a direction or an odd shape', () => {
+    const lying = (offcut: Offcut, change: Partial<FilmBlock> = {}) => {
+      const [strip] = strips([piece(50, 50, '', change)], offcut);
+      return [strip!.to - strip!.from, strip!.across];
+    };
+    expect(lying(makeOffcut({ lengthMm: 200, widthMm: 120 }))).toEqual([120, 200]);
+    expect(lying(makeOffcut({ lengthMm: 120, widthMm: 200 }))).toEqual([120, 200]);
+    expect(lying(makeOffcut({ lengthMm: 200, widthMm: 120 }), { directional: true })).toEqual([200, 120]);
+    // Across the board there are 284 mm.
+    expect(lying(makeOffcut({ lengthMm: 284, widthMm: 60 }))).toEqual([60, 284]);
+    expect(lying(makeOffcut({ lengthMm: 285, widthMm: 60 }))).toEqual([285, 60]);
+    const odd = makeOffcut({ lengthMm: 200, widthMm: 120, outline: [0, 0, 200, 0, 200, 120, 0, 120] });
+    const two = strips([piece(40, 40, 'a'), piece(40, 40, 'b')], odd);
+    expect(two.map((s) => [s.offcut, s.to - s.from, s.across, s.outline])).toEqual([['offcut', 200, 120, odd.outline]]);
+  });
+});
+
+describe('a plan that is kept or bettered', () => {
+  const parts = [60, 40, 52].map((width, i): FilmBlock => ({ ...block('a', width, 18), part: `n${i}` }));
+  const signed = (blocks: readonly FilmBlock[], board = square): string => signOf(blocks, board, NO_STOCK);
+
+  it('is known by what it is made of: parts, their sizes, outlines and order, board and gaps', () => {
+    const ring = (...points: number[]): Float64Array => Float64Array.from(points);
+    const outlined = parts.map((p) => ({ ...p, rings: [ring(0, 0, 9, 0, 9, 5)] }));
+    const others: string[] = [
+      signed(parts.slice(1)),
+      signed([...parts].reverse()),
+      signed(parts.map((p) => ({ ...p, part: `${p.part}'` }))),
+      signed(parts.map((p) => ({ ...p, directional: true }))),
+      signed(parts.map((p) => ({ ...p, box: { ...p.box, maxX: p.box.maxX + 0.2 } }))),
+      signed(parts.map((p) => ({ ...p, box: { ...p.box, maxY: p.box.maxY + 0.2 } }))),
+      signed(outlined),
+      signed(outlined.map((p) => ({ ...p, rings: [...p.rings, ring(1, 1, 1, 2, 2, 2)] }))),
+      // The same numbers elsewhere in the outline are another outline.
+      signed(outlined.map((p) => ({ ...p, rings: [ring(0, 9, 0, 9, 5, 0)] }))),
+      signed(parts, { ...square, gapMm: 7 }),
+      signed(parts, { ...square, marginMm: 4 }),
+      signed(parts, boardById('long')),
+      signOf(parts.map((p) => ({ ...p, film: STARTING_FILMS[0]!.id })), square, supplyOf([makeStockFilm({ widthMm: 200 })], '')), // prettier-ignore
+    ];
+    expect(new Set([signed(parts), ...others]).size).toBe(others.length + 1);
+    expect(signed(parts.map((p) => ({ ...p, film: 'b' })))).toBe(signed(parts));
+  });
+
+  it('is told at once as it was kept, and ends by itself where one part leaves nothing to try', () => {
+    const single = [block('a', 60, 18), block('b', 240, 50)];
+    const steps = [...betterLoads(single, square, NO_STOCK, [], 1)];
+    expect(steps).toHaveLength(1);
+    expect(steps[0]!.plan).toEqual(planLoads(single, square));
+    expect(steps[0]!.kept.map(({ film, lots }) => [film, lots.length])).toEqual([['a', 1], ['b', 1]]); // prettier-ignore
+    expect(planLoads(single, square, NO_STOCK, steps[0]!.kept)).toEqual(steps[0]!.plan);
+    const kept = keptOf(planLoads(parts, square), parts, NO_STOCK);
+    const [first] = betterLoads(parts, square, NO_STOCK, kept, 1);
+    expect(first!.plan).toEqual(planLoads(parts, square));
+    expect(first!.kept).toEqual(kept);
+  });
+
+  it('finds room that a poor one wastes, and then tells of it', () => {
+    // Three names laid one behind the other: 3 × 24 along. Side by side across the board, 76 + 6 + … fit in one row of 24.
+    const kept = keptOf(planLoads(parts, square), parts, NO_STOCK)[0]!;
+    const poor = parts.reduce(
+      (now, { part }, i) => putByHand(now, 0, part, [1, 0, 0, 1, 40, 25 + i * 60], new Map(parts.map((p) => [p.part, p.box]))), // prettier-ignore
+      { ...kept, of: signOf(parts, square, NO_STOCK) },
+    );
+    const loose = letGoOfPart(poor, null);
+    const along = (step: PlanStep): number => step.plan.loads[0]!.strips[0]!.used.along;
+    let told: PlanStep[] = [];
+    for (const step of betterLoads(parts, square, NO_STOCK, [loose], 1)) {
+      if (step) told = [...told, step];
+      if (told.length > 1) break;
+    }
+    expect(told.length).toBeGreaterThan(1);
+    expect(along(told[1]!)).toBeLessThan(along(told[0]!));
+  });
+
+  it('lists what fits no board, part by part, and lays the rest', () => {
+    const large = { ...block('a', 400, 20), part: 'large' };
+    const plan = planLoads([...parts, large], square);
+    expect(plan.tooLarge).toEqual([{ film: 'a', longMm: 406, shortMm: 26 }]);
+    expect(plan.loads.flatMap((l) => l.strips).flatMap((s) => s.parts).map(({ part }) => part).sort()).toEqual(['n0', 'n1', 'n2']); // prettier-ignore
+    const [step] = betterLoads([...parts, large], square, NO_STOCK, [], 1);
+    expect(step!.plan.tooLarge).toEqual(plan.tooLarge);
+  });
+});
+
+describe('where a part lies', () => {
+  it('is the box of what its matrix makes of it; a part without an outline has none', () => {
+    const one: FilmBlock = { film: 'a', part: '', box: { minX: 1, minY: 2, maxX: 11, maxY: 5 } };
+    // A quarter turn sends (x, y) to (−y, x), then 100 along and 50 across.
+    expect(boxOnBoard(one, [0, 1, -1, 0, 100, 50])).toEqual({ minX: 95, minY: 51, maxX: 98, maxY: 61 });
+    expect(boxOnBoard(one, [1, 0, 0, 1, 100, 50])).toEqual({ minX: 101, minY: 52, maxX: 111, maxY: 55 });
+    expect(boxOnBoard({ ...one, rings: [] }, [1, 0, 0, 1, 0, 0]).minX).toBe(Infinity);
   });
 });
