@@ -7,12 +7,7 @@ import process from 'node:process';
 import { pathToFileURL } from 'node:url';
 import vm from 'node:vm';
 import { declareFactoryPlugin, PluginKind } from '@stryker-mutator/api/plugin';
-import {
-  determineHitLimitReached,
-  DryRunStatus,
-  TestStatus,
-  toMutantRunResult,
-} from '@stryker-mutator/api/test-runner';
+import { DryRunStatus, TestStatus, toMutantRunResult } from '@stryker-mutator/api/test-runner';
 import { build } from 'vite';
 import { vitestHere } from './tests.mjs';
 
@@ -73,13 +68,13 @@ class RunnerHere {
   #script;
   #tests = [];
   #times = new Map();
-  /** The change that is on, how often it ran and may run: one that makes a loop endless ends there. */
+  /** The change that is on, how often it ran, and until when it may: one that makes a loop endless ends there. */
   #change = {
     id: -1,
     hits: 0,
-    most: Infinity,
+    until: Infinity,
     hit() {
-      if (++this.hits > this.most) throw new Error('the changed code runs without end');
+      if (++this.hits % 1024 === 0 && performance.now() > this.until) throw new Error('the changed code runs on');
       return true;
     },
   };
@@ -124,26 +119,30 @@ class RunnerHere {
       mutantCoverage.perTest[test.id] = taken();
     }
     this.#load();
-    for (const test of this.#tests) this.#times.set(test.id, (await resultOf(test)).timeSpentMs);
+    for (const [i, test] of this.#tests.entries()) {
+      const { timeSpentMs } = await resultOf(test);
+      this.#times.set(test.id, timeSpentMs);
+      // What a first run takes beyond its tests is granted to every change.
+      results[i].timeSpentMs += timeSpentMs;
+    }
     writeFileSync(TIMES, JSON.stringify([...this.#times]));
     return { status: DryRunStatus.Complete, tests: results, mutantCoverage };
   }
 
-  async mutantRun({ activeMutant, testFilter, hitLimit, mutantActivation }) {
-    Object.assign(this.#change, { id: Number(activeMutant.id), hits: 0, most: hitLimit ?? Infinity });
+  async mutantRun({ activeMutant, testFilter, mutantActivation }) {
+    const until = performance.now() + MOST_MS;
+    Object.assign(this.#change, { id: Number(activeMutant.id), hits: 0, until: until + MOST_MS });
     try {
       if (mutantActivation === 'static' || this.#tests.length === 0) this.#load();
       // Only one process of several made the first run.
       if (this.#times.size === 0) this.#times = new Map(JSON.parse(readFileSync(TIMES, 'utf8')));
       const results = [];
-      const until = performance.now() + MOST_MS;
       for (const test of this.#testsFor(activeMutant.fileName, testFilter)) {
         if (performance.now() + this.#times.get(test.id) > until) break;
         results.push(await resultOf(test));
         if (results.at(-1).status === TestStatus.Failed) break;
       }
-      const ended = determineHitLimitReached(this.#change.hits, hitLimit);
-      return toMutantRunResult(ended ?? { status: DryRunStatus.Complete, tests: results });
+      return toMutantRunResult({ status: DryRunStatus.Complete, tests: results });
     } catch (error) {
       // A change that breaks the loading of the tests is noticed by all of them.
       return toMutantRunResult({
