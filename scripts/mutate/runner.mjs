@@ -12,7 +12,7 @@ import { build } from 'vite';
 import { vitestHere } from './tests.mjs';
 
 /** Time for the tests of one change, the quickest first; one that only a slower test would notice counts as not noticed. */
-const MOST_MS = 4000;
+const MOST_MS = 2500;
 /** How long each test takes, for all processes. */
 const TIMES = 'mutate-times.json';
 
@@ -131,7 +131,7 @@ class RunnerHere {
 
   async mutantRun({ activeMutant, testFilter, mutantActivation }) {
     const until = performance.now() + MOST_MS;
-    Object.assign(this.#change, { id: Number(activeMutant.id), hits: 0, until: until + MOST_MS });
+    Object.assign(this.#change, { id: Number(activeMutant.id), hits: 0, until: until + 1000 });
     try {
       if (mutantActivation === 'static' || this.#tests.length === 0) this.#load();
       // Only one process of several made the first run.
