@@ -124,6 +124,7 @@ describe('the cutter over the wire', () => {
     expect(bladeMm).toBeGreaterThan(0);
     expect(bladeMm).toBeCloseTo(loads[0]!.doneMm, 6);
     expect(((await (await fetch(`${base}/loads/${ID}/strokes`)).json()) as number[][])[0]).toHaveLength(2 * 161);
+    await post('/pace', { faster: 400 });
     await post(`/loads/${ID}`, { do: 'start', pass: 1 });
     await until('corner test');
     // 40 times 320 mm in all, over both lives.
