@@ -93,7 +93,7 @@ describe('useItemDrag', () => {
     const box = { itemId: id, azimuth: 0, slant: 45, widthMm: 20, heightMm: 10, slants: [40, 50], copies: [0] };
     usePicture().shape = {
       meanRadius: 40,
-      size: { side: 90, shape: { form: 'cone' } },
+      size: { kind: 'straight', side: 90, rim: { surface: 250 }, base: { surface: 250 }, data: {} },
       radii: [40, 40],
       template: { closed: true, cone: { side: 90 } },
       items: [box, { ...box, itemId: 'other', azimuth: 2, copies: [2], slant: 70, slants: [65, 75] }],
