@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { FILM_FINISHES, hasCoverSheet, isRemovable, STARTING_FILMS, thicknessOf } from './film.ts';
 import { filmGive, STARTING_MATERIALS } from './materials.ts';
+import { USUAL_PROCESS } from './process.ts';
 
 describe('what materials are taken to be until something better is known', () => {
   it('is what the field starts with, by finish', () => {
@@ -34,7 +36,28 @@ describe('what materials are taken to be until something better is known', () =>
     const wiped = Object.entries(surfaces).filter(([, { alcohol }]) => alcohol);
     expect(wiped.map(([surface]) => surface)).toEqual(['glass', 'glazed ceramic', 'bare steel', 'powder-coated steel']);
     expect(wiped.map(([, { dryMinutes }]) => dryMinutes)).toEqual([3, 3, 3, 3]);
+    // What does not bear it is washed, and dries for ten minutes.
+    expect((['painted', 'plastic', 'latex'] as const).map((one) => surfaces[one])).toEqual(Array(3).fill({ alcohol: false, dryMinutes: 10 })); // prettier-ignore
     expect(surfaces['raw terracotta']).toEqual({ alcohol: false, dryMinutes: 1440 });
     expect(waits).toEqual({ handle: 1440, wash: 2880, strip: 60 });
+  });
+});
+
+describe('films', () => {
+  it('of the starting list are as thick as their finish, each with a colour of its own', () => {
+    for (const { finish, thicknessMm } of STARTING_FILMS) expect(thicknessMm).toBe(thicknessOf(finish));
+    expect(new Set(STARTING_FILMS.map(({ colour }) => colour)).size).toBe(STARTING_FILMS.length);
+    expect(STARTING_FILMS.filter(isRemovable).map(({ id }) => id)).toEqual(['night']);
+    expect(STARTING_FILMS.filter(hasCoverSheet).map(({ id }) => id)).toEqual(['brass']);
+    expect(FILM_FINISHES).toHaveLength(6);
+    expect(thicknessOf('glitter')).toBe(0.18);
+  });
+
+  it('as masks are for what the blank is made of: glass is etched, a coat stripped, all else painted', () => {
+    expect([USUAL_PROCESS.glass, USUAL_PROCESS['powder-coated steel']]).toEqual(['etch', 'strip']);
+    const others = Object.entries(USUAL_PROCESS).filter(
+      ([surface]) => !['glass', 'powder-coated steel'].includes(surface),
+    );
+    expect(others.map(([, process]) => process)).toEqual(others.map(() => 'paint'));
   });
 });

@@ -11,6 +11,30 @@ describe('the table of limits', () => {
     }
   });
 
+  it('begins with what the field goes by, and may be set as far as that makes sense', () => {
+    expect(LIMITS.map(({ id, least, usual, most, unit }) => [id, least, usual, most, unit].join(' '))).toEqual([
+      'seamGap 0.1 0.5 5 mm',
+      'edgeDrift 0.1 1 10 mm',
+      'fitShare 10 60 101 %',
+      'neighbourShare 5 50 95 %',
+      'glanceDistance 150 500 5000 mm',
+      'glanceEdge 10 60 95 %',
+      'tinyPiece 0.5 2.5 10 mm',
+      'strokeTears 5 50 100 %',
+      'strayFilm 0 20 1000 mm²',
+      'giveFails 100 150 400 %',
+      'maskMargin 2 12 100 mm',
+      'thinBridge 0.3 1 10 mm',
+      'creepStrip 0 0.6 5 mm',
+      'creepEtch 0 0.3 5 mm',
+      'creepBlast 0 0.5 5 mm',
+      'creepPaint 0 0.3 5 mm',
+      'stackDeep 1 3 20 films',
+      'marksCost 0 40 2000 cm²',
+      'filmOld 0.5 2 20 years',
+    ]);
+  });
+
   it('takes what a person changed, brings back into range what is not, and passes over what is no number', () => {
     expect(limitsWith({})).toEqual(USUAL_LIMITS);
     expect(limitsWith({ tinyPiece: 3 })).toEqual({ ...USUAL_LIMITS, tinyPiece: 3 });

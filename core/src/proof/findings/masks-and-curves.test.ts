@@ -3,6 +3,7 @@ import { judging, only, pieceAt, placedItem, saidOf } from '../../../test/judgin
 import { motifItem, plate } from '../../../test/jobs.ts';
 import type { ArtworkItem } from '../../model/item.ts';
 import type { Finding } from '../finding.ts';
+import { USUAL_LIMITS } from '../limits.ts';
 import { itemName } from '../finding-names.ts';
 import { judgeBridges } from './bridge-thin.ts';
 import { judgeIslands } from './island.ts';
@@ -64,6 +65,22 @@ describe('the margin of a mask', () => {
 });
 
 describe('islands and bridges of a mask', () => {
+  const bridged = (bridgeMm: number, limits: object = {}) => {
+    const plateItem = motifItem('plate', {
+      id: 'mask',
+      acts: { ...motifItem('plate').acts, cutAway: ['star'], bridgeMm },
+    });
+    return only(judgeBridges, judging({ job: { items: [plateItem] }, wrap: { placed: [placedItem(60, [20, 70], 0, plateItem)] }, context: { limits: { ...USUAL_LIMITS, ...limits } } })); // prettier-ignore
+  };
+
+  it('hold from a millimetre on; thinner ones are made one and a half, or as broad as one asks for', () => {
+    expect([bridged(0), bridged(1)]).toEqual([null, null]);
+    const thin = bridged(0.8)!;
+    expect(thin).toMatchObject({ severity: 'look', numbers: { width: 0.8, least: 1 }, fixes: [{ do: 'bridge-islands', itemId: 'mask', mm: 1.5 }] }); // prettier-ignore
+    expect(thin.said).toContain('Bridges of 0.8 mm tear. From 1.0 mm they hold');
+    expect(bridged(0.8, { thinBridge: 2 })!.fixes).toEqual([{ do: 'bridge-islands', itemId: 'mask', mm: 2 }]);
+  });
+
   it('lie on the side where their outlines do', () => {
     expect(placeOf(Float64Array.from([10, -40, 30, -40, 30, -25, 10, -25]), 50)).toEqual({ azimuths: [0.2, 0.6], slants: [25, 40] }); // prettier-ignore
     expect([judgeIslands(judging({})), judgeBridges(judging({}))]).toEqual([[], []]);
