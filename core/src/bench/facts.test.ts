@@ -87,7 +87,8 @@ describe('how far round film goes', () => {
   });
 
   it('has a face for everything that lies by itself', () => {
-    const degrees = (pieces: Piece[]) => facesOf(pieces).map(({ azimuth }) => Math.round((azimuth * 180) / Math.PI) + 0);
+    const degrees = (pieces: Piece[]) =>
+      facesOf(pieces).map(({ azimuth }) => Math.round((azimuth * 180) / Math.PI) + 0);
     expect(degrees([at(-10, 10), at(80, 100), at(-100, -80)])).toEqual([-90, 0, 90]);
     // 20° are 0.349 rad, 21° are 0.367: apart.
     expect([degrees([at(-10, 10), at(30, 40)]), degrees([at(-10, 10), at(31, 41)])]).toEqual([[15], [0, 36]]);
