@@ -1,5 +1,4 @@
 import { isRound, KINDS_OF_BLANK } from '../measure/kinds/kinds.ts';
-
 import type { Materials } from '../material/materials.ts';
 import { BALLOON_KEEPS_HOURS } from '../measure/balloon.ts';
 import type { Blank } from '../model/blank.ts';

@@ -1,5 +1,4 @@
 import { solidOf } from '../measure/kinds/kinds.ts';
-
 import type { JobSheet } from '../load/job-sheet.ts';
 import type { Materials } from '../material/materials.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';

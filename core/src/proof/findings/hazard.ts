@@ -1,5 +1,4 @@
 import { KINDS_OF_BLANK } from '../../measure/kinds/kinds.ts';
-
 import type { Finding, Judge, ProofContext } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 import { LAST_WORD } from '../told.ts';
