@@ -258,7 +258,6 @@ export { makePanels } from './seam/panels/panels.ts';
 export { seamAt } from './seam/path.ts';
 export type { SeamPath } from './seam/path.ts';
 export { PLAIN_SEAM } from './seam/plain-seam.ts';
-export { coneForFilm } from './solid/cone.ts';
 export { rowAt, slantAtHeight } from './solid/drawn.ts';
 export type { DrawnSolid, SolidRow } from './solid/drawn.ts';
 export type { Flattening, FlattenOption, FlattenWay } from './solid/flattening.ts';

@@ -40,7 +40,7 @@ export function coneSolid(cone: ConeSpec): Solid {
  *
  * @param filmThickness mm; 0 for the bare surface, below zero for film on the inside
  */
-export const coneForFilm = ({ girthRim, girthBase, side }: ConeSpec, filmThickness: number): ConeSpec => ({
+const coneForFilm = ({ girthRim, girthBase, side }: ConeSpec, filmThickness: number): ConeSpec => ({
   girthRim: girthOfFilm(girthRim, filmThickness),
   girthBase: girthOfFilm(girthBase, filmThickness),
   side,
