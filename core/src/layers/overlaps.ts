@@ -1,3 +1,5 @@
+import { OFF_CORNERS_MM } from '../numeric/tolerances.ts';
+import { HAIR } from '../numeric/tolerances.ts';
 import { boxOfRings } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
@@ -45,10 +47,10 @@ export function overlapsOf(drawn: readonly DrawnFilm[]): DrawnOverlaps {
     for (const ring of rings)
       for (let i = 0, n = ring.length; i < n; i += 2) {
         const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
-        const from = Math.max(0, Math.ceil((Math.min(ay, by) - low) / pitch - 0.5 - 1e-9));
-        const to = Math.min(lines - 1, Math.floor((Math.max(ay, by) - low) / pitch - 0.5 + 1e-9));
+        const from = Math.max(0, Math.ceil((Math.min(ay, by) - low) / pitch - 0.5 - HAIR));
+        const to = Math.min(lines - 1, Math.floor((Math.max(ay, by) - low) / pitch - 0.5 + HAIR));
         for (let k = from; k <= to; k++) {
-          const y = low + (k + 0.5) * pitch + 1e-7;
+          const y = low + (k + 0.5) * pitch + OFF_CORNERS_MM;
           if (ay > y !== by > y)
             events[k]!.push({ x: ax + ((bx - ax) * (y - ay)) / (by - ay), of, step: ay > y ? 1 : -1 });
         }

@@ -1,7 +1,8 @@
+import { HAIR } from '../numeric/tolerances.ts';
+import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import { nestRings } from '../polygon/hole-assignment.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringArea, ringContains } from '../polygon/polygon.ts';
-import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 
 /** mm between the spots of an outline among which the ends of a bridge are chosen. */
 const STEP_MM = 0.5;
@@ -82,7 +83,7 @@ function spotsOf(ring: Ring): Spot[] {
 
 /** A strip from one spot to another, half its width longer at both ends; counter-clockwise. */
 function strip(a: Spot, b: Spot, width: number): Ring {
-  const length = apart(a, b) || 1e-9;
+  const length = apart(a, b) || HAIR;
   const [ux, uy] = [((b[0] - a[0]) / length) * (width / 2), ((b[1] - a[1]) / length) * (width / 2)];
   return Float64Array.of(
     a[0] - ux + uy,

@@ -1,6 +1,7 @@
-import { nearFront } from '../numeric/angle.ts';
-import { azimuthOfFacing } from './place.ts';
 import { type Hand } from '../model/job.ts';
+import { nearFront } from '../numeric/angle.ts';
+import { HAIR_MM } from '../numeric/tolerances.ts';
+import { azimuthOfFacing } from './place.ts';
 
 /** Which part of an item comes to rest on a line. */
 export type SnapPart = 'middle' | 'left' | 'right' | 'top' | 'bottom';
@@ -146,7 +147,7 @@ export function snapTo(
           ? line.at - levelOf(box, part)
           : radius * turnTo(line.at, meridianOf(box, part, radius), closed);
       const cost = Math.abs(by) + (line.lesser ? BLANK_FIRST * reach : 0);
-      if (Math.abs(by) <= reach && cost < (best[line.axis]?.cost ?? Infinity) - 1e-6)
+      if (Math.abs(by) <= reach && cost < (best[line.axis]?.cost ?? Infinity) - HAIR_MM)
         best[line.axis] = { line, part, by, cost };
     }
   return {

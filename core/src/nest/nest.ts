@@ -1,18 +1,19 @@
 import { seeded } from '../numeric/seeded.ts';
+import { HAIR_MM } from '../numeric/tolerances.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import type { CellShape } from '../raster/cells.ts';
 import { cellShape } from '../raster/cells.ts';
 import { byLength, bySize, layInOrder } from './lay.ts';
+import type { Nesting, NestOptions, NestPart, NestSheet } from './nesting.ts';
 import { planOf, worthOf } from './plan.ts';
 import { FINER, finerTable, pushTogether } from './push.ts';
-import type { CellPlace, Table } from './table.ts';
 import { searches } from './search.ts';
 import type { FixedPart, MovablePart } from './shapes.ts';
 import { cellFor, grownAsOne, placeRings, ROUND_SHARE, turnRings, wholeCells } from './shapes.ts';
+import type { CellPlace, Table } from './table.ts';
 import { endOf, tableFor } from './table.ts';
-import type { NestPart, Nesting, NestSheet, NestOptions } from './nesting.ts';
 
 /**
  * mm by which outlines may stray while places are looked for: the more parts, the rougher, so that the first plan is
@@ -88,7 +89,7 @@ export function* nest(
     // Only what may be shorter once it is pushed together is looked at.
     if (end > best.end + 1) return null;
     const plan = told(pushTogether(places, table, finer, fineShape), finer, finely);
-    if (worthOf(plan, sheets) >= worthOf(best.plan, sheets) - 1e-6) return null;
+    if (worthOf(plan, sheets) >= worthOf(best.plan, sheets) - HAIR_MM) return null;
     best.plan = plan;
     best.end = Math.min(best.end, end);
     return plan;
@@ -146,6 +147,6 @@ function finerShapes(movable: readonly MovablePart[], cell: number): (part: numb
 
 /** Columns and rows of a sheet in cells of some size. Shapes are grown by half the gap, and so are the sheets. */
 const cellsOf = ({ acrossMm, alongMm }: NestSheet, gap: number, cell: number): [number, number] => [
-  Math.floor((alongMm + gap) / cell + 1e-6),
-  Math.floor((acrossMm + gap) / cell + 1e-6),
+  Math.floor((alongMm + gap) / cell + HAIR_MM),
+  Math.floor((acrossMm + gap) / cell + HAIR_MM),
 ];

@@ -1,7 +1,6 @@
 import { solidOf } from '../measure/kinds/kinds.ts';
-import { FOOT_MM } from '../solid/drawn.ts';
-
 import type { Job } from '../model/job.ts';
+import { HAIR } from '../numeric/tolerances.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, boxOfRings } from '../plane/box.ts';
@@ -9,6 +8,7 @@ import { resampleRing } from '../plane/resample.ts';
 import { intersectRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
+import { FOOT_MM } from '../solid/drawn.ts';
 import type { Face, Solid } from '../solid/solid.ts';
 import { halfAngleSeen } from '../surface/foreshortening.ts';
 
@@ -156,7 +156,7 @@ function sideOf({ blank }: Pick<Job, 'blank'>, { surface, size }: Wrap): SeenSid
     heights.push(heights[i - 1]! - Math.sqrt(Math.max(0, step * step - run * run)));
   }
   const heightAt = (slant: number): number => {
-    const place = Math.max(0, Math.min(4 * STATIONS - 1e-9, (slant - from) / step));
+    const place = Math.max(0, Math.min(4 * STATIONS - HAIR, (slant - from) / step));
     const i = Math.floor(place);
     return heights[i]! + (heights[i + 1]! - heights[i]!) * (place - i);
   };

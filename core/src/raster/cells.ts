@@ -1,3 +1,4 @@
+import { HAIR } from '../numeric/tolerances.ts';
 import { boxOfRings } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
@@ -90,9 +91,6 @@ function rimOf(grid: Uint8Array, columns: number, rows: number): Int32Array {
       if (!on(c, r) && (on(c - 1, r) || on(c + 1, r) || on(c, r - 1) || on(c, r + 1))) rim.push(c, r);
   return Int32Array.from(rim);
 }
-
-/** Share of a cell that is rounding. */
-const HAIR = 1e-9;
 
 /** Edges of rings in cells from a corner, each from its left end to its right: ax, ay, bx, by one after the other. */
 function edgesInCells(rings: readonly Ring[], cell: number, fromX: number, fromY: number): Float64Array {

@@ -1,3 +1,5 @@
+import { TIE } from '../numeric/tolerances.ts';
+
 /** A picture as rows of red, green, blue and alpha bytes. */
 export interface Picture {
   readonly width: number;
@@ -127,8 +129,8 @@ function otsu(values: Float32Array): number {
     const gap = sumBelow / below - (total - sumBelow) / above;
     const between = below * above * gap * gap;
     // Between two plain tones many levels part alike: the middle of them is taken.
-    if (between > best * (1 + 1e-12)) [best, first, last] = [between, i, i];
-    else if (between >= best * (1 - 1e-12)) last = i;
+    if (between > best * (1 + TIE)) [best, first, last] = [between, i, i];
+    else if (between >= best * (1 - TIE)) last = i;
   }
   return (((first + last) / 2 + 1) / bins) * most;
 }

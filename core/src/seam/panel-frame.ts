@@ -1,13 +1,12 @@
-import type { Segment } from '../plane/path.ts';
-import type { Path } from '../plane/path.ts';
+import type { Template } from '../flat/template.ts';
+import { ARC_SAGITTA_MM, HAIR_MM } from '../numeric/tolerances.ts';
+import type { Path, Segment } from '../plane/path.ts';
 import type { Point } from '../plane/point.ts';
-import { ARC_SAGITTA_MM } from '../numeric/tolerances.ts';
 import type { ConeSpec } from '../surface/cone.ts';
 import { coneDevelopment } from '../surface/cone.ts';
 import type { Development, SurfacePoint } from '../surface/development.ts';
 import type { SeamPath } from './path.ts';
 import { seamAt, straightSeam, turnSeam } from './path.ts';
-import type { Template } from '../flat/template.ts';
 
 /** One part of the side that is cut as a sheet of its own, and how it is laid flat. */
 export interface PanelFrame {
@@ -82,7 +81,7 @@ function dense(path: SeamPath, side: number): SeamPath {
   const slants = [...path.slants, ...Array.from({ length: steps - 1 }, (_, i) => (side * (i + 1)) / steps)].sort(
     (a, b) => a - b,
   );
-  const own = slants.filter((slant, i) => i === 0 || slant - slants[i - 1]! > 1e-6);
+  const own = slants.filter((slant, i) => i === 0 || slant - slants[i - 1]! > HAIR_MM);
   return { slants: own, azimuths: own.map((slant) => seamAt(path, slant)) };
 }
 

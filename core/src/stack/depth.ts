@@ -1,3 +1,5 @@
+import { OFF_CORNERS_MM } from '../numeric/tolerances.ts';
+import { HAIR, HAIR_MM } from '../numeric/tolerances.ts';
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
@@ -55,7 +57,7 @@ export function deepestOf(layers: readonly Layer[]): Deepest | null {
       const key = films.join();
       areas.set(key, (areas.get(key) ?? 0) + (to - from) * LINE_MM);
       const more = best === null ? 1 : thickness - best.thickness || films.length - best.films.length;
-      if (more > 1e-9 || (more > -1e-9 && key === best?.key && to - from > best.wide))
+      if (more > HAIR || (more > -HAIR && key === best?.key && to - from > best.wide))
         best = { key, films, thickness, x: (from + to) / 2, y, wide: to - from };
     }
   if (!best) return null;
@@ -100,7 +102,7 @@ function linesAcross(layers: readonly Layer[]): { y: number; spans: Span[][] }[]
   if (!(maxY > minY)) return [];
   // Half a line in from the edges, and a hair off whole numbers, where corners lie.
   const count = Math.max(1, Math.floor((maxY - minY) / LINE_MM));
-  const ys = Array.from({ length: count }, (_, i) => minY + ((i + 0.5) * (maxY - minY)) / count + 1e-7);
+  const ys = Array.from({ length: count }, (_, i) => minY + ((i + 0.5) * (maxY - minY)) / count + OFF_CORNERS_MM);
   const perLayer = layers.map(({ rings }) => crossingsAt(rings, ys));
   return ys.map((y, k) => ({ y, spans: perLayer.map((lines) => spansOf(lines[k]!)) }));
 }
@@ -118,8 +120,8 @@ function crossingsAt(rings: readonly Ring[], ys: readonly number[]): Crossing[][
   for (const ring of rings)
     for (let i = 0, n = ring.length; i < n; i += 2) {
       const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
-      const from = Math.max(0, Math.ceil((Math.min(ay, by) - first) / pitch - 1e-9));
-      const to = Math.min(ys.length - 1, Math.floor((Math.max(ay, by) - first) / pitch + 1e-9));
+      const from = Math.max(0, Math.ceil((Math.min(ay, by) - first) / pitch - HAIR));
+      const to = Math.min(ys.length - 1, Math.floor((Math.max(ay, by) - first) / pitch + HAIR));
       for (let k = from; k <= to; k++) {
         const y = ys[k]!;
         if (ay > y !== by > y) out[k]!.push({ x: ax + ((bx - ax) * (y - ay)) / (by - ay), step: ay > y ? 1 : -1 });
@@ -138,7 +140,7 @@ function spansOf(crossings: Crossing[]): Span[] {
     depth += step;
     if (depth === 0) spans.at(-1)![1] = x;
   }
-  return spans.filter(([a, b]) => b - a > 1e-6);
+  return spans.filter(([a, b]) => b - a > HAIR_MM);
 }
 
 /** A line cut where any film begins or ends, each piece with the films that lie there. */

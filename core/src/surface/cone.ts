@@ -1,9 +1,9 @@
+import { sinc } from '../numeric/sinc.ts';
+import { ARC_SAGITTA_MM, HAIR_MM, TIE } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, joinBoxes } from '../plane/box.ts';
 import type { Path, Segment } from '../plane/path.ts';
 import type { Point } from '../plane/point.ts';
-import { sinc } from '../numeric/sinc.ts';
-import { ARC_SAGITTA_MM } from '../numeric/tolerances.ts';
 import type { Development, Distortion, SurfacePoint, SurfaceRegion } from './development.ts';
 
 /** A straight or tapered side, by what a tape can read. */
@@ -15,9 +15,6 @@ export interface ConeSpec {
   /** Length of the side between the two, mm, > 0, and more than half the difference of the diameters. */
   readonly side: number;
 }
-
-/** mm by which a spot on an edge of the side may miss it by rounding. */
-const EDGE_MM = 1e-6;
 
 /**
  * The exact development of a straight or tapered side. One formula serves the cylinder and both tapers; at zero taper
@@ -61,12 +58,12 @@ export function coneDevelopment(spec: ConeSpec): Development {
     // θ = turn/k and v = (r1 − r)/k, each written without 1/k.
     const azimuth = x / (radius * sinc(Math.atan2(across, up)));
     const slant = (-2 * r1 * y - taper * (x * x + y * y)) / (r1 + radius);
-    return Math.abs(azimuth) <= reach * (1 + 1e-12) ? { azimuth, slant } : null;
+    return Math.abs(azimuth) <= reach * (1 + TIE) ? { azimuth, slant } : null;
   }
 
   function inverse(x: number, y: number, reach = Math.PI): SurfacePoint | null {
     const spot = onward(x, y, reach);
-    return spot && spot.slant >= -EDGE_MM && spot.slant <= spec.side + EDGE_MM ? spot : null;
+    return spot && spot.slant >= -HAIR_MM && spot.slant <= spec.side + HAIR_MM ? spot : null;
   }
 
   function edge(azimuth0: number, azimuth1: number, slant: number): Segment {
@@ -204,7 +201,7 @@ export function seamStep(spec: ConeSpec, over100: number, reach = Math.PI): numb
 /** How true the rim edge has to be held for the ends to step by no more than `stepMm`: mm off the line over 100 mm. */
 export function trueOver100(spec: ConeSpec, stepMm: number, reach = Math.PI): number {
   const sine = Math.min(1, stepMm / rimChord(spec, reach));
-  return (100 * sine) / Math.sqrt(Math.max(1e-12, 1 - sine * sine));
+  return (100 * sine) / Math.sqrt(Math.max(TIE, 1 - sine * sine));
 }
 
 /** mm straight across between the ends of the rim edge on the flat. */

@@ -1,3 +1,4 @@
+import { TIE } from '../../numeric/tolerances.ts';
 import type { Picture } from '../../raster/foreground.ts';
 
 export const clamp = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
@@ -28,8 +29,8 @@ export function otsu(values: Float32Array): number {
     if (below === 0 || above === 0) continue;
     const between = below * above * (belowSum / below - (sum - belowSum) / above) ** 2;
     // A gap between two tones gives many thresholds that part alike: the middle of them is taken.
-    if (between > best * (1 + 1e-12)) [best, first, last] = [between, i, i];
-    else if (between >= best * (1 - 1e-12)) last = i;
+    if (between > best * (1 + TIE)) [best, first, last] = [between, i, i];
+    else if (between >= best * (1 - TIE)) last = i;
   }
   return (first + last) / 2 + 0.5;
 }

@@ -1,4 +1,5 @@
-import { LWPolylineFlags, point2d, type DxfWriter, type LWPolylineVertex } from '@tarikjabiri/dxf';
+import { type DxfWriter, LWPolylineFlags, type LWPolylineVertex, point2d } from '@tarikjabiri/dxf';
+import { HAIR } from '../../numeric/tolerances.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import { arcSweep, type Path } from '../../plane/path.ts';
 
@@ -33,7 +34,7 @@ export function addPath(dxf: DxfWriter, path: Path, layerName: string): void {
     }
     from = segment.to;
   }
-  const closes = path.closed && Math.hypot(from.x - path.start.x, from.y - path.start.y) < 1e-9;
+  const closes = path.closed && Math.hypot(from.x - path.start.x, from.y - path.start.y) < HAIR;
   if (!closes) vertices.push({ point: point2d(from.x, from.y) });
   dxf.addLWPolyline(vertices, { layerName, flags: path.closed ? LWPolylineFlags.Closed : LWPolylineFlags.None });
 }

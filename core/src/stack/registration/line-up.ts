@@ -1,15 +1,16 @@
-import type { CuttablePiece } from '../../pieces/cuttable.ts';
-import type { LayerAim, MarkContext } from './marks.ts';
-import { registrationMarks } from './marks.ts';
+import { filmOfGroup } from '../../layers/build-up.ts';
+import type { PlacedItem } from '../../layout/place.ts';
 import type { Project } from '../../model/project.ts';
+import { HAIR } from '../../numeric/tolerances.ts';
+import type { CuttablePiece } from '../../pieces/cuttable.ts';
+import type { Piece } from '../../pieces/pieces.ts';
+import type { Wrap } from '../../pieces/wrap.ts';
 import { boxWidth } from '../../plane/box.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import type { Ring } from '../../polygon/polygon.ts';
 import { supportedPieces } from '../support.ts';
-import { filmOfGroup } from '../../layers/build-up.ts';
-import type { Wrap } from '../../pieces/wrap.ts';
-import type { PlacedItem } from '../../layout/place.ts';
-import type { Piece } from '../../pieces/pieces.ts';
+import type { LayerAim, MarkContext } from './marks.ts';
+import { registrationMarks } from './marks.ts';
 
 /** Share of the way round from which a design is a wrap: its marks lie outside of the wrap's outline, and come off with it. */
 const WRAP_SHARE = 0.6;
@@ -99,6 +100,6 @@ function rimEdge({ frames, surface, template }: Wrap, part: string): ((x: number
     const next = points.findIndex((p) => p.x >= x);
     if (next <= 0) return null;
     const [a, b] = [points[next - 1]!, points[next]!];
-    return a.y + ((b.y - a.y) * (x - a.x)) / Math.max(1e-9, b.x - a.x);
+    return a.y + ((b.y - a.y) * (x - a.x)) / Math.max(HAIR, b.x - a.x);
   };
 }

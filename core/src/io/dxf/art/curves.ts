@@ -1,3 +1,5 @@
+import { HAIR, TIE } from '../../../numeric/tolerances.ts';
+
 /** Points of a line, [x0, y0, x1, y1, …]. */
 export type Line = number[];
 
@@ -29,7 +31,7 @@ export const circleArc = (centre: readonly [number, number], radius: number, fro
 export function sweepTo(from: number, to: number): number {
   const turn = 2 * Math.PI;
   const sweep = (((to - from) % turn) + turn) % turn;
-  return sweep < 1e-9 ? turn : sweep;
+  return sweep < HAIR ? turn : sweep;
 }
 
 /**
@@ -46,7 +48,7 @@ export function bulgedLine(
     out.push(a.x, a.y);
     const b = vertices[i + 1] ?? (closed ? vertices[0] : undefined);
     const chord = b ? Math.hypot(b.x - a.x, b.y - a.y) : 0;
-    if (!b || !a.bulge || chord < 1e-12) return;
+    if (!b || !a.bulge || chord < TIE) return;
     const sweep = 4 * Math.atan(a.bulge);
     const rise = chord / 2 / Math.tan(sweep / 2);
     const centre = [
@@ -115,7 +117,7 @@ export function smoothLine(points: readonly (readonly [number, number])[]): Line
   if (points.length < 3) return points.flat();
   const first = points[0]!;
   const last = points.at(-1)!;
-  const round = Math.hypot(first[0] - last[0], first[1] - last[1]) < 1e-9;
+  const round = Math.hypot(first[0] - last[0], first[1] - last[1]) < HAIR;
   const n = points.length;
   const get = (i: number): readonly [number, number] => {
     if (i >= 0 && i < n) return points[i]!;
@@ -124,7 +126,7 @@ export function smoothLine(points: readonly (readonly [number, number])[]): Line
     return [2 * end[0] - before[0], 2 * end[1] - before[1]];
   };
   const gap = (a: readonly [number, number], b: readonly [number, number]): number =>
-    Math.max(1e-9, Math.hypot(b[0] - a[0], b[1] - a[1]));
+    Math.max(HAIR, Math.hypot(b[0] - a[0], b[1] - a[1]));
   const out: Line = [...first];
   for (let i = 0; i + 1 < n; i++) {
     const [p0, p1, p2, p3] = [get(i - 1), get(i), get(i + 1), get(i + 2)];

@@ -1,13 +1,14 @@
 import type { Drawing, DrawingColour, DrawingResult } from '../../../artwork/drawing.ts';
 import { joinLines } from '../../../artwork/join-lines.ts';
+import { HAIR_MM } from '../../../numeric/tolerances.ts';
 import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../../../plane/box.ts';
 import { combine, IDENTITY, type Matrix } from '../../../plane/matrix.ts';
 import { unionRings } from '../../../polygon/boolean.ts';
 import type { Ring } from '../../../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../../../polygon/polygon.ts';
 import type { Line } from './curves.ts';
-import { isBroad, isTilted, isTurnedOver, outlinesOf, type Entity } from './entities.ts';
-import { numberOf, readGroups, textOf, type DxfRecord } from './groups.ts';
+import { type Entity, isBroad, isTilted, isTurnedOver, outlinesOf } from './entities.ts';
+import { type DxfRecord, numberOf, readGroups, textOf } from './groups.ts';
 
 /** Characters of a file, points of its outlines, entities with all repeats, and blocks within blocks. */
 const MOST = { characters: 30_000_000, points: 600_000, entities: 200_000, depth: 16 } as const;
@@ -222,7 +223,7 @@ class Reader {
     const said = UNIT_MM.get(this.file.header.get('$INSUNITS') ?? 0);
     const unitSaid = said !== undefined && larger * said <= LARGEST_MM && larger * said >= 1e-3;
     const unit = unitSaid ? said : 1;
-    const near = Math.max(1e-6 / unit, JOIN_SHARE * larger);
+    const near = Math.max(HAIR_MM / unit, JOIN_SHARE * larger);
     const areas = layers.map(({ colour, closed, open }) => {
       const { rings, loose } = joinLines(open, near);
       if (loose > 0)

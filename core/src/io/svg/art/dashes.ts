@@ -1,9 +1,8 @@
+import { HAIR } from '../../../numeric/tolerances.ts';
 import type { Ring } from '../../../polygon/polygon.ts';
 
 /** Share of a dash's line width that stands for a dash of no length, so that its ends are drawn where it points. */
 const DOT = 1e-3;
-/** Share of the pattern that is rounding. */
-const HAIR = 1e-9;
 /** Dashes of one line; more are a tone, not dashes. */
 const MOST = 20_000;
 

@@ -1,12 +1,7 @@
-import { cut, filled, frameRing } from './areas.ts';
-import { clipped } from './clips.ts';
-import { transformOf } from './transforms.ts';
-import type { Place, Walk } from './walk.ts';
-import { SILENT } from './walk.ts';
-
 import { withoutHairlines } from '../../../artwork/cut-lines.ts';
 import type { DrawingResult, DrawnLine } from '../../../artwork/drawing.ts';
 import { Layers } from '../../../artwork/layers.ts';
+import { HAIR_MM } from '../../../numeric/tolerances.ts';
 import { boxOfCoordinates } from '../../../plane/box.ts';
 import { flattenPath } from '../../../plane/flatten.ts';
 import type { Path } from '../../../plane/path.ts';
@@ -14,6 +9,8 @@ import { unionRings } from '../../../polygon/boolean.ts';
 import type { Polygon, Ring } from '../../../polygon/polygon.ts';
 import { ringsOf } from '../../../polygon/polygon.ts';
 import { strokeArea } from '../../../polygon/stroke.ts';
+import { cut, filled, frameRing } from './areas.ts';
+import { clipped } from './clips.ts';
 import { readColour } from './colour.ts';
 import { type Measure, MM_PER_PX, readLength } from './length.ts';
 import { combine, IDENTITY, type Matrix, scaleOf, shift } from './matrix.ts';
@@ -21,9 +18,12 @@ import { colourOfPaint, type PaintBook } from './paint.ts';
 import { hasUnreadSize, shapeData, shapePaths, SHAPES, sizeOf } from './shapes.ts';
 import { dashedLines, strokeShapeOf } from './strokes.ts';
 import { readRules, type Rule, type Style, styleOf } from './style.ts';
+import { transformOf } from './transforms.ts';
 import { type Element, readTree } from './tree.ts';
 import { isSet, readShare } from './value.ts';
 import { innerViewport, pageOf, type Viewport } from './viewport.ts';
+import type { Place, Walk } from './walk.ts';
+import { SILENT } from './walk.ts';
 
 /** Points that a drawing may have in all, and uses within uses. */
 const MOST = { points: 900_000, uses: 4000, useDepth: 12 } as const;
@@ -134,7 +134,7 @@ class Reader implements Walk {
     const past = ({ rings }: Painted): boolean =>
       rings.some((ring) => {
         const box = boxOfCoordinates(ring);
-        const over = 1e-6 * this.span;
+        const over = HAIR_MM * this.span;
         return box.minX < -over || box.maxX > frame[2] + over || box.maxY > over || box.minY < -frame[3] - over;
       });
     const kept = this.painted.map((one) => (past(one) ? { ...one, rings: cut(one.rings, edge) } : one));
