@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import type { Box } from '../../src/plane/box.ts';
+import { boxOfCoordinates } from '../../src/plane/box.ts';
 import type { Ring } from '../../src/polygon/polygon.ts';
 import { ringContains } from '../../src/polygon/polygon.ts';
 import { findSeams } from '../../src/seam/finder.ts';
@@ -20,8 +22,8 @@ function randomOf(seed: number): () => number {
 interface Pattern extends SeamField {
   /** The same film as polygons in [azimuth, slant], none reaching over a full turn. */
   readonly rings: readonly Ring[];
-  /** Furthest corner of each from its middle, mm, with the middle. */
-  readonly reaches: readonly { readonly theta: number; readonly v: number; readonly mm: number }[];
+  /** How far each reaches, and the azimuth of its middle. */
+  readonly reaches: readonly (Box & { readonly theta: number })[];
 }
 
 /** Bars, triangles and hexagons strewn round a cone; dense ones leave no way through. */
@@ -46,8 +48,7 @@ function pattern(seed: number): Pattern {
       return [theta + px / radiusAt(v), v - py];
     });
     rings.push(Float64Array.from(points.flat()));
-    // Azimuths are stretched by up to 20/12 from where the piece was drawn.
-    reaches.push({ theta, v, mm: 2 * size * long });
+    reaches.push({ ...boxOfCoordinates(rings.at(-1)!), theta });
   }
   return { side, radiusAt, rings, reaches, groups: rings.map((ring) => [ring]) };
 }
@@ -65,7 +66,8 @@ function toFilm(
   for (const k of looked) {
     const [ring, reach] = [rings[k]!, reaches[k]!];
     const a = azimuth - 2 * Math.PI * Math.round((azimuth - reach.theta) / (2 * Math.PI));
-    if (Math.abs(reach.v - v) > reach.mm + enough || Math.abs(reach.theta - a) * r > reach.mm + enough) continue;
+    if (v < reach.minY - enough || v > reach.maxY + enough) continue;
+    if (a < reach.minX - enough / r || a > reach.maxX + enough / r) continue;
     if (ringContains(ring, a, v)) return 0;
     for (let i = 0, n = ring.length; i < n; i += 2) {
       const [ax, ay] = [(ring[i]! - a) * r, ring[i + 1]! - v];
@@ -87,10 +89,15 @@ function gridSearch(field: Pattern): { free: boolean; best: SeamPath } {
   const step = (2 * Math.PI) / columns;
   const distance = Array.from({ length: rows }, (_, row) => {
     const v = row * height;
-    const near = [...field.rings.keys()].filter(
-      (k) => Math.abs(field.reaches[k]!.v - v) <= field.reaches[k]!.mm + CLEARANCE,
-    );
-    return Array.from({ length: columns }, (_, c) => toFilm(field, c * step, v, CLEARANCE, near));
+    // Each piece is asked only for the columns that it may reach.
+    const near = Array.from({ length: columns }, (): number[] => []);
+    const aside = CLEARANCE / field.radiusAt(v);
+    field.reaches.forEach(({ minX, maxX, minY, maxY }, k) => {
+      if (v < minY - CLEARANCE || v > maxY + CLEARANCE) return;
+      const last = Math.floor((maxX + aside) / step);
+      for (let c = Math.ceil((minX - aside) / step); c <= last; c++) near[(c + 2 * columns) % columns]!.push(k);
+    });
+    return near.map((looked, c) => toFilm(field, c * step, v, CLEARANCE, looked));
   });
   let open = distance[0]!.map((d) => d >= CLEARANCE);
   let cost = new Array<number>(columns).fill(0);
