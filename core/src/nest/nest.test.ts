@@ -21,7 +21,7 @@ function planned(
 const roll: NestSheet = { id: 'roll', acrossMm: 200, alongMm: 2000 };
 
 /** A star of some points, some of them with a hole. */
-const star = fc.record({ size: fc.double({ min: 8, max: 60, noNaN: true }), points: fc.integer({ min: 3, max: 9 }), deep: fc.double({ min: 0.3, max: 1, noNaN: true }), turned: fc.double({ min: 0, max: 6, noNaN: true }), hole: fc.boolean() }); // prettier-ignore
+const star = fc.record({ size: fc.double({ min: 4, max: 30, noNaN: true }), points: fc.integer({ min: 3, max: 9 }), deep: fc.double({ min: 0.3, max: 1, noNaN: true }), turned: fc.double({ min: 0, max: 6, noNaN: true }), hole: fc.boolean() }); // prettier-ignore
 const partOf = (
   s: { size: number; points: number; deep: number; turned: number; hole: boolean },
   i: number,
@@ -41,12 +41,12 @@ describe('nest', () => {
     fc.assert(
       fc.property(
         fc.array(star, { minLength: 2, maxLength: 9 }),
-        fc.constantFrom(0, 1, 6),
+        fc.constantFrom(0, 1, 4),
         fc.integer(),
         (stars, gap, seed) => {
           // prettier-ignore
           const parts = stars.map(partOf);
-          const sheets = [{ id: 'offcut', acrossMm: 90, alongMm: 120 }, { id: 'board', acrossMm: 150, alongMm: 280 }]; // prettier-ignore
+          const sheets = [{ id: 'offcut', acrossMm: 45, alongMm: 60 }, { id: 'board', acrossMm: 75, alongMm: 140 }]; // prettier-ignore
           const plan = planned(parts, sheets, gap, 1, seed);
           expect(plan.laid.length + plan.left.length).toBe(parts.length);
           const laid = laidRings(parts, plan);
@@ -66,22 +66,23 @@ describe('nest', () => {
     );
   }, 120_000);
 
-  it('takes at least 15 % less film than boxes round sectors and script names, on the average', () => {
+  it('takes at least 15 % less film than boxes round sectors and script names from the first, on the average', () => {
     const wide: NestSheet = { id: 'wide', acrossMm: 324, alongMm: 3000 };
     const shares = [1, 2, 3, 4].map((seed) => {
       const parts = namesAndSectors(seed);
       const area = (plan: Nesting): number => plan.alongUsed.reduce((sum, mm) => sum + mm, 0);
-      return area(planned(parts, [wide], 6, 2)) / area(planned(boxesOf(parts), [wide], 6, 2));
+      return area(planned(parts, [wide], 6, 0)) / area(planned(boxesOf(parts), [wide], 6, 0));
     });
     expect(shares.reduce((sum, s) => sum + s, 0) / shares.length).toBeLessThan(0.85);
   });
 
-  it('puts a puzzle of thirty parts together again to 85 % of its area in four searches', () => {
+  it('puts puzzles of thirty parts together again to 85 % of their area in two searches, each to 80 %', () => {
     const uses = [1, 2, 3, 4].map((seed) => {
       const parts = jigsaw(300, 200, 30, seed);
-      return parts.reduce((sum, part) => sum + partArea(part), 0) / 200 / planned(parts, [roll], 0, 4).alongUsed[0]!;
+      return parts.reduce((sum, part) => sum + partArea(part), 0) / 200 / planned(parts, [roll], 0, 2).alongUsed[0]!;
     });
-    for (const use of uses) expect(use).toBeGreaterThan(0.85);
+    expect(uses.reduce((sum, use) => sum + use, 0) / uses.length).toBeGreaterThan(0.85);
+    for (const use of uses) expect(use).toBeGreaterThan(0.8);
   });
 
   it('fills offcuts first, opens as few boards as can be, and lists what fits none', () => {

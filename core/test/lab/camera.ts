@@ -55,6 +55,7 @@ export function photographScene(scene: Scene, view: View): Picture {
   const eye: Vec = [0, middle + view.far * sinD, view.far * cosD];
   const perPx = scene.height / (view.fills * height) / view.far;
   const texture = textureOf(scene, view.seed);
+  const box = boxOf(scene);
   const SUB = [-0.25, 0.25];
   for (let row = 0; row < height; row++)
     for (let column = 0; column < width; column++) {
@@ -66,7 +67,7 @@ export function photographScene(scene: Scene, view: View): Picture {
           const [u, v] = [px * cosR - py * sinR, px * sinR + py * cosR];
           // Straight ahead is down by the camera's own angle.
           const ray = unit([u, v * cosD - sinD, -v * sinD - cosD]);
-          sum += shade(scene, eye, ray, texture) / 4;
+          sum += (meets(box, eye, ray) ? shade(scene, eye, ray, texture) : behind(scene, eye, ray, texture)) / 4;
         }
       const noisy = sum * 255 + view.noise * random();
       const i = 4 * (row * width + column);
@@ -81,6 +82,23 @@ const unit = ([x, y, z]: Vec): Vec => {
   const length = Math.hypot(x, y, z);
   return [x / length, y / length, z / length];
 };
+
+/** Corners of a box round the thing with its handle, a millimetre larger. */
+function boxOf({ height, handle, radiusAt }: Scene): readonly [Vec, Vec] {
+  const most = 1 + Math.max(...Array.from({ length: 101 }, (_, i) => radiusAt((height * i) / 100)));
+  return [[-most, -1, -most], [most + (handle > 0 ? handle + 8 : 0), height + 1, most]]; // prettier-ignore
+}
+
+/** Whether a ray passes through a box; what does not need not be followed. */
+function meets([least, most]: readonly [Vec, Vec], eye: Vec, ray: Vec): boolean {
+  let [from, to] = [0, Infinity];
+  for (const k of [0, 1, 2] as const) {
+    const [a, b] = [(least[k] - eye[k]) / ray[k], (most[k] - eye[k]) / ray[k]];
+    from = Math.max(from, Math.min(a, b));
+    to = Math.min(to, Math.max(a, b));
+  }
+  return from <= to;
+}
 
 /** Distance to the thing, less than the true one: safe to step by. */
 function distanceTo(scene: Scene, [x, y, z]: Vec): number {
