@@ -64,6 +64,50 @@ describe('what a seam cuts', () => {
   });
 });
 
+describe('what a leaning seam cuts of slanting edges', () => {
+  /** Corners in mm round from the front and down. */
+  const ring = (...corners: [number, number][]): Ring =>
+    Float64Array.from(corners.flatMap(([x, v]) => [x / RADIUS, v]));
+  const from = (...points: [number, number][]) => ({ slants: points.map(([, v]) => v), azimuths: points.map(([x]) => x / RADIUS) }); // prettier-ignore
+  const triangle = ring([0, 10], [0, 90], [80, 90]);
+
+  it('is as long as the chord through them', () => {
+    // Straight down at 30 mm: from the slanting edge x = v − 10, at 40, to 90.
+    expect(measure(field([triangle]), from([30, 0], [30, 100])).cutMm).toBeCloseTo(50, 9);
+    // Leaning by 3 to 4, from 5 mm round: x = 5 + 0.75 v meets v − 10 at v = 60, and ends at 90: 30 down is 37.5 along.
+    expect(measure(field([triangle]), from([5, 0], [80, 100])).cutMm).toBeCloseTo(37.5, 9);
+    // The other way: x = 65 − 0.75 v meets v − 10 at 300/7, and x = 0 at 260/3.
+    expect(measure(field([triangle]), from([65, 0], [-10, 100])).cutMm).toBeCloseTo(1.25 * (260 / 3 - 300 / 7), 9);
+    // With a step of 50 mm to the side: 30 mm of film on the step, and what lies below it, or above.
+    expect(measure(field([triangle]), from([-20, 0], [-20, 60], [30, 60.001], [30, 100])).cutMm).toBeCloseTo(60, 1);
+    expect(measure(field([triangle]), from([30, 0], [30, 50], [-20, 50.001], [-20, 100])).cutMm).toBeCloseTo(40, 1);
+    // Two that lap along it count once, whichever comes first.
+    const low = ring([-9, 50], [-9, 70], [99, 70], [99, 50]);
+    for (const groups of [
+      [[triangle], [low]],
+      [[low], [triangle]],
+    ])
+      expect(measure(field(...groups), from([30, 0], [30, 100])).cutMm).toBeCloseTo(50, 9);
+    const high = ring([-9, 20], [-9, 45], [99, 45], [99, 20]);
+    for (const groups of [
+      [[triangle], [high]],
+      [[high], [triangle]],
+    ])
+      expect(measure(field(...groups), from([30, 0], [30, 100])).cutMm).toBeCloseTo(70, 9);
+  });
+
+  it('is by the radius half-way down each stretch', () => {
+    const cone = { ...field([triangle]), radiusAt: (v: number) => (v < 50 ? 40 : 60) };
+    const { wanderMm } = measure(cone, { slants: [0, 60, 100], azimuths: [0, 1, 1] });
+    // At 30 mm the radius is 40: √(60² + 40²) − 60.
+    expect(wanderMm).toBeCloseTo(Math.hypot(60, 40) - 60, 9);
+    expect(measure(cone, { slants: [0, 40, 100], azimuths: [0, 0, 1] }).wanderMm).toBeCloseTo(
+      Math.hypot(60, 60) - 60,
+      9,
+    );
+  });
+});
+
 describe('the copies that seams cut', () => {
   const seamsAt = (...azimuths: number[]) => azimuths.map((a) => measureSeam(field(), straightSeam(a, a, 100)));
   const cut = (roundMm: number, item = motifItem('star', { id: 'star' }), ...seams: number[]) => cutsAtSeams([placedItem(30, [20, 40], roundMm, item)], seamsAt(...(seams.length ? seams : [0])), { side: 100, radiusAt: () => RADIUS }); // prettier-ignore
