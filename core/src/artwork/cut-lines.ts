@@ -1,4 +1,4 @@
-import { HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON_MM } from '../numeric/tolerances.ts';
 import { boxesTouch, boxOfRings } from '../plane/box.ts';
 import { intersectRings, unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
@@ -25,7 +25,7 @@ const MOST_PAIRED = 1500;
 export function withoutHairlines(
   lines: readonly DrawnLine[],
 ): { readonly drawing: Omit<Drawing, 'leftOut' | 'unitSaid'>; readonly loose: number } | null {
-  if (lines.length === 0 || lines.some(({ widthMm }) => widthMm > HAIRLINE_MM * (1 + HAIR_MM))) return null;
+  if (lines.length === 0 || lines.some(({ widthMm }) => widthMm > HAIRLINE_MM * (1 + EPSILON_MM))) return null;
   const layers = new Layers();
   let loose = lines.filter(({ dashed }) => dashed).length;
   for (const colour of new Set(lines.map((line) => line.colour))) {
@@ -66,8 +66,8 @@ function lapped(shapes: readonly (readonly Ring[])[]): (readonly Ring[])[] {
       if (!boxesTouch(a.box, b.box)) continue;
       const shared = areaOf(intersectRings(a.rings, b.rings).flatMap(ringsOf));
       const [less, more] = [Math.min(a.area, b.area), Math.max(a.area, b.area)];
-      const within = shared > (1 - HAIR_MM) * less;
-      if (shared > HAIR_MM * less && (!within || more < (1 + HAIR_MM) * less)) bunch[leader(j)] = leader(i);
+      const within = shared > (1 - EPSILON_MM) * less;
+      if (shared > EPSILON_MM * less && (!within || more < (1 + EPSILON_MM) * less)) bunch[leader(j)] = leader(i);
     }
   const groups = new Map<number, Ring[]>();
   all.forEach(({ rings }, i) => groups.set(leader(i), [...(groups.get(leader(i)) ?? []), ...rings]));

@@ -1,6 +1,6 @@
 import type { Strip } from '../load/load.ts';
 import type { Board } from '../model/board.ts';
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import { flattenPath } from '../plane/flatten.ts';
 import type { Path } from '../plane/path.ts';
 import { pathFromRing } from '../plane/path.ts';
@@ -137,13 +137,13 @@ function overcut(path: Path, mm: number): Path {
   if (mm <= 0 || !path.closed) return path;
   const points = flattenPath(path, 0.01);
   const end = path.segments.at(-1)?.to ?? path.start;
-  const closing = Math.hypot(end.x - path.start.x, end.y - path.start.y) > HAIR ? [{ kind: 'line' as const, to: path.start }] : []; // prettier-ignore
+  const closing = Math.hypot(end.x - path.start.x, end.y - path.start.y) > EPSILON ? [{ kind: 'line' as const, to: path.start }] : []; // prettier-ignore
   const more: { kind: 'line'; to: { x: number; y: number } }[] = [];
   let left = mm;
   for (let i = 2; i < points.length && left > 0; i += 2) {
     const [ax, ay, bx, by] = [points[i - 2]!, points[i - 1]!, points[i]!, points[i + 1]!];
     const length = Math.hypot(bx - ax, by - ay);
-    const t = Math.min(1, left / Math.max(length, HAIR));
+    const t = Math.min(1, left / Math.max(length, EPSILON));
     more.push({ kind: 'line', to: { x: ax + (bx - ax) * t, y: ay + (by - ay) * t } });
     left -= length;
   }

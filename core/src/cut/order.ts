@@ -1,6 +1,6 @@
 import type { Strip } from '../load/load.ts';
 import type { PartOnBoard } from '../model/laid.ts';
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Path } from '../plane/path.ts';
 import { mapPath } from '../plane/path.ts';
 
@@ -98,7 +98,7 @@ function untangled(pieces: CutPiece[]): CutPiece[] {
         if (way(i - 1, k) + way(i, k + 1) >= way(i - 1, i) + way(k, k + 1)) continue;
         const before = stretch(i, k);
         turn(order, i, k);
-        if (stretch(i, k) < before - HAIR) better = true;
+        if (stretch(i, k) < before - EPSILON) better = true;
         else turn(order, i, k);
       }
   }

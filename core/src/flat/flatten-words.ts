@@ -1,7 +1,7 @@
 import { solidOf } from '../measure/kinds/kinds.ts';
 import { formatLength } from '../measure/length.ts';
 import type { BlankSize } from '../measure/size.ts';
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Flattening, FlattenOption, FlattenWay } from '../solid/flattening.ts';
 import type { Template } from './template.ts';
 
@@ -65,7 +65,7 @@ export function describeFlattening(size: BlankSize, template: Template, unit: Sh
     return { title: 'A round', why: 'A lid is flat already: the template is the lid itself.', instead: null };
   if (face) return { title: 'A plain rectangle', why: 'A flat side is its own template.', instead: null };
   if (!curved) {
-    if (Math.abs(size.taper) < HAIR)
+    if (Math.abs(size.taper) < EPSILON)
       return {
         title: 'A plain rectangle',
         why: 'A straight side unrolls to a rectangle, exactly.',

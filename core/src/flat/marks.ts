@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import type { Point } from '../plane/point.ts';
 import type { ConeSpec } from '../surface/cone.ts';
@@ -89,7 +89,7 @@ function seamWords(
   const radius = surface.radiusAt(middle);
   const [left, right] =
     panel?.middles ?? ([region.left, region.right].map((ends) => (ends[0] + ends[1]) / 2) as [number, number]);
-  const text = right - left < 2 * Math.PI - HAIR ? 'handle' : 'seam';
+  const text = right - left < 2 * Math.PI - EPSILON ? 'handle' : 'seam';
   const inward = SEAM_WORD_MM / radius;
   return [left + inward, right - inward].map((azimuth, i) => ({
     at: surface.forward(azimuth, middle),

@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { DrawnFilm, DrawnOverlaps } from './overlaps.ts';
 
 /** mm of film that lies under the groups of an item, by the number of the group. */
@@ -26,7 +26,7 @@ export function filmBelow(
     if (a === b) continue;
     const [above, below] = a > b ? [lower, upper] : [upper, lower];
     const film = drawn[below]!.film;
-    shares[above]!.set(film, (shares[above]!.get(film) ?? 0) + areaMm2 / Math.max(areas[above]!, HAIR));
+    shares[above]!.set(film, (shares[above]!.get(film) ?? 0) + areaMm2 / Math.max(areas[above]!, EPSILON));
   }
   const on = new Map<string, number[]>();
   drawn.forEach(({ itemId, group }, i) => {

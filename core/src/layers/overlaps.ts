@@ -1,5 +1,5 @@
 import { OFF_CORNERS_MM } from '../numeric/tolerances.ts';
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import { boxOfRings } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
@@ -47,8 +47,8 @@ export function overlapsOf(drawn: readonly DrawnFilm[]): DrawnOverlaps {
     for (const ring of rings)
       for (let i = 0, n = ring.length; i < n; i += 2) {
         const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
-        const from = Math.max(0, Math.ceil((Math.min(ay, by) - low) / pitch - 0.5 - HAIR));
-        const to = Math.min(lines - 1, Math.floor((Math.max(ay, by) - low) / pitch - 0.5 + HAIR));
+        const from = Math.max(0, Math.ceil((Math.min(ay, by) - low) / pitch - 0.5 - EPSILON));
+        const to = Math.min(lines - 1, Math.floor((Math.max(ay, by) - low) / pitch - 0.5 + EPSILON));
         for (let k = from; k <= to; k++) {
           const y = low + (k + 0.5) * pitch + OFF_CORNERS_MM;
           if (ay > y !== by > y)

@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import { nestRings } from '../polygon/hole-assignment.ts';
 import type { Ring } from '../polygon/polygon.ts';
@@ -83,7 +83,7 @@ function spotsOf(ring: Ring): Spot[] {
 
 /** A strip from one spot to another, half its width longer at both ends; counter-clockwise. */
 function strip(a: Spot, b: Spot, width: number): Ring {
-  const length = apart(a, b) || HAIR;
+  const length = apart(a, b) || EPSILON;
   const [ux, uy] = [((b[0] - a[0]) / length) * (width / 2), ((b[1] - a[1]) / length) * (width / 2)];
   return Float64Array.of(
     a[0] - ux + uy,

@@ -9,7 +9,7 @@ import { ringText } from '../artwork/ring-text.ts';
 import type { TextOutlines } from '../artwork/text.ts';
 import { textOutlines } from '../artwork/text.ts';
 import type { ArtItem, ArtworkItem, OutlineActs, RingSetting, TextItem } from '../model/item.ts';
-import { FLATTEN_ERROR_MM, HAIR_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
+import { FLATTEN_ERROR_MM, EPSILON_MM, TILE_WELD_MM } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxOfRings, isEmptyBox } from '../plane/box.ts';
 import { flattenPath } from '../plane/flatten.ts';
@@ -60,7 +60,7 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
       // Gaps that keep their share grow with the letters; those in millimetres do not: solve for letters alone.
       const bare =
         item.gapsAtMm === null ? boxOfGroups(textOutlines(item.text, face, cap, { align, linePitch }).glyphs) : box;
-      const letters = Math.max(HAIR_MM, bare.maxX - bare.minX);
+      const letters = Math.max(EPSILON_MM, bare.maxX - bare.minX);
       const gaps = box.maxX - box.minX - letters;
       cap = Math.max(0.01, (20 * (item.size.mm - gaps)) / letters);
       text = set();

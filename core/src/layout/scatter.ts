@@ -1,5 +1,5 @@
 import { seeded } from '../numeric/seeded.ts';
-import { HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON_MM } from '../numeric/tolerances.ts';
 /** A place that something else takes, as a rectangle on the unrolled side: mm round from the front, mm down. */
 export interface TakenPlace {
   readonly x: readonly [number, number];
@@ -140,7 +140,7 @@ export function filmsOfSpots(
       .slice(0, 6);
     // Nearer neighbours count for more; among equals the film that was used least.
     const cost = (film: string): number =>
-      near.reduce((sum, n) => sum + (n.film === film ? 1 / Math.max(HAIR_MM, n.far * n.far) : 0), 0) +
+      near.reduce((sum, n) => sum + (n.film === film ? 1 / Math.max(EPSILON_MM, n.far * n.far) : 0), 0) +
       1e-9 * used.get(film)!;
     const film = films.reduce((a, b) => (cost(b) < cost(a) ? b : a));
     used.set(film, used.get(film)! + 1);

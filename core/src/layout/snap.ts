@@ -1,6 +1,6 @@
 import { type Hand } from '../model/job.ts';
 import { nearFront } from '../numeric/angle.ts';
-import { HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON_MM } from '../numeric/tolerances.ts';
 import { azimuthOfFacing } from './place.ts';
 
 /** Which part of an item comes to rest on a line. */
@@ -147,7 +147,7 @@ export function snapTo(
           ? line.at - levelOf(box, part)
           : radius * turnTo(line.at, meridianOf(box, part, radius), closed);
       const cost = Math.abs(by) + (line.lesser ? BLANK_FIRST * reach : 0);
-      if (Math.abs(by) <= reach && cost < (best[line.axis]?.cost ?? Infinity) - HAIR_MM)
+      if (Math.abs(by) <= reach && cost < (best[line.axis]?.cost ?? Infinity) - EPSILON_MM)
         best[line.axis] = { line, part, by, cost };
     }
   return {

@@ -1,6 +1,6 @@
 import type { Film } from '../model/film.ts';
 import type { BookedThing, Booking, CountedBlank, StockThing } from '../model/stock.ts';
-import { HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON_MM } from '../numeric/tolerances.ts';
 import type { LoadPlan } from './load.ts';
 import { pricePerMm2 } from './supply.ts';
 import type { FilmUsage } from './usage.ts';
@@ -70,7 +70,7 @@ export function bookPlan(
     if (!before.has(thing.id)) before.set(thing.id, thing);
     if (thing.kind === 'offcut') remove.push(thing.id);
     else if (thing.form === 'roll') {
-      if (thing.count === 0 || thing.lengthMm < lengthMm - HAIR_MM)
+      if (thing.count === 0 || thing.lengthMm < lengthMm - EPSILON_MM)
         return { ok: false, problem: { code: 'too-little', name: nameOf(film) } };
       const left = thing.lengthMm - lengthMm;
       after.set(thing.id, { ...thing, lengthMm: left, count: left < 1 ? 0 : thing.count });

@@ -1,7 +1,7 @@
 import type { Board } from '../model/board.ts';
 import type { KeptFilm, Lot, PartOnBoard } from '../model/laid.ts';
 import type { Supply } from '../model/stock.ts';
-import { HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON_MM } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxesTouch, boxOfCoordinates } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
@@ -60,8 +60,8 @@ export function putByHand(
     const parts = one.parts.map((p) => (p.part === part ? { part, turned, matrix: to, fixed: true } : p));
     const reach = parts.map((p) => boxOnBoard({ film: kept.film, part: p.part, box: boxes.get(p.part)! }, p.matrix));
     const used = {
-      along: Math.ceil(Math.max(...reach.map((box) => box.maxX)) + BLADE_MARGIN_MM - HAIR_MM),
-      across: Math.ceil(Math.max(...reach.map((box) => box.maxY)) + BLADE_MARGIN_MM - HAIR_MM),
+      along: Math.ceil(Math.max(...reach.map((box) => box.maxX)) + BLADE_MARGIN_MM - EPSILON_MM),
+      across: Math.ceil(Math.max(...reach.map((box) => box.maxY)) + BLADE_MARGIN_MM - EPSILON_MM),
     };
     return one.offcut === null ? { ...one, ...used, used, parts } : { ...one, used, parts };
   });
@@ -97,11 +97,11 @@ export function clashOf(
   room: { readonly along: number; readonly across: number },
   { gapMm }: Pick<Board, 'gapMm'>,
 ): HandClash {
-  const at = BLADE_MARGIN_MM - HAIR_MM;
+  const at = BLADE_MARGIN_MM - EPSILON_MM;
   const box = boxOf(moved);
   if (box.minX < at || box.minY < at || box.maxX > room.along - at || box.maxY > room.across - at) return 'edge';
   const near = others.filter((rings) => boxesTouch(boxOf(rings), box, gapMm));
-  return near.some((rings) => nearer(moved, rings, gapMm - HAIR_MM)) ? 'part' : null;
+  return near.some((rings) => nearer(moved, rings, gapMm - EPSILON_MM)) ? 'part' : null;
 }
 
 const boxOf = (rings: readonly Ring[]): Box =>

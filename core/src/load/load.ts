@@ -1,7 +1,7 @@
 import type { Board } from '../model/board.ts';
 import type { KeptFilm, Lot, PartOnBoard } from '../model/laid.ts';
 import type { Offcut, Supply } from '../model/stock.ts';
-import { HAIR, HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON, EPSILON_MM } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import type { FilmBlock } from './blocks.ts';
@@ -139,7 +139,7 @@ export function* betterLoads(
       const step = film.steps?.next();
       if (!step || step.done) continue;
       going = true;
-      const better = step.value && lengthOf(step.value) < lengthOf(film.best) - HAIR_MM;
+      const better = step.value && lengthOf(step.value) < lengthOf(film.best) - EPSILON_MM;
       if (better) film.best = step.value!;
       yield better ? told() : null;
     }
@@ -247,7 +247,7 @@ export function sharedOut(lengths: readonly number[], board: Board): number[][] 
   const used = (load: readonly number[]): number =>
     load.reduce((sum, i) => sum + lengths[i]!, 0) + board.gapMm * Math.max(0, load.length - 1);
   const fits = (load: readonly number[], i: number): boolean =>
-    load.length === 0 || used(load) + board.gapMm + lengths[i]! <= room + HAIR;
+    load.length === 0 || used(load) + board.gapMm + lengths[i]! <= room + EPSILON;
   const inTurn: number[][] = [];
   const packed: number[][] = [];
   const put = (loads: number[][], load: number[] | undefined, i: number): void => {

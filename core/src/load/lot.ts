@@ -2,7 +2,7 @@ import type { Lot, PartOnBoard } from '../model/laid.ts';
 import type { Offcut } from '../model/stock.ts';
 import { nest } from '../nest/nest.ts';
 import type { LaidPart, Nesting, NestPart, NestSheet, Quarter } from '../nest/nesting.ts';
-import { HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON_MM } from '../numeric/tolerances.ts';
 import { boxHeight, boxWidth } from '../plane/box.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import { ringArea } from '../polygon/polygon.ts';
@@ -195,8 +195,8 @@ function lotsOfPlan(
     const offcut = offcuts.find(({ id }) => id === plan.sheetIds[s]) ?? null;
     const most = offcut ? Math.ceil(offcut.widthMm) : room.across;
     const used = {
-      along: Math.ceil(along + 2 * at - HAIR_MM),
-      across: Math.min(most, Math.ceil(Math.max(...reach) + 2 * at - HAIR_MM)),
+      along: Math.ceil(along + 2 * at - EPSILON_MM),
+      across: Math.min(most, Math.ceil(Math.max(...reach) + 2 * at - EPSILON_MM)),
     };
     const size = offcut ? { along: Math.ceil(offcut.lengthMm), across: most } : used;
     return [{ ...size, offcut: offcut?.id ?? null, outline: offcut?.outline ?? null, used, parts }];

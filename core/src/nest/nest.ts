@@ -1,5 +1,5 @@
 import { seeded } from '../numeric/seeded.ts';
-import { HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON_MM } from '../numeric/tolerances.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
@@ -89,7 +89,7 @@ export function* nest(
     // Only what may be shorter once it is pushed together is looked at.
     if (end > best.end + 1) return null;
     const plan = told(pushTogether(places, table, finer, fineShape), finer, finely);
-    if (worthOf(plan, sheets) >= worthOf(best.plan, sheets) - HAIR_MM) return null;
+    if (worthOf(plan, sheets) >= worthOf(best.plan, sheets) - EPSILON_MM) return null;
     best.plan = plan;
     best.end = Math.min(best.end, end);
     return plan;
@@ -147,6 +147,6 @@ function finerShapes(movable: readonly MovablePart[], cell: number): (part: numb
 
 /** Columns and rows of a sheet in cells of some size. Shapes are grown by half the gap, and so are the sheets. */
 const cellsOf = ({ acrossMm, alongMm }: NestSheet, gap: number, cell: number): [number, number] => [
-  Math.floor((alongMm + gap) / cell + HAIR_MM),
-  Math.floor((acrossMm + gap) / cell + HAIR_MM),
+  Math.floor((alongMm + gap) / cell + EPSILON_MM),
+  Math.floor((acrossMm + gap) / cell + EPSILON_MM),
 ];

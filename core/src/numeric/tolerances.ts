@@ -40,10 +40,10 @@ export const RESAMPLE_DEPTH = 14;
 export const TINY_PIECE_MM = 2.5;
 
 /** Rounding of double arithmetic on numbers of everyday size, whatever their unit: what differs by less is the same. */
-export const HAIR = 1e-9;
+export const EPSILON = 1e-9;
 
 /** mm, also mm². A millionth: lengths and areas that went through several functions and differ by less are the same. */
-export const HAIR_MM = 1e-6;
+export const EPSILON_MM = 1e-6;
 
 /** As a share. Sums over the same data in another order agree within this: what differs by less is a tie. */
 export const TIE = 1e-12;

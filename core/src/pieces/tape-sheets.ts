@@ -1,7 +1,7 @@
 import { gaussianOf } from '../flat/curvature.ts';
 import type { FlatSide } from '../flat/flat-side.ts';
 import type { Job } from '../model/job.ts';
-import { HAIR, HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON, EPSILON_MM } from '../numeric/tolerances.ts';
 import { boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX } from '../plane/box.ts';
 import type { Point } from '../plane/point.ts';
 import { ringsOf } from '../polygon/polygon.ts';
@@ -95,7 +95,7 @@ function sheetOver(
     ? slitsInStrip(gaussian, broad, long, give)
     : slitsInRound(gaussian, (width + height) / 4, give);
   // What lies across the back has its two ends far apart on the flat: there is no one place to draw slits in.
-  const acrossBack = pieces.every((p) => p.azimuths[1] < azimuths[1] - HAIR);
+  const acrossBack = pieces.every((p) => p.azimuths[1] < azimuths[1] - EPSILON);
   if (!relief || !asBand || acrossBack) return { ...base, relief };
   const centre = { x: (flat.minX + flat.maxX) / 2, y: (flat.minY + flat.maxY) / 2 };
   const ways = isLong ? stripWays(base, relief, wrap, width >= height) : roundWays(centre, base, relief);
@@ -104,7 +104,7 @@ function sheetOver(
   for (const tries of ways) {
     const best = tries
       .map((slit) => clearOf(slit, pieces))
-      .reduce((a, b) => (lengthOf(b) > lengthOf(a) + HAIR_MM ? b : a));
+      .reduce((a, b) => (lengthOf(b) > lengthOf(a) + EPSILON_MM ? b : a));
     if (lengthOf(best) < 0.95 * lengthOf(tries[0]!)) short++;
     if (lengthOf(best) >= LEAST_SLIT_MM) slits.push(best);
   }
@@ -122,7 +122,10 @@ function roundWays(
     tries(pitch).map((aside) => {
       const angle = Math.PI / 2 + i * pitch + aside;
       const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
-      const edge = Math.min(width / 2 / Math.max(Math.abs(cos), HAIR), height / 2 / Math.max(Math.abs(sin), HAIR));
+      const edge = Math.min(
+        width / 2 / Math.max(Math.abs(cos), EPSILON),
+        height / 2 / Math.max(Math.abs(sin), EPSILON),
+      );
       const inner = Math.min(relief.core, edge);
       return {
         from: { x: centre.x + edge * cos, y: centre.y + edge * sin },
@@ -168,7 +171,7 @@ const lengthOf = ({ from, to }: Slit): number => Math.hypot(to.x - from.x, to.y 
 /** As much of a slit, from the edge of the tape inwards, as keeps clear of film. */
 function clearOf(slit: Slit, pieces: readonly Piece[]): Slit {
   const length = lengthOf(slit);
-  if (length < HAIR) return slit;
+  if (length < EPSILON) return slit;
   const [ux, uy] = [(slit.to.x - slit.from.x) / length, (slit.to.y - slit.from.y) / length];
   let free = length;
   for (const { flat, flatBox } of pieces) {

@@ -1,4 +1,4 @@
-import { CORNER_TURN, HAIR, HAIR_MM, REFIT_ERROR_MM, TIE } from '../numeric/tolerances.ts';
+import { CORNER_TURN, EPSILON, EPSILON_MM, REFIT_ERROR_MM, TIE } from '../numeric/tolerances.ts';
 import type { Path, Segment } from './path.ts';
 
 /**
@@ -161,7 +161,7 @@ function isStraight(run: Float64Array, tolerance: number): boolean {
   const dx = run[last]! - run[0]!;
   const dy = run[last + 1]! - run[1]!;
   const chord = length(dx, dy);
-  if (chord < HAIR) return false;
+  if (chord < EPSILON) return false;
   for (let i = 2; i < last; i += 2) {
     const px = run[i]! - run[0]!;
     const py = run[i + 1]! - run[1]!;
@@ -214,7 +214,7 @@ function leastSquares(run: Float64Array, t: Float64Array, start: Direction, end:
   let a = (r0 * c11 - r1 * c01) / determinant;
   let b = (c00 * r1 - c01 * r0) / determinant;
   // A degenerate or backward solution would loop: fall back to the usual third of the chord.
-  if (!(a > HAIR_MM * chord && b > HAIR_MM * chord && a < 4 * chord && b < 4 * chord)) a = b = chord / 3;
+  if (!(a > EPSILON_MM * chord && b > EPSILON_MM * chord && a < 4 * chord && b < 4 * chord)) a = b = chord / 3;
   return [x0, y0, x0 + start[0] * a, y0 + start[1] * a, x3 + end[0] * b, y3 + end[1] * b, x3, y3];
 }
 

@@ -1,4 +1,4 @@
-import { FLATTEN_ERROR_MM, FLATTEN_TURN, HAIR } from '../numeric/tolerances.ts';
+import { FLATTEN_ERROR_MM, FLATTEN_TURN, EPSILON } from '../numeric/tolerances.ts';
 import type { Path } from './path.ts';
 import { arcCentre, arcSweep } from './path.ts';
 import type { Point } from './point.ts';
@@ -36,7 +36,7 @@ export function flattenPath(path: Path, maxError = FLATTEN_ERROR_MM): Float64Arr
 
 function dropRepeatedEnd(points: number[]): number[] {
   const n = points.length;
-  const closes = n > 4 && Math.hypot(points[0]! - points[n - 2]!, points[1]! - points[n - 1]!) < HAIR;
+  const closes = n > 4 && Math.hypot(points[0]! - points[n - 2]!, points[1]! - points[n - 1]!) < EPSILON;
   return closes ? points.slice(0, n - 2) : points;
 }
 

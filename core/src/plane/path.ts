@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Point } from './point.ts';
 
 /** One stroke of a path, from where the last one ended. Arcs turn counter-clockwise when `ccw`, in y-up coordinates. */
@@ -87,7 +87,7 @@ export function splitArcs(path: Path, mostSweep: number): Path {
     from = segment.to;
     if (segment.kind !== 'arc') return [segment];
     const sweep = arcSweep(begin, segment);
-    const parts = Math.ceil(Math.abs(sweep) / mostSweep - HAIR);
+    const parts = Math.ceil(Math.abs(sweep) / mostSweep - EPSILON);
     if (parts <= 1) return [segment];
     const centre = arcCentre(begin, segment);
     const first = Math.atan2(begin.y - centre.y, begin.x - centre.x);

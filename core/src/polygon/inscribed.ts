@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Polygon } from './polygon.ts';
 import { polygonArea, ringsOf } from './polygon.ts';
 
@@ -35,7 +35,7 @@ export function tangentRadii(polygon: Polygon, step: number): number[] {
     for (let i = 0, n = ring.length; i < n; i += 2) {
       const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
       const length = Math.hypot(bx - ax, by - ay);
-      if (length < HAIR) continue;
+      if (length < EPSILON) continue;
       // Film lies to the left of the way round, and so does the normal.
       const [nx, ny] = [-(by - ay) / length, (bx - ax) / length];
       const parts = Math.max(1, Math.round(length / step));
@@ -50,7 +50,7 @@ export function tangentRadii(polygon: Polygon, step: number): number[] {
       const dx = q.x - p.x;
       const dy = q.y - p.y;
       const ahead = p.nx * dx + p.ny * dy;
-      if (ahead <= HAIR || p.nx * q.nx + p.ny * q.ny > SAME_EDGE) continue;
+      if (ahead <= EPSILON || p.nx * q.nx + p.ny * q.ny > SAME_EDGE) continue;
       const radius = (dx * dx + dy * dy) / (2 * ahead);
       if (radius < least) least = radius;
     }

@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxesTouch, boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import type { Polygon } from './polygon.ts';
@@ -78,7 +78,7 @@ function spotsOf(
     const n = ring.length;
     const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
     const length = Math.hypot(bx - ax, by - ay);
-    if (length < HAIR) return;
+    if (length < EPSILON) return;
     // Film lies to the left of the way round, and so does the normal.
     const [nx, ny] = [-(by - ay) / length, (bx - ax) / length];
     // A tip is where the way round turns left by more than two thirds of a half turn.

@@ -1,6 +1,6 @@
 import { solidOf } from '../measure/kinds/kinds.ts';
 import type { Job } from '../model/job.ts';
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, boxOfRings } from '../plane/box.ts';
@@ -156,7 +156,7 @@ function sideOf({ blank }: Pick<Job, 'blank'>, { surface, size }: Wrap): SeenSid
     heights.push(heights[i - 1]! - Math.sqrt(Math.max(0, step * step - run * run)));
   }
   const heightAt = (slant: number): number => {
-    const place = Math.max(0, Math.min(4 * STATIONS - HAIR, (slant - from) / step));
+    const place = Math.max(0, Math.min(4 * STATIONS - EPSILON, (slant - from) / step));
     const i = Math.floor(place);
     return heights[i]! + (heights[i + 1]! - heights[i]!) * (place - i);
   };

@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import { pathData } from '../plane/path-text.ts';
 import type { Place } from '../proof/finding.ts';
 import type { Development, SurfaceRegion } from '../surface/development.ts';
@@ -65,7 +65,7 @@ export function placeData(surface: Development, side: SideRadii, place: Place, p
   const span = (from: number, to: number): string =>
     pathData(surface.outline({ left: [from, from], right: [to, to], slant: [top, bottom] }));
   // A place across the back is shown at both ends of the flat.
-  if (right > Math.PI + HAIR)
+  if (right > Math.PI + EPSILON)
     return span(Math.max(left, -Math.PI), Math.PI) + span(-Math.PI, Math.max(right - 2 * Math.PI, -Math.PI + 0.02));
   return span(Math.max(left, -1.1 * Math.PI), right);
 }

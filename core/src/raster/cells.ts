@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import { boxOfRings } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
@@ -30,8 +30,8 @@ export interface CellShape {
  */
 export function cellShape(rings: readonly Ring[], cell: number): CellShape {
   const box = boxOfRings(rings);
-  const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / cell - HAIR));
-  const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / cell - HAIR));
+  const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / cell - EPSILON));
+  const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / cell - EPSILON));
   const grid = new Uint8Array(columns * rows);
   const edges = edgesInCells(rings, cell, box.minX, box.minY);
   markEdges(grid, edges, columns, rows);
@@ -114,12 +114,12 @@ function markEdges(grid: Uint8Array, edges: Float64Array, columns: number, rows:
     const [ax, ay, bx, by] = [edges[k]!, edges[k + 1]!, edges[k + 2]!, edges[k + 3]!];
     const slope = bx === ax ? 0 : (by - ay) / (bx - ax);
     // What runs along the line between two cells only touches them; a hair keeps it to the one that has more of it.
-    const last = Math.min(columns - 1, Math.ceil(bx - HAIR) - 1);
-    for (let c = Math.max(0, Math.floor(ax + HAIR)); c <= last; c++) {
+    const last = Math.min(columns - 1, Math.ceil(bx - EPSILON) - 1);
+    for (let c = Math.max(0, Math.floor(ax + EPSILON)); c <= last; c++) {
       const p = bx === ax ? ay : ay + slope * (Math.max(ax, c) - ax);
       const q = bx === ax ? by : ay + slope * (Math.min(bx, c + 1) - ax);
-      const low = Math.max(0, Math.floor(Math.min(p, q) + HAIR));
-      const high = Math.min(rows - 1, Math.ceil(Math.max(p, q) - HAIR) - 1);
+      const low = Math.max(0, Math.floor(Math.min(p, q) + EPSILON));
+      const high = Math.min(rows - 1, Math.ceil(Math.max(p, q) - EPSILON) - 1);
       for (let r = low; r <= high; r++) grid[c * rows + r] = 1;
     }
   }
@@ -137,7 +137,7 @@ function fillInside(grid: Uint8Array, edges: Float64Array, columns: number, rows
   crossings.forEach((ys, c) => {
     ys.sort((a, b) => a - b);
     for (let i = 0; i + 1 < ys.length; i += 2)
-      for (let r = Math.max(0, Math.floor(ys[i]! + HAIR)); r < Math.min(rows, Math.ceil(ys[i + 1]! - HAIR)); r++)
+      for (let r = Math.max(0, Math.floor(ys[i]! + EPSILON)); r < Math.min(rows, Math.ceil(ys[i + 1]! - EPSILON)); r++)
         grid[c * rows + r] = 1;
   });
 }

@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { SeamField } from './measure-seam.ts';
 
@@ -33,8 +33,8 @@ export function rasterise({ side, radiusAt, groups }: SeamField, clearance: numb
   const film = new Int16Array(rows * (columns + 1));
   const near = new Int16Array(rows * (columns + 1));
   const add = (into: Int16Array, row: number, from: number, to: number): void => {
-    const first = Math.ceil(from / step - HAIR);
-    const last = Math.floor(to / step + HAIR);
+    const first = Math.ceil(from / step - EPSILON);
+    const last = Math.floor(to / step + EPSILON);
     if (last < first) return;
     const start = row * (columns + 1);
     if (last - first + 1 >= columns) {

@@ -1,5 +1,5 @@
 import type { Template } from '../flat/template.ts';
-import { ARC_SAGITTA_MM, HAIR_MM } from '../numeric/tolerances.ts';
+import { ARC_SAGITTA_MM, EPSILON_MM } from '../numeric/tolerances.ts';
 import type { Path, Segment } from '../plane/path.ts';
 import type { Point } from '../plane/point.ts';
 import type { ConeSpec } from '../surface/cone.ts';
@@ -81,7 +81,7 @@ function dense(path: SeamPath, side: number): SeamPath {
   const slants = [...path.slants, ...Array.from({ length: steps - 1 }, (_, i) => (side * (i + 1)) / steps)].sort(
     (a, b) => a - b,
   );
-  const own = slants.filter((slant, i) => i === 0 || slant - slants[i - 1]! > HAIR_MM);
+  const own = slants.filter((slant, i) => i === 0 || slant - slants[i - 1]! > EPSILON_MM);
   return { slants: own, azimuths: own.map((slant) => seamAt(path, slant)) };
 }
 

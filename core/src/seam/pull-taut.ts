@@ -1,4 +1,4 @@
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import { STEEPEST } from './cheapest-way.ts';
 import type { Grid } from './film-grid.ts';
 import { filmAt, nearAt } from './film-grid.ts';
@@ -25,7 +25,7 @@ export function pullTaut(field: SeamField, grid: Grid, way: Int32Array, clear: b
       } else if (row > from) {
         const last = column - slope;
         spent += (unit(row, last, column) * (filmAt(grid, row - 1, last) + filmAt(grid, row, column))) / 2;
-        if (spent > budget[row]! - budget[from]! + HAIR) return false;
+        if (spent > budget[row]! - budget[from]! + EPSILON) return false;
       }
       if (Math.abs(slope) * step * Math.max(1, field.radiusAt(row * height)) > STEEPEST * height * 1.001) return false;
     }

@@ -1,5 +1,5 @@
 import type { Blank } from '../model/blank.ts';
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 
 /** What of a blank changes how its solid is drawn. */
 export type DrawnBlank = Pick<Blank, 'bandBelowRimMm' | 'handleWidthMm' | 'flattening'>;
@@ -79,5 +79,5 @@ export function slantAtHeight(rows: readonly SolidRow[], height: number): number
   if (i < 0) i = rows.length - 1;
   i = Math.max(1, i);
   const [a, b] = [rows[i - 1]!, rows[i]!];
-  return a[0] + ((b[0] - a[0]) * (a[2] - height)) / Math.max(HAIR, a[2] - b[2]);
+  return a[0] + ((b[0] - a[0]) * (a[2] - height)) / Math.max(EPSILON, a[2] - b[2]);
 }

@@ -1,5 +1,5 @@
 import type { Blank, FlatteningChoice } from '../model/blank.ts';
-import { HAIR } from '../numeric/tolerances.ts';
+import { EPSILON } from '../numeric/tolerances.ts';
 import { neededGive, widestPulled } from '../surface/film-strain.ts';
 import { ballProfile } from '../surface/profile.ts';
 import { spheroidGaussian } from '../surface/spheroid.ts';
@@ -86,7 +86,7 @@ function flattenPatch(
   const largest = Math.PI * 0.9 * Math.min(bend, radius);
   const across = Math.min(largest, Math.max(5, choice.patchMm ?? Math.max(Math.floor(widest.disk), leastPatchMm)));
   const strainAt = (distance: number): number =>
-    distance < HAIR ? 0 : (bend * Math.sin(distance / bend)) / distance - 1;
+    distance < EPSILON ? 0 : (bend * Math.sin(distance / bend)) / distance - 1;
   const needed = -strainAt(across / 2) + shrink;
   const patch: FlattenOption = { way: 'patch', parts: 1, strain: needed, load: needed / (give.stretch + give.squeeze) };
   const goresOption = (parts: number): FlattenOption => {

@@ -1,5 +1,5 @@
 import { OFF_CORNERS_MM } from '../numeric/tolerances.ts';
-import { HAIR, HAIR_MM } from '../numeric/tolerances.ts';
+import { EPSILON, EPSILON_MM } from '../numeric/tolerances.ts';
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
@@ -57,7 +57,7 @@ export function deepestOf(layers: readonly Layer[]): Deepest | null {
       const key = films.join();
       areas.set(key, (areas.get(key) ?? 0) + (to - from) * LINE_MM);
       const more = best === null ? 1 : thickness - best.thickness || films.length - best.films.length;
-      if (more > HAIR || (more > -HAIR && key === best?.key && to - from > best.wide))
+      if (more > EPSILON || (more > -EPSILON && key === best?.key && to - from > best.wide))
         best = { key, films, thickness, x: (from + to) / 2, y, wide: to - from };
     }
   if (!best) return null;
@@ -120,8 +120,8 @@ function crossingsAt(rings: readonly Ring[], ys: readonly number[]): Crossing[][
   for (const ring of rings)
     for (let i = 0, n = ring.length; i < n; i += 2) {
       const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
-      const from = Math.max(0, Math.ceil((Math.min(ay, by) - first) / pitch - HAIR));
-      const to = Math.min(ys.length - 1, Math.floor((Math.max(ay, by) - first) / pitch + HAIR));
+      const from = Math.max(0, Math.ceil((Math.min(ay, by) - first) / pitch - EPSILON));
+      const to = Math.min(ys.length - 1, Math.floor((Math.max(ay, by) - first) / pitch + EPSILON));
       for (let k = from; k <= to; k++) {
         const y = ys[k]!;
         if (ay > y !== by > y) out[k]!.push({ x: ax + ((bx - ax) * (y - ay)) / (by - ay), step: ay > y ? 1 : -1 });
@@ -140,7 +140,7 @@ function spansOf(crossings: Crossing[]): Span[] {
     depth += step;
     if (depth === 0) spans.at(-1)![1] = x;
   }
-  return spans.filter(([a, b]) => b - a > HAIR_MM);
+  return spans.filter(([a, b]) => b - a > EPSILON_MM);
 }
 
 /** A line cut where any film begins or ends, each piece with the films that lie there. */

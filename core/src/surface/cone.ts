@@ -1,5 +1,5 @@
 import { sinc } from '../numeric/sinc.ts';
-import { ARC_SAGITTA_MM, HAIR_MM, TIE } from '../numeric/tolerances.ts';
+import { ARC_SAGITTA_MM, EPSILON_MM, TIE } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxOfCoordinates, joinBoxes } from '../plane/box.ts';
 import type { Path, Segment } from '../plane/path.ts';
@@ -63,7 +63,7 @@ export function coneDevelopment(spec: ConeSpec): Development {
 
   function inverse(x: number, y: number, reach = Math.PI): SurfacePoint | null {
     const spot = onward(x, y, reach);
-    return spot && spot.slant >= -HAIR_MM && spot.slant <= spec.side + HAIR_MM ? spot : null;
+    return spot && spot.slant >= -EPSILON_MM && spot.slant <= spec.side + EPSILON_MM ? spot : null;
   }
 
   function edge(azimuth0: number, azimuth1: number, slant: number): Segment {

@@ -1,5 +1,5 @@
 import { type DxfWriter, LWPolylineFlags, type LWPolylineVertex, point2d } from '@tarikjabiri/dxf';
-import { HAIR } from '../../numeric/tolerances.ts';
+import { EPSILON } from '../../numeric/tolerances.ts';
 import { flattenPath } from '../../plane/flatten.ts';
 import { arcSweep, type Path } from '../../plane/path.ts';
 
@@ -34,7 +34,7 @@ export function addPath(dxf: DxfWriter, path: Path, layerName: string): void {
     }
     from = segment.to;
   }
-  const closes = path.closed && Math.hypot(from.x - path.start.x, from.y - path.start.y) < HAIR;
+  const closes = path.closed && Math.hypot(from.x - path.start.x, from.y - path.start.y) < EPSILON;
   if (!closes) vertices.push({ point: point2d(from.x, from.y) });
   dxf.addLWPolyline(vertices, { layerName, flags: path.closed ? LWPolylineFlags.Closed : LWPolylineFlags.None });
 }

@@ -1,5 +1,5 @@
 import type { Blank } from '../../model/blank.ts';
-import { HAIR_MM } from '../../numeric/tolerances.ts';
+import { EPSILON_MM } from '../../numeric/tolerances.ts';
 import type { CurvedData } from '../../solid/curved-side.ts';
 import { curvedSolid } from '../../solid/curved-side.ts';
 import type { ProfileStation } from '../../surface/profile.ts';
@@ -122,7 +122,7 @@ function reportProfile(blank: Blank, size: BlankSize): ErrorReport {
   const sigmas = read.map(({ girth }) => summariseReading(girth)!.sigma);
   const downs = [read[0], read.at(-1)].map((station) => summariseReading(station?.down)?.sigma ?? 0);
   const seen = size.fit === 'applied' ? SEEN_SIGMA_MM : null;
-  const uneven = Math.max(...sigmas) - Math.min(...sigmas) > HAIR_MM;
+  const uneven = Math.max(...sigmas) - Math.min(...sigmas) > EPSILON_MM;
   return {
     gapRim: seen ?? sigmas[0]!,
     gapBase: seen ?? sigmas.at(-1)!,

@@ -1,4 +1,4 @@
-import { HAIR } from '../../numeric/tolerances.ts';
+import { EPSILON } from '../../numeric/tolerances.ts';
 import type { Silhouette } from './silhouette.ts';
 
 /** What makes millimetres of pixels: one girth somewhere, or the height of a part. Shares count from the top, 0 … 1. */
@@ -70,7 +70,7 @@ export function readPhotoProfile(silhouette: Silhouette, reading: PhotoReading):
     const known = scale.by === 'girth' ? (scale.at === 'widest' ? widestRow(spots, top, foot) : rowAt(scale.at)) : 0;
     const is = scale.by === 'girth' ? 2 * Math.PI * spots[known]!.r : foot - top;
     if (!(is > 0)) return null;
-    if (Math.abs(scale.mm / is - 1) > HAIR && round < 30) {
+    if (Math.abs(scale.mm / is - 1) > EPSILON && round < 30) {
       perPx *= scale.mm / is;
       continue;
     }

@@ -1,7 +1,7 @@
 import type { PlacedItem } from '../../layout/place.ts';
 import { groupsOfCopy } from '../../layout/place.ts';
 import { nearFront } from '../../numeric/angle.ts';
-import { HAIR } from '../../numeric/tolerances.ts';
+import { EPSILON } from '../../numeric/tolerances.ts';
 import type { Piece } from '../../pieces/pieces.ts';
 import { itemName } from '../finding-names.ts';
 import type { Finding, Judge, ProofContext } from '../finding.ts';
@@ -97,13 +97,13 @@ function broadest(placed: PlacedItem): number {
     for (const ring of groupsOfCopy(placed, copy).flat())
       for (let i = 0, n = ring.length; i < n; i += 2) {
         const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!];
-        const level = (v: number): number => Math.min(LEVELS - 1, Math.max(0, Math.floor(((v - top) / Math.max(HAIR, foot - top)) * LEVELS))); // prettier-ignore
+        const level = (v: number): number => Math.min(LEVELS - 1, Math.max(0, Math.floor(((v - top) / Math.max(EPSILON, foot - top)) * LEVELS))); // prettier-ignore
         const [from, to] = [level(Math.min(ay, by)), level(Math.max(ay, by))];
         for (let k = from; k <= to; k++) {
           // Where the edge passes the middle of this level, kept to its ends.
           const y = top + ((k + 0.5) / LEVELS) * (foot - top);
-          const t = Math.abs(by - ay) < HAIR ? 0 : Math.min(1, Math.max(0, (y - ay) / (by - ay)));
-          for (const x of Math.abs(by - ay) < HAIR ? [ax, bx] : [ax + t * (bx - ax)]) {
+          const t = Math.abs(by - ay) < EPSILON ? 0 : Math.min(1, Math.max(0, (y - ay) / (by - ay)));
+          for (const x of Math.abs(by - ay) < EPSILON ? [ax, bx] : [ax + t * (bx - ax)]) {
             if (x < low[k]!) low[k] = x;
             if (x > high[k]!) high[k] = x;
           }
@@ -131,7 +131,7 @@ export function turnToClear({ wrap }: ProofContext, placed: PlacedItem): number 
     const free = spans.every(([low, high]) => {
       const k = Math.floor((low + turn - Math.PI) / (2 * Math.PI));
       const seam = Math.PI + 2 * Math.PI * k;
-      return low + turn >= seam + clear - HAIR && high + turn <= seam + 2 * Math.PI - clear + HAIR;
+      return low + turn >= seam + clear - EPSILON && high + turn <= seam + 2 * Math.PI - clear + EPSILON;
     });
     if (free && (best === null || Math.abs(turn) < Math.abs(best))) best = turn;
   }

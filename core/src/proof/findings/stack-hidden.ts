@@ -1,5 +1,5 @@
 import type { Command } from '../../model/command.ts';
-import { HAIR } from '../../numeric/tolerances.ts';
+import { EPSILON } from '../../numeric/tolerances.ts';
 import { itemName } from '../finding-names.ts';
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
@@ -34,7 +34,7 @@ export const judgeStackHidden: Judge = (context) => {
   const found = (hidden: typeof against, itemId: string, how: 'order' | 'covered', least: number): Finding[] => {
     const by = [...(hidden.get(itemId) ?? [])].sort((a, b) => b[1] - a[1])[0];
     if (!by) return [];
-    const share = Math.min(1, by[1] / Math.max(HAIR, whole.get(itemId)!));
+    const share = Math.min(1, by[1] / Math.max(EPSILON, whole.get(itemId)!));
     if (share < least) return [];
     const fix: Command = how === 'order' ? { do: 'order-films', films: [] } : { do: 'bring-up', itemId };
     const placed = context.wrap.placed.find((one) => one.item.id === itemId);

@@ -1,4 +1,4 @@
-import { HAIR } from '../../numeric/tolerances.ts';
+import { EPSILON } from '../../numeric/tolerances.ts';
 import { itemName } from '../finding-names.ts';
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
@@ -24,7 +24,7 @@ export const judgeStackOverlap: Judge = (context) => {
   }
   const across = new Map<string, { itemId: string; film: string; count: number; share: number }>();
   for (const { thing, film, mm2 } of onFilm.values()) {
-    const share = mm2 / Math.max(HAIR, overlaps.areas[thing]!);
+    const share = mm2 / Math.max(EPSILON, overlaps.areas[thing]!);
     if (share < ACROSS_FROM || share > ACROSS_TO || mm2 < ACROSS_MM2) continue;
     const { itemId } = films[thing]!;
     const key = `${itemId} ${film}`;

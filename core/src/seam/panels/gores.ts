@@ -1,4 +1,4 @@
-import { HAIR_MM } from '../../numeric/tolerances.ts';
+import { EPSILON_MM } from '../../numeric/tolerances.ts';
 import { boxOfCoordinates } from '../../plane/box.ts';
 import { fitRing } from '../../plane/fit.ts';
 import type { FilmGive } from '../../surface/film-strain.ts';
@@ -74,7 +74,7 @@ export function gorePanels(side: Profile, parts: number, give: FilmGive): Panels
         out[1] = -v;
       },
       inverse: (px, py) => ({
-        azimuth: middle + (px - x) / Math.max(HAIR_MM, side.radiusAt(Math.max(0, Math.min(end, -py)))),
+        azimuth: middle + (px - x) / Math.max(EPSILON_MM, side.radiusAt(Math.max(0, Math.min(end, -py)))),
         slant: -py,
       }),
     };

@@ -1,7 +1,7 @@
 import { filmOfGroup } from '../../layers/build-up.ts';
 import type { PlacedItem } from '../../layout/place.ts';
 import type { Project } from '../../model/project.ts';
-import { HAIR } from '../../numeric/tolerances.ts';
+import { EPSILON } from '../../numeric/tolerances.ts';
 import type { CuttablePiece } from '../../pieces/cuttable.ts';
 import type { Piece } from '../../pieces/pieces.ts';
 import type { Wrap } from '../../pieces/wrap.ts';
@@ -100,6 +100,6 @@ function rimEdge({ frames, surface, template }: Wrap, part: string): ((x: number
     const next = points.findIndex((p) => p.x >= x);
     if (next <= 0) return null;
     const [a, b] = [points[next - 1]!, points[next]!];
-    return a.y + ((b.y - a.y) * (x - a.x)) / Math.max(HAIR, b.x - a.x);
+    return a.y + ((b.y - a.y) * (x - a.x)) / Math.max(EPSILON, b.x - a.x);
   };
 }

@@ -1,4 +1,4 @@
-import { HAIR, TIE } from '../../../numeric/tolerances.ts';
+import { EPSILON, TIE } from '../../../numeric/tolerances.ts';
 
 /** Points of a line, [x0, y0, x1, y1, …]. */
 export type Line = number[];
@@ -31,7 +31,7 @@ export const circleArc = (centre: readonly [number, number], radius: number, fro
 export function sweepTo(from: number, to: number): number {
   const turn = 2 * Math.PI;
   const sweep = (((to - from) % turn) + turn) % turn;
-  return sweep < HAIR ? turn : sweep;
+  return sweep < EPSILON ? turn : sweep;
 }
 
 /**
@@ -117,7 +117,7 @@ export function smoothLine(points: readonly (readonly [number, number])[]): Line
   if (points.length < 3) return points.flat();
   const first = points[0]!;
   const last = points.at(-1)!;
-  const round = Math.hypot(first[0] - last[0], first[1] - last[1]) < HAIR;
+  const round = Math.hypot(first[0] - last[0], first[1] - last[1]) < EPSILON;
   const n = points.length;
   const get = (i: number): readonly [number, number] => {
     if (i >= 0 && i < n) return points[i]!;
@@ -126,7 +126,7 @@ export function smoothLine(points: readonly (readonly [number, number])[]): Line
     return [2 * end[0] - before[0], 2 * end[1] - before[1]];
   };
   const gap = (a: readonly [number, number], b: readonly [number, number]): number =>
-    Math.max(HAIR, Math.hypot(b[0] - a[0], b[1] - a[1]));
+    Math.max(EPSILON, Math.hypot(b[0] - a[0], b[1] - a[1]));
   const out: Line = [...first];
   for (let i = 0; i + 1 < n; i++) {
     const [p0, p1, p2, p3] = [get(i - 1), get(i), get(i + 1), get(i + 2)];

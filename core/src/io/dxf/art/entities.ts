@@ -1,4 +1,4 @@
-import { HAIR_MM } from '../../../numeric/tolerances.ts';
+import { EPSILON_MM } from '../../../numeric/tolerances.ts';
 import { bulgedLine, circleArc, ellipseArc, type Line, smoothLine, splineLine, sweepTo } from './curves.ts';
 import { type DxfRecord, numberOf, numbersOf, textOf } from './groups.ts';
 
@@ -33,11 +33,11 @@ const IN_WORLD = new Set(['LINE', 'SPLINE', 'ELLIPSE', '3DFACE', 'MESH', 'POINT'
 
 /** Whether an entity lies in a plane that looks down: x then counts the other way. */
 export const isTurnedOver = (entity: DxfRecord): boolean =>
-  !IN_WORLD.has(entity.type) && Math.abs(numberOf(entity, 210)) < HAIR_MM && numberOf(entity, 230, 1) < 0;
+  !IN_WORLD.has(entity.type) && Math.abs(numberOf(entity, 210)) < EPSILON_MM && numberOf(entity, 230, 1) < 0;
 
 /** Whether an entity lies in a plane that is neither the page nor its back. */
 export const isTilted = (entity: DxfRecord): boolean =>
-  Math.abs(numberOf(entity, 210)) > HAIR_MM || Math.abs(numberOf(entity, 220)) > HAIR_MM;
+  Math.abs(numberOf(entity, 210)) > EPSILON_MM || Math.abs(numberOf(entity, 220)) > EPSILON_MM;
 
 /** Whether a polyline is drawn with a width. */
 export const isBroad = (entity: DxfRecord): boolean =>
@@ -64,7 +64,7 @@ function ownOutlines(entity: Entity): Outline[] | null {
       const [from, to] = [numberOf(entity, 41), numberOf(entity, 42, 2 * Math.PI)];
       const sweep = sweepTo(from, to);
       const line = ellipseArc(centre, [ax, ay], [-ay * by, ax * by], from % (2 * Math.PI), sweep);
-      return sweep > 2 * Math.PI - HAIR_MM ? one(line.slice(0, -2), true) : one(line);
+      return sweep > 2 * Math.PI - EPSILON_MM ? one(line.slice(0, -2), true) : one(line);
     }
     case 'LWPOLYLINE':
       return lightPolyline(entity);
@@ -130,4 +130,4 @@ function spline(entity: Entity): Outline[] | null {
 }
 
 const closesItself = (line: Line): boolean =>
-  Math.hypot(line[0]! - line.at(-2)!, line[1]! - line.at(-1)!) < HAIR_MM * (1 + Math.abs(line[0]!));
+  Math.hypot(line[0]! - line.at(-2)!, line[1]! - line.at(-1)!) < EPSILON_MM * (1 + Math.abs(line[0]!));

@@ -1,6 +1,6 @@
 import type { Drawing, DrawingColour, DrawingResult } from '../../../artwork/drawing.ts';
 import { joinLines } from '../../../artwork/join-lines.ts';
-import { HAIR_MM } from '../../../numeric/tolerances.ts';
+import { EPSILON_MM } from '../../../numeric/tolerances.ts';
 import { boxOfCoordinates, EMPTY_BOX, isEmptyBox } from '../../../plane/box.ts';
 import { combine, IDENTITY, type Matrix } from '../../../plane/matrix.ts';
 import { unionRings } from '../../../polygon/boolean.ts';
@@ -223,7 +223,7 @@ class Reader {
     const said = UNIT_MM.get(this.file.header.get('$INSUNITS') ?? 0);
     const unitSaid = said !== undefined && larger * said <= LARGEST_MM && larger * said >= 1e-3;
     const unit = unitSaid ? said : 1;
-    const near = Math.max(HAIR_MM / unit, JOIN_SHARE * larger);
+    const near = Math.max(EPSILON_MM / unit, JOIN_SHARE * larger);
     const areas = layers.map(({ colour, closed, open }) => {
       const { rings, loose } = joinLines(open, near);
       if (loose > 0)

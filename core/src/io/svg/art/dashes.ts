@@ -1,4 +1,4 @@
-import { HAIR } from '../../../numeric/tolerances.ts';
+import { EPSILON } from '../../../numeric/tolerances.ts';
 import type { Ring } from '../../../polygon/polygon.ts';
 
 /** Share of a dash's line width that stands for a dash of no length, so that its ends are drawn where it points. */
@@ -51,7 +51,7 @@ export function dashesOf(
     if (length === 0) continue;
     const [ux, uy] = [(bx - ax) / length, (by - ay) / length];
     let gone = 0;
-    while (length - gone > left + HAIR * period) {
+    while (length - gone > left + EPSILON * period) {
       gone += left;
       const [x, y] = [ax + ux * gone, ay + uy * gone];
       dash?.push(x, y);

@@ -1,7 +1,7 @@
 import { withoutHairlines } from '../../../artwork/cut-lines.ts';
 import type { DrawingResult, DrawnLine } from '../../../artwork/drawing.ts';
 import { Layers } from '../../../artwork/layers.ts';
-import { HAIR_MM } from '../../../numeric/tolerances.ts';
+import { EPSILON_MM } from '../../../numeric/tolerances.ts';
 import { boxOfCoordinates } from '../../../plane/box.ts';
 import { flattenPath } from '../../../plane/flatten.ts';
 import type { Path } from '../../../plane/path.ts';
@@ -134,7 +134,7 @@ class Reader implements Walk {
     const past = ({ rings }: Painted): boolean =>
       rings.some((ring) => {
         const box = boxOfCoordinates(ring);
-        const over = HAIR_MM * this.span;
+        const over = EPSILON_MM * this.span;
         return box.minX < -over || box.maxX > frame[2] + over || box.maxY > over || box.minY < -frame[3] - over;
       });
     const kept = this.painted.map((one) => (past(one) ? { ...one, rings: cut(one.rings, edge) } : one));
