@@ -78,13 +78,36 @@ describe('a list of names', () => {
     expect(made(job, row('Wren', { blankId: 'gone' }))[0]!.on!.blank.id).toBe(cup.id);
   });
 
+  it('is of the words that it is for, whatever else the job has, with what its seam cuts', () => {
+    const seamed = mug({ handleWidthMm: 0 });
+    const facing = { facing: 'angle', angleDeg: 180, from: 'middle', mm: 0, turnDeg: 0 } as const;
+    const words = textItem('Name', { id: 'words', keepTogether: null });
+    const items = [textItem('Kept', { id: 'first' }), plate('back', 40, 10, { placement: { ...facing, mm: 30 } })];
+    const job = (turned: boolean): Job => makeJob(seamed, [...items, turned ? { ...words, placement: facing } : words]);
+    const one = made(job(false), row('Wren'))[0]!;
+    expect(one.wrap!.placed.map(({ item }) => ('text' in item ? item.text : item.id))).toEqual([
+      'Kept',
+      'back',
+      'Wren',
+    ]);
+    expect(one.wrap!.cuts.map(({ itemId }) => itemId)).toEqual(['back']);
+    const across = made(job(true), row('Wren'))[0]!;
+    expect(across.wrap!.cuts.map(({ itemId }) => itemId).sort()).toEqual(['back', 'words']);
+    // Fitted to 60 mm, or its own height where it is shorter.
+    expect(one.placed!.item).toMatchObject({ id: 'words', text: 'Wren' });
+    expect(made(jobWith({}, { cutAway: ['body'] }), row('Wren'))[0]!.placed!.item).toMatchObject({ id: 'words', text: 'Wren' }); // prettier-ignore
+  });
+
   it('without words is the job itself for each; with words that are gone it is nothing', () => {
     const job = jobWith({});
     const derived = deriveWrap(job, testFonts);
     if (!derived.ok) throw new Error();
     const list = { itemId: null, widthMm: 60, leastCapMm: 5, closeMm: 0, rows: [row('one'), row('two')] };
     const both = makeBatch(job, list, derived.wrap, testFonts);
-    expect(both.map(({ pieces, fitted }) => [pieces === derived.wrap.pieces, fitted])).toEqual([[true, null], [true, null]]); // prettier-ignore
+    expect(both.map(({ pieces, fitted, wrap, alone }) => [pieces === derived.wrap.pieces, fitted, wrap === derived.wrap, alone])).toEqual(Array(2).fill([true, null, true, true])); // prettier-ignore
+    const unread = { ...list, rows: [row('one', { blankId: 'glass' })] };
+    const glass = { ...job, otherBlanks: [mug({ id: 'glass', readings: {} })] };
+    expect(makeBatch(glass, unread, derived.wrap, testFonts)).toMatchObject([{ pieces: [], wrap: null }]);
     expect(makeBatch(job, { ...list, itemId: 'gone' }, derived.wrap, testFonts)).toEqual([]);
     expect(makeBatch(job, { ...list, itemId: 'body' }, derived.wrap, testFonts)).toEqual([]);
   });

@@ -96,6 +96,32 @@ describe('a sheet of tape on a ball', () => {
     for (const { from, to } of upright.slits) expect(from.y).toBeCloseTo(to.y, 6);
   });
 
+  it('of a strip has its slits evenly along it, wherever it lies, from one edge and from the other', () => {
+    // Film from −40 to 44 mm and 41 to 69 down: tape from −45 to 49 and from 36 to 74.
+    const lying = sheets(
+      [at(-40, 41, 2, 28), ...[-20, 0, 20].map((x) => at(x, 54, 2, 2)), at(42, 41, 2, 28)],
+      0.01,
+    )[0]!;
+    const along = 94 / (lying.relief!.count + 1);
+    lying.slits.forEach(({ from, to }, k) => {
+      expect(Math.abs(from.x - (-45 + (Math.floor(k / 2) + 1) * along))).toBeLessThan(0.35 * along);
+      expect(from.y).toBeCloseTo(k % 2 === 0 ? -36 : -74, 6);
+      expect(to.y).toBeCloseTo(-55 + ((k % 2 === 0 ? 1 : -1) * lying.relief!.core) / 2, 6);
+    });
+    // The same stood up: from −10 to 28 mm, and from 3 to 97 down.
+    const upright = sheets([at(-5, 8, 28, 2), at(-5, 90, 28, 2)], 0.01)[0]!;
+    const down = 94 / (upright.relief!.count + 1);
+    upright.slits.forEach(({ from, to }, k) => {
+      expect(Math.abs(-from.y - (3 + (Math.floor(k / 2) + 1) * down))).toBeLessThan(0.35 * down);
+      expect(from.x).toBeCloseTo(k % 2 === 0 ? -10 : 28, 6);
+      expect(to.x).toBeCloseTo(9 + ((k % 2 === 0 ? -1 : 1) * upright.relief!.core) / 2, 6);
+    });
+    expect([lying.slits.length, upright.slits.length]).toEqual([2 * lying.relief!.count, 2 * upright.relief!.count]);
+    // What only just is twice as long as broad is none: 50 × 100.
+    const round = sheets([at(-20, 5, 40, 1), at(-20, 94, 40, 1)], 0.01)[0]!;
+    expect([round.width, round.height, round.wanted]).toEqual([50, 100, round.relief!.count]);
+  });
+
   it('is none where no slits help, none is drawn where film is laid in parts, and spares have no tape', () => {
     const huge = sheets([at(-49, 1, 98, 98)], 0.001)[0]!;
     expect(huge).toMatchObject({ relief: null, slits: [] });
