@@ -4,7 +4,7 @@ import { createPinia, setActivePinia, type Pinia } from 'pinia';
 import { vi } from 'vitest';
 import { defineComponent, h, nextTick, type Component } from 'vue';
 import { createRouter, createMemoryHistory, type Router } from 'vue-router';
-import { usePicture } from '../src/stores/picture.ts';
+import { useViewModel } from '../src/stores/view-model.ts';
 import { useProject } from '../src/stores/project.ts';
 
 /** The dialog of the component library without its transitions: there while it is open. */
@@ -21,7 +21,7 @@ export interface Workbench {
   readonly pinia: Pinia;
   readonly router: Router;
   readonly project: ReturnType<typeof useProject>;
-  readonly picture: ReturnType<typeof usePicture>;
+  readonly viewModel: ReturnType<typeof useViewModel>;
   /** Waits until the picture shows the project as it is now. */
   settled(): Promise<void>;
   mount(part: Component, props?: Record<string, unknown>): VueWrapper;
@@ -38,7 +38,7 @@ const mounted: VueWrapper[] = [];
 async function closeBefore(): Promise<void> {
   if (!before) return;
   for (const wrapper of mounted.splice(0)) wrapper.unmount();
-  await until(() => !before!.picture.busy);
+  await until(() => !before!.viewModel.busy);
 }
 
 /** Opens a project. */
@@ -59,10 +59,10 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
   });
   const project = useProject();
   project.doc = document;
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const settled = async (): Promise<void> => {
     await nextTick();
-    await until(() => picture.picture !== null && !picture.busy);
+    await until(() => viewModel.viewModel !== null && !viewModel.busy);
     await nextTick();
   };
   await settled();
@@ -70,7 +70,7 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
     pinia,
     router,
     project,
-    picture,
+    viewModel,
     settled,
     mount: (part, props = {}) => {
       const wrapper = mount(part as never, {

@@ -1,5 +1,5 @@
 /** What is only needed when a drawing is brought in. */
 export { filmIdsFor, matchFilms, nearestFilm } from './artwork/film-match.ts';
-export { tracePicture } from './artwork/trace/trace.ts';
+export { traceRaster } from './artwork/trace/trace.ts';
 export { readDxfDrawing } from './io/dxf/art/read.ts';
 export { readSvgDrawing } from './io/svg/art/read.ts';

@@ -213,30 +213,30 @@ export { eyeView, type EyeView } from './present/eye-view.ts';
 export { placeData, zonePaths } from './present/flat-regions.ts';
 export { frontOf } from './present/front.ts';
 export type { Front } from './present/front.ts';
-export { judgedShape } from './present/judged-picture.ts';
-export { partsPicture } from './present/parts-picture.ts';
+export { judgedShape } from './present/judged-view-model.ts';
+export { partsViewModel } from './present/parts-view-model.ts';
 export { ringsData } from './present/rings-data.ts';
 export { seamView } from './present/seam-view.ts';
 export type { SeamView, SeamViewPiece } from './present/seam-view.ts';
-export { seenPicture } from './present/seen-picture.ts';
-export { SEAM_HALF_WIDTH_MM, shapePicture } from './present/shape-picture.ts';
-export { stripPictures } from './present/strip-pictures.ts';
+export { seenViewModel } from './present/seen-view-model.ts';
+export { SEAM_HALF_WIDTH_MM, shapeViewModel } from './present/shape-view-model.ts';
+export { stripViewModels } from './present/strip-view-models.ts';
 export type {
-  GoodPicture,
-  ItemPicture,
-  JudgedPicture,
+  GoodViewModel,
+  ItemViewModel,
+  JudgedViewModel,
   JudgedShape,
-  NamePicture,
-  PanelPicture,
-  PartsPicture,
-  PiecePicture,
-  ProjectPicture,
-  SeamPicture,
-  SeenPicture,
-  ShapePicture,
-  SolidPicture,
+  NameViewModel,
+  PanelViewModel,
+  PartsViewModel,
+  PieceViewModel,
+  ProjectViewModel,
+  SeamViewModel,
+  SeenViewModel,
+  ShapeViewModel,
+  SolidViewModel,
   StripPart,
-  StripPicture,
+  StripViewModel,
 } from './present/views.ts';
 export { signatureOf } from './proof/finding.ts';
 export type { Finding, FindingCode, Place, Severity } from './proof/finding.ts';
@@ -248,7 +248,7 @@ export { LIMITS, limitsWith, USUAL_LIMITS } from './proof/limits.ts';
 export type { LimitId, LimitInfo, Limits } from './proof/limits.ts';
 export { describeFinding } from './proof/words.ts';
 export type { FindingWords } from './proof/words.ts';
-export type { Picture } from './raster/foreground.ts';
+export type { Raster } from './raster/foreground.ts';
 export type { SeamCut } from './seam/cuts.ts';
 export type { FoundSeam } from './seam/measure-seam.ts';
 export { backSeam, seamOnFlat } from './seam/panel-frame.ts';

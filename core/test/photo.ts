@@ -1,4 +1,4 @@
-import type { Picture } from '../src/raster/foreground.ts';
+import type { Raster } from '../src/raster/foreground.ts';
 
 /** A round thing to be photographed: radius by height down from its top, mm. */
 export interface Thing {
@@ -28,7 +28,7 @@ export interface Shot {
  * A rendered photograph of a round thing on an unevenly lit ground. Its silhouette is the union of the pictures of its
  * circles: no formula for the outline is shared with what reads it.
  */
-export function photograph(thing: Thing, shot: Shot): Picture {
+export function photograph(thing: Thing, shot: Shot): Raster {
   const { width, height, pxPerMm, cameraMm } = shot;
   // Widest extent in each row of a finer raster, from the pictures of many circles.
   const FINE = 4;

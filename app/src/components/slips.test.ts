@@ -115,10 +115,10 @@ describe('Where it sits', () => {
 
   it('counts from another edge without moving the item', async () => {
     const bench = await select(await openWorkbench(withItems(words(42))), 'words');
-    const before = bench.picture.good!.items[0]!;
+    const before = bench.viewModel.good!.items[0]!;
     await press(fields(bench, 'words', false), 'base');
     await bench.settled();
-    const after = bench.picture.good!.items[0]!;
+    const after = bench.viewModel.good!.items[0]!;
     expect(bench.project.doc!.items[0]!.placement.from).toBe('base');
     expect(after.slant).toBeCloseTo(before.slant, 6);
     expect(bench.project.doc!.items[0]!.placement.mm).toBeCloseTo(168 - 42 - before.heightMm, 1);
@@ -154,7 +154,7 @@ describe('Bench', () => {
   it('goes step by step, remembers what is done and starts again', async () => {
     const bench = await openWorkbench(tumbler);
     const stage = bench.mount(BenchStage);
-    const count = bench.picture.good!.steps.length;
+    const count = bench.viewModel.good!.steps.length;
     expect(stage.text()).toContain(`step 1 of ${count}`);
     for (let i = 0; i < count; i++) await press(stage, /^Done/);
     expect(bench.project.doc!.bench.doneSteps).toHaveLength(count);

@@ -49,8 +49,8 @@ describe('keys', () => {
     expect(placement().mm).toBeCloseTo(52.9, 9);
     // One millimetre round where the words are: 360° over the girth there.
     press('ArrowRight');
-    const { cone } = bench.picture.good!.template;
-    const slant = bench.picture.good!.items.find((i) => i.itemId === 'demo-stroke')!.slant;
+    const { cone } = bench.viewModel.good!.template;
+    const slant = bench.viewModel.good!.items.find((i) => i.itemId === 'demo-stroke')!.slant;
     const girth = cone.girthRim + ((cone.girthBase - cone.girthRim) * slant) / cone.side;
     expect(placement().angleDeg).toBeCloseTo(360 / girth, 9);
   });

@@ -1,4 +1,4 @@
-import type { GoodPicture } from '@mivet/core';
+import type { GoodViewModel } from '@mivet/core';
 import { newBlank, newProject } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
@@ -11,7 +11,7 @@ vi.mock('../data/database.ts', () => ({
 }));
 
 import { useProject } from '../stores/project.ts';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useView } from '../stores/view.ts';
 import { useItemDrag } from './useItemDrag.ts';
 import { useItems } from './useItems.ts';
@@ -72,13 +72,13 @@ describe('useItems', () => {
     expect(items.nudge(1, 0)).toBe(false);
     items.addText('A');
     const id = useView().selectedId!;
-    usePicture().shape = {
+    useViewModel().shape = {
       meanRadius: 40,
       // A curved side: 40 mm at its ends and 50 half-way down, where the straight line between the girths has 40.
       radii: [40, 50, 40],
       template: { cone: { side: 168 } },
       items: [{ itemId: id, slant: 84 }],
-    } as unknown as GoodPicture;
+    } as unknown as GoodViewModel;
     // Half-way down it is 100π mm round: π mm are 3.6°.
     expect(items.nudge(Math.PI, 3)).toBe(true);
     expect(items.selected()!.placement).toMatchObject({ facing: 'angle', mm: 3 });
@@ -91,13 +91,13 @@ describe('useItemDrag', () => {
     useItems().addText('A');
     const id = useView().selectedId!;
     const box = { itemId: id, azimuth: 0, slant: 45, widthMm: 20, heightMm: 10, slants: [40, 50], copies: [0] };
-    usePicture().shape = {
+    useViewModel().shape = {
       meanRadius: 40,
       size: { kind: 'straight', side: 90, rim: { surface: 250 }, base: { surface: 250 }, data: {} },
       radii: [40, 40],
       template: { closed: true, cone: { side: 90 } },
       items: [box, { ...box, itemId: 'other', azimuth: 2, copies: [2], slant: 70, slants: [65, 75] }],
-    } as unknown as GoodPicture;
+    } as unknown as GoodViewModel;
     const drag = useItemDrag();
     drag.start(useView().selectedId!, { azimuth: 0.1, slant: 50 });
     return drag;

@@ -29,7 +29,7 @@ export async function takeIn(file: File): Promise<string> {
   const library = useLibrary();
   if (file.size > LARGEST) return `${file.name} is too large to be a Mivet file. Nothing was changed.`;
   if (/\.(png|jpe?g|webp)$/i.test(file.name) || /^image\/(png|jpeg|webp)$/.test(file.type))
-    return useIncoming().bringInPicture(file, file.name);
+    return useIncoming().bringInImage(file, file.name);
   if (FONT_FILE.test(file.name)) return useIncoming().bringInFont(file);
   if (await isBackup(file)) return takeInBackup(file);
   const text = await textOf(file);

@@ -1,6 +1,6 @@
 import { ref, type Ref } from 'vue';
 import { fileNameOf, openPdf, saveFile, saveZip } from '../data/save-file.ts';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
@@ -19,13 +19,13 @@ export function useFiles(): {
   const project = useProject();
   const settings = useSettings();
   const stock = useStock();
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const busy = ref(false);
   const said = ref<string | null>(null);
   const mirrored = ref(false);
 
   async function make(kind: FileKind, withPieces = true): ReturnType<typeof askCore<'files'>> {
-    await picture.changesMade();
+    await viewModel.changesMade();
     const { unit, paper, limits, cutting } = settings;
     const options = { ...cutting, mirrored: mirrored.value };
     return askCore('files', {

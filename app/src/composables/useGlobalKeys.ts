@@ -2,7 +2,7 @@ import { useEventListener } from '@vueuse/core';
 import { useRoute, useRouter } from 'vue-router';
 import { STOPS } from './stops.ts';
 import { useItems } from './useItems.ts';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useView } from '../stores/view.ts';
 
@@ -13,7 +13,7 @@ export function useGlobalKeys(): void {
   const route = useRoute();
   const router = useRouter();
   const project = useProject();
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const view = useView();
   const items = useItems();
 
@@ -57,7 +57,7 @@ export function useGlobalKeys(): void {
         view.showZones = !view.showZones;
         break;
       case 'b': {
-        const placed = picture.shape?.items.find((i) => i.itemId === view.selectedId);
+        const placed = viewModel.shape?.items.find((i) => i.itemId === view.selectedId);
         view.facing = placed?.azimuth ?? 0;
         break;
       }

@@ -19,7 +19,7 @@ import {
   zonesOfBlank,
 } from '@mivet/core';
 import { itemTitle } from './item-title.ts';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useView, type DragGuides, type Spot } from '../stores/view.ts';
@@ -36,7 +36,7 @@ export function useItemDrag(): {
   end: () => void;
 } {
   const project = useProject();
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const settings = useSettings();
   const view = useView();
   let from: {
@@ -49,7 +49,7 @@ export function useItemDrag(): {
 
   function start(itemId: string, at: Spot): void {
     const doc = project.doc;
-    const { shape } = picture;
+    const { shape } = viewModel;
     const item = doc?.items.find((i) => i.id === itemId);
     const placed = shape?.items.find((i) => i.itemId === itemId);
     from = null;

@@ -1,5 +1,5 @@
 import type { ArtItem, ArtworkItem, MotifItem } from '@mivet/core';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useItems } from './useItems.ts';
 
 /** Sets an item's size by its width or its height as it is cut; words by their width or the height of their capitals. */
@@ -7,7 +7,7 @@ export function useItemSize(item: () => ArtworkItem): {
   setWidth: (mm: number) => void;
   setHeight: (mm: number) => void;
 } {
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const items = useItems();
 
   function setWidth(mm: number): void {
@@ -31,7 +31,7 @@ export function useItemSize(item: () => ArtworkItem): {
    */
   function grow(which: 'width' | 'height', mm: number): Promise<void> {
     const grown = item().id;
-    return picture.whenShown((shape) => {
+    return viewModel.whenShown((shape) => {
       const cut = shape.items.find((i) => i.itemId === grown)?.cutMm;
       items.change(
         `Change the ${which}`,

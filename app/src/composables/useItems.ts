@@ -13,7 +13,7 @@ import {
   type MotifId,
   type Placement,
 } from '@mivet/core';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useView } from '../stores/view.ts';
 
@@ -34,7 +34,7 @@ export function useItems(): {
   nudge: (rightMm: number, downMm: number) => boolean;
 } {
   const project = useProject();
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const view = useView();
 
   const selected = (): ArtworkItem | null => project.doc?.items.find((i) => i.id === view.selectedId) ?? null;
@@ -44,7 +44,7 @@ export function useItems(): {
   };
   /** A face has no way round to repeat along. */
   const fitting = (item: ArtworkItem): ArtworkItem =>
-    picture.shape?.template.closed === false
+    viewModel.shape?.template.closed === false
       ? {
           ...item,
           running: 'rigid',
@@ -84,7 +84,7 @@ export function useItems(): {
   /** Counts from another edge without moving the item; one just placed waits until it is known how high it is. */
   function countFrom(from: Placement['from']): Promise<void> {
     const id = view.selectedId;
-    return picture.whenShown(({ items, size: { side } }) => {
+    return viewModel.whenShown(({ items, size: { side } }) => {
       const placed = items.find((i) => i.itemId === id);
       if (!placed) return;
       const half = placed.heightMm / 2;
@@ -96,7 +96,7 @@ export function useItems(): {
 
   /** A mask plate round everything that is placed. */
   function makeMask(opens: MaskOpens): Promise<void> {
-    return picture.whenShown((shape) => {
+    return viewModel.whenShown((shape) => {
       const id = crypto.randomUUID();
       const side = { length: shape.size.side, radiusAt: (slant: number) => radiusOnSide(shape, slant) };
       project.edit('Make a mask of it', (p) => ({
@@ -137,16 +137,16 @@ export function useItems(): {
 
   function nudge(rightMm: number, downMm: number): boolean {
     const item = selected();
-    if (!item || !picture.shape || !project.doc) return false;
-    const placed = picture.shape.items.find((i) => i.itemId === item.id);
+    if (!item || !viewModel.shape || !project.doc) return false;
+    const placed = viewModel.shape.items.find((i) => i.itemId === item.id);
     if (!placed) {
       // Just placed: how much of the girth a millimetre is there is known with the next picture.
-      void picture.whenShown((shape) => {
+      void viewModel.whenShown((shape) => {
         if (shape.items.some((i) => i.itemId === selected()?.id)) nudge(rightMm, downMm);
       });
       return true;
     }
-    const girth = 2 * Math.PI * radiusOnSide(picture.shape, placed.slant);
+    const girth = 2 * Math.PI * radiusOnSide(viewModel.shape, placed.slant);
     const hand = { hand: project.doc.hand };
     project.edit(
       'Nudge',

@@ -1,21 +1,21 @@
-import type { Blank, Project, ProjectPicture } from '@mivet/core';
+import type { Blank, Project, ProjectViewModel } from '@mivet/core';
 import { newProject, NO_STOCK } from '@mivet/core';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 import { askCore } from '../workers/core-client.ts';
 
-const kept = new Map<string, { stamp: string; picture: Promise<ProjectPicture> }>();
+const kept = new Map<string, { stamp: string; viewModel: Promise<ProjectViewModel> }>();
 
-function keep(key: string, stamp: string, make: () => Promise<ProjectPicture>): Promise<ProjectPicture> {
+function keep(key: string, stamp: string, make: () => Promise<ProjectViewModel>): Promise<ProjectViewModel> {
   const have = kept.get(key);
-  if (have?.stamp === stamp) return have.picture;
-  const picture = make();
-  kept.set(key, { stamp, picture });
-  return picture;
+  if (have?.stamp === stamp) return have.viewModel;
+  const viewModel = make();
+  kept.set(key, { stamp, viewModel });
+  return viewModel;
 }
 
 /** Picture of a project for a list; worked out once for each state of it. */
-export function pictureForList(project: Project): Promise<ProjectPicture> {
+export function viewModelForList(project: Project): Promise<ProjectViewModel> {
   const { limits } = useSettings();
   const supply = useStock().supplyFor(project);
   const stamp = `${project.changedAt}${JSON.stringify([limits, supply])}`;
@@ -23,7 +23,7 @@ export function pictureForList(project: Project): Promise<ProjectPicture> {
 }
 
 /** Picture of a bare blank for a list. */
-export function pictureOfBlank(blank: Blank, changedAt: string): Promise<ProjectPicture> {
+export function viewModelOfBlank(blank: Blank, changedAt: string): Promise<ProjectViewModel> {
   const project = newProject(`shelf:${blank.id}`, blank.name, blank, null, changedAt);
   return keep(project.id, changedAt, () =>
     askCore('examine', { project, unit: 'mm', limits: {}, supply: NO_STOCK }, { later: true }),

@@ -1,6 +1,6 @@
 import { carryingTapes, tapeLength, type StockTape } from '@mivet/core';
 import { computed, type ComputedRef } from 'vue';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 
@@ -14,13 +14,13 @@ export function useTape(): {
   /** mm of it that the open job takes. */
   takesMm: ComputedRef<number>;
 } {
-  const [picture, settings, stock] = [usePicture(), useSettings(), useStock()];
+  const [viewModel, settings, stock] = [useViewModel(), useSettings(), useStock()];
   const tapes = computed(() => carryingTapes(stock.things.filter((t) => t.kind === 'tape')));
   const tape = computed(() =>
     settings.tapeId === NO_TAPE
       ? null
       : (tapes.value.find(({ id }) => id === settings.tapeId) ?? tapes.value[0] ?? null),
   );
-  const takesMm = computed(() => (tape.value ? tapeLength(tape.value, picture.good?.tapeMm2 ?? 0) : 0));
+  const takesMm = computed(() => (tape.value ? tapeLength(tape.value, viewModel.good?.tapeMm2 ?? 0) : 0));
   return { tapes, tape, takesMm };
 }

@@ -1,6 +1,6 @@
 import { glanceHalfAngle, zonesOfBlank } from '@mivet/core';
 import { computed, type ComputedRef } from 'vue';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useView } from '../stores/view.ts';
@@ -22,23 +22,25 @@ export interface DrawnZones {
 /** Zones of the open project as the views draw them. */
 export function useZones(): ComputedRef<DrawnZones> {
   const project = useProject();
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const view = useView();
   const settings = useSettings();
   return computed(() => {
     const blank = project.doc!.blank;
-    const zones = view.showZones ? zonesOfBlank(blank, picture.shape?.size ?? null) : { rim: 0, base: 0, handle: 0 };
-    const selected = picture.shape?.items.find((i) => i.itemId === view.selectedId);
+    const zones = view.showZones ? zonesOfBlank(blank, viewModel.shape?.size ?? null) : { rim: 0, base: 0, handle: 0 };
+    const selected = viewModel.shape?.items.find((i) => i.itemId === view.selectedId);
     const centre = selected?.azimuth ?? 0;
-    const half = glanceHalfAngle(picture.shape?.meanRadius ?? 40, settings.judgedBy);
+    const half = glanceHalfAngle(viewModel.shape?.meanRadius ?? 40, settings.judgedBy);
     return {
       ...zones,
       handleWidth: blank.handleWidthMm,
-      seam: view.showSeam && (picture.shape?.template.closed ?? true),
+      seam: view.showSeam && (viewModel.shape?.template.closed ?? true),
       strain: view.showStrain,
       slits: view.showSlits,
       glance:
-        view.showGlance && (picture.shape?.template.closed ?? true) ? ([centre - half, centre + half] as const) : null,
+        view.showGlance && (viewModel.shape?.template.closed ?? true)
+          ? ([centre - half, centre + half] as const)
+          : null,
     };
   });
 }

@@ -1,4 +1,4 @@
-import type { Picture } from '@mivet/core';
+import type { Raster } from '@mivet/core';
 
 /** px. Longest edge that an outline is read at: more adds time, not truth. */
 const LONGEST = 1300;
@@ -6,8 +6,8 @@ const LONGEST = 1300;
 const LARGEST = 40_000_000;
 
 /** A picture's pixels, and the picture itself to be shown. The caller lets go of `url`. */
-export interface OpenedPicture {
-  readonly picture: Picture;
+export interface OpenedImage {
+  readonly raster: Raster;
   readonly url: string;
 }
 
@@ -17,7 +17,7 @@ export interface OpenedPicture {
  * @param longest px of the longer edge at which it is read
  * @throws Error with words for the person when it is no picture
  */
-export async function openPicture(file: Blob, name: string, longest = LONGEST): Promise<OpenedPicture> {
+export async function openImage(file: Blob, name: string, longest = LONGEST): Promise<OpenedImage> {
   if (file.size > LARGEST) throw new Error(`${name} is too large for a picture. Nothing was changed.`);
   const bitmap = await createImageBitmap(file).catch(() => null);
   if (!bitmap || bitmap.width === 0) throw new Error(`${name} is no picture that this browser can read.`);
@@ -31,5 +31,5 @@ export async function openPicture(file: Blob, name: string, longest = LONGEST): 
   pen.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
   bitmap.close();
   const { data: rgba, width, height } = pen.getImageData(0, 0, canvas.width, canvas.height);
-  return { picture: { width, height, rgba }, url: URL.createObjectURL(file) };
+  return { raster: { width, height, rgba }, url: URL.createObjectURL(file) };
 }

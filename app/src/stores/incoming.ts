@@ -1,7 +1,7 @@
 import { describeDrawingProblem, type Drawing } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
-import { openPicture, type OpenedPicture } from '../data/pixels.ts';
+import { openImage, type OpenedImage } from '../data/pixels.ts';
 import { askCore } from '../workers/core-client.ts';
 import { base64Of } from '../data/base64.ts';
 import type { FontSample } from '../workers/protocol.ts';
@@ -24,7 +24,7 @@ export interface IncomingDrawing {
 }
 
 /** A picture that was opened and whose outlines are being found. */
-export interface IncomingPicture extends OpenedPicture {
+export interface IncomingImage extends OpenedImage {
   readonly name: string;
 }
 
@@ -41,7 +41,7 @@ const TRACED_PX = 2400;
 /** What was brought in and is not placed yet. */
 export const useIncoming = defineStore('incoming', () => {
   const drawing = shallowRef<IncomingDrawing | null>(null);
-  const picture = shallowRef<IncomingPicture | null>(null);
+  const image = shallowRef<IncomingImage | null>(null);
   const font = shallowRef<IncomingFont | null>(null);
   const busy = ref(false);
 
@@ -82,13 +82,13 @@ export const useIncoming = defineStore('incoming', () => {
     }
   }
   /** Opens a picture; its outlines are then found on the Artwork stop. */
-  async function bringInPicture(file: Blob, fileName: string): Promise<string> {
+  async function bringInImage(file: Blob, fileName: string): Promise<string> {
     if (!useProject().doc) return `${fileName} is a picture. Open a project first, then drop it there.`;
     busy.value = true;
     try {
-      const opened = await openPicture(file, fileName, TRACED_PX);
-      leavePicture();
-      picture.value = { ...opened, name: fileName.replace(/\.\w+$/, '').slice(0, 120) || 'Picture' };
+      const opened = await openImage(file, fileName, TRACED_PX);
+      leaveImage();
+      image.value = { ...opened, name: fileName.replace(/\.\w+$/, '').slice(0, 120) || 'Picture' };
       return `${fileName} is a picture. Its outlines wait on the Artwork stop.`;
     } catch (problem) {
       return problem instanceof Error ? problem.message : `${fileName} could not be read. Nothing was changed.`;
@@ -96,14 +96,14 @@ export const useIncoming = defineStore('incoming', () => {
       busy.value = false;
     }
   }
-  function leavePicture(): void {
-    if (picture.value) URL.revokeObjectURL(picture.value.url);
-    picture.value = null;
+  function leaveImage(): void {
+    if (image.value) URL.revokeObjectURL(image.value.url);
+    image.value = null;
   }
   /** Outlines that were found in a picture go on as a drawing. */
   function takeTrace(name: string, traced: Drawing, matches: readonly (string | null)[]): void {
     drawing.value = { name, drawing: traced, asDrawn: null, matches };
-    leavePicture();
+    leaveImage();
   }
-  return { drawing, picture, font, busy, bringInFont, bringIn, bringInPicture, leavePicture, takeTrace };
+  return { drawing, image, font, busy, bringInFont, bringIn, bringInImage, leaveImage, takeTrace };
 });

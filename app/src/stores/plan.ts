@@ -1,18 +1,18 @@
-import type { HandClash, KeptFilm, PartOnBoard, Project, StripPart, StripPicture } from '@mivet/core';
+import type { HandClash, KeptFilm, PartOnBoard, Project, StripPart, StripViewModel } from '@mivet/core';
 import { clashOf, letGoOfPart, putByHand } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { watchCloser } from '../workers/core-client.ts';
 import type { Board } from '@mivet/core';
 import type { CloserPart } from '../workers/protocol.ts';
-import { usePicture } from './picture.ts';
+import { useViewModel } from './view-model.ts';
 import { useProject } from './project.ts';
 import { useSettings } from './settings.ts';
 import { useStock } from './stock.ts';
 
 /** A part that is being dragged on its strip. */
 export interface HandMove {
-  readonly strip: StripPicture;
+  readonly strip: StripViewModel;
   readonly part: StripPart;
   /** mm from where it lies, x along the feed and y across it. */
   readonly dx: number;
@@ -23,7 +23,7 @@ export interface HandMove {
 /** How the films lie on boards: as planned, closer and closer while one watches, or put there by hand. */
 export const usePlan = defineStore('plan', () => {
   const project = useProject();
-  const picture = usePicture();
+  const viewModel = useViewModel();
   const settings = useSettings();
   const stock = useStock();
 
@@ -36,9 +36,9 @@ export const usePlan = defineStore('plan', () => {
   let settling: Project | null = null;
   let seed = 1;
 
-  const sheet = computed(() => closer.value?.sheet ?? picture.good?.sheet ?? null);
-  const strips = computed<readonly StripPicture[]>(() => closer.value?.strips ?? picture.good?.strips ?? []);
-  const laidAs = computed<readonly KeptFilm[]>(() => picture.good?.laidAs ?? []);
+  const sheet = computed(() => closer.value?.sheet ?? viewModel.good?.sheet ?? null);
+  const strips = computed<readonly StripViewModel[]>(() => closer.value?.strips ?? viewModel.good?.strips ?? []);
+  const laidAs = computed<readonly KeptFilm[]>(() => viewModel.good?.laidAs ?? []);
   const fixed = computed(() => strips.value.reduce((sum, s) => sum + s.parts.filter((p) => p.fixed).length, 0));
   /** Whether there is anything to lay closer: a film of several parts. */
   const canCloser = computed(() =>
@@ -47,7 +47,7 @@ export const usePlan = defineStore('plan', () => {
   const along = (of: CloserPart['sheet'] | undefined): number =>
     (of?.plan.loads ?? []).flatMap(({ strips: own }) => own).reduce((sum, { used }) => sum + used.along, 0);
   /** mm of film along the boards that watching has saved so far; of an offcut, what more of it stays. */
-  const saved = computed(() => (closer.value ? along(picture.good?.sheet) - along(closer.value.sheet) : 0));
+  const saved = computed(() => (closer.value ? along(viewModel.good?.sheet) - along(closer.value.sheet) : 0));
 
   function start(): void {
     const doc = project.doc;
@@ -82,7 +82,7 @@ export const usePlan = defineStore('plan', () => {
     project.edit('Lay the films closer', (p) => ({ ...p, laid: best.kept }));
     [settling, closer.value] = [project.doc, best];
   }
-  const sheetLoads = (): number | undefined => picture.good?.sheet.plan.loads.length;
+  const sheetLoads = (): number | undefined => viewModel.good?.sheet.plan.loads.length;
 
   // What is changed meanwhile is planned anew; another project has another plan.
   watch(
@@ -90,12 +90,12 @@ export const usePlan = defineStore('plan', () => {
     (doc) => doc !== settling && end(),
   );
   watch(
-    () => picture.good?.sheet,
+    () => viewModel.good?.sheet,
     () => settling && end(),
   );
 
   /** Film that a part may lie on: the offcut, or what may be cut for it. */
-  function roomOf(strip: StripPicture, board: Board): { along: number; across: number } {
+  function roomOf(strip: StripViewModel, board: Board): { along: number; across: number } {
     if (strip.offcut !== null) return { along: strip.to - strip.from, across: strip.across };
     const own = stock.supply.films
       .filter(({ film }) => film.id === strip.film)
@@ -106,7 +106,7 @@ export const usePlan = defineStore('plan', () => {
       across: own.length > 0 ? Math.min(most, Math.max(...own)) : most,
     };
   }
-  const local = ({ rings, matrix }: StripPart, strip: StripPicture, board: Board, dx = 0, dy = 0): Float64Array[] => {
+  const local = ({ rings, matrix }: StripPart, strip: StripViewModel, board: Board, dx = 0, dy = 0): Float64Array[] => {
     const [a, b, c, d, e, f] = matrix;
     return rings.map((ring) =>
       ring.map((v, i) =>
@@ -117,13 +117,13 @@ export const usePlan = defineStore('plan', () => {
     );
   };
   /** What is in the way when a part is moved by some millimetres. */
-  function clash(strip: StripPicture, part: StripPart, dx: number, dy: number): HandClash {
+  function clash(strip: StripViewModel, part: StripPart, dx: number, dy: number): HandClash {
     const board = sheet.value!.plan.board;
     const others = strip.parts.filter((one) => one !== part).map((one) => local(one, strip, board));
     return clashOf(local(part, strip, board, dx, dy), others, roomOf(strip, board), board);
   }
   /** Puts a part where it was dragged to, unless something is in the way; it stays there from then on. */
-  function put(strip: StripPicture, part: StripPart, dx: number, dy: number): boolean {
+  function put(strip: StripViewModel, part: StripPart, dx: number, dy: number): boolean {
     if (clash(strip, part, dx, dy) !== null) return false;
     const [a, b, c, d, e, f] = part.matrix;
     const { marginMm } = sheet.value!.plan.board;

@@ -2,10 +2,10 @@
 import { computed, defineAsyncComponent, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute } from 'vue-router';
 import StopStrip from '../components/shell/StopStrip.vue';
-import PictureFailure from '../components/shell/PictureFailure.vue';
+import ProjectFailure from '../components/shell/ProjectFailure.vue';
 import TwinStage from '../components/stage/TwinStage.vue';
 import type { Stop } from '../composables/stops.ts';
-import { usePicture } from '../stores/picture.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useProject } from '../stores/project.ts';
 import { useView } from '../stores/view.ts';
@@ -13,7 +13,7 @@ import { useView } from '../stores/view.ts';
 const props = defineProps<{ id: string; stop: Stop }>();
 const project = useProject();
 const view = useView();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const route = useRoute();
 
@@ -69,8 +69,8 @@ onBeforeRouteLeave(async () => {
     <div class="work" :class="stop">
       <div class="main">
         <NameGrid
-          v-if="names && picture.good"
-          :picture="picture.good"
+          v-if="names && viewModel.good"
+          :view-model="viewModel.good"
           :blank="project.doc.blank"
           :other-blanks="project.doc.otherBlanks"
           :rows="project.doc.names?.rows ?? []"
@@ -88,7 +88,7 @@ onBeforeRouteLeave(async () => {
         <BenchStage v-else />
       </div>
       <aside class="slip" :aria-label="`${String(route.params['stop'])} slip`">
-        <PictureFailure />
+        <ProjectFailure />
         <component :is="SLIPS[stop]" :key="stop" />
       </aside>
     </div>

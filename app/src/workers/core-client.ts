@@ -1,6 +1,6 @@
 import { toRaw } from 'vue';
 import type { CloserPart, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
-import type { ShapePicture } from '@mivet/core';
+import type { ShapeViewModel } from '@mivet/core';
 
 let worker: Worker | null = null;
 let nextId = 1;
@@ -10,7 +10,7 @@ interface Waiting {
   readonly reject: (problem: Error) => void;
   readonly onPart: ((part: never) => void) | undefined;
   readonly limitMs: number;
-  part: ShapePicture | CloserPart | null;
+  part: ShapeViewModel | CloserPart | null;
   /** Time limit; runs while the worker works on the call. */
   timer: ReturnType<typeof setTimeout> | null;
 }
@@ -57,7 +57,7 @@ export interface CallOptions {
   /** Gives the call up where it may be left off; it is refused with `CallGivenUp`. Aborted with `LEFT`, it ends by force. */
   readonly signal?: AbortSignal;
   /** Told what is there before the rest. */
-  readonly onPart?: (part: ShapePicture) => void;
+  readonly onPart?: (part: ShapeViewModel) => void;
   /** Low priority: starts when no other call is pending, and restarts after any that comes in meanwhile. */
   readonly later?: boolean;
 }

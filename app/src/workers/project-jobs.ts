@@ -13,9 +13,9 @@ import {
   marksCost,
   NO_STOCK,
   planJob,
-  seenPicture,
-  shapePicture,
-  stripPictures,
+  seenViewModel,
+  shapeViewModel,
+  stripViewModels,
   batchUsage,
   triedFixes,
 } from '@mivet/core';
@@ -72,7 +72,7 @@ export async function examine(input: Input<'examine'>, call: Call, last: LastPro
   const fonts = await fontsOf(project.items);
   const stages = examineStages({ project, fonts, limits: limitsWith(limits), supply, unit }, last.open(project));
   const made = await inTurns(stages, call, ({ stage, shape }) => {
-    if (stage === 'pieces' && shape) call.part(shapePicture(project, shape));
+    if (stage === 'pieces' && shape) call.part(shapeViewModel(project, shape));
   });
   if (!made.ok) return made;
   const judged = judgedShape(project, made, options, supply);
@@ -87,7 +87,7 @@ async function examineLightly({ project, unit, limits, supply }: Input<'examine'
   const fonts = await fontsOf(project.items);
   const derived = deriveWrap(lighter, fonts);
   if (!derived.ok) return derived;
-  call.part(shapePicture(lighter, derived));
+  call.part(shapeViewModel(lighter, derived));
   const bare = { ...project, items: [], names: null, laid: [] };
   const made = examineProject(bare, fonts, limitsWith(limits), supply, new Map(), unit);
   if (!made.ok) return made;
@@ -108,7 +108,7 @@ export async function fixes(input: Input<'fixes'>, call: Call, last: LastProject
 export async function seen({ project, azimuth, limits }: Input<'seen'>, _: Call, last: LastProject): Answer<'seen'> {
   const by = { fonts: await fontsOf(project.items), limits: limitsWith(limits), supply: NO_STOCK };
   for (const { shape } of examineStages({ project, ...by, unit: 'mm' }, last.of(project)))
-    if (shape) return seenPicture(project, shape.wrap, azimuth, by.limits);
+    if (shape) return seenViewModel(project, shape.wrap, azimuth, by.limits);
   return null;
 }
 
@@ -144,7 +144,7 @@ export async function closer(input: Input<'closer'>, call: Call, last: LastProje
     tries++;
     if (!step) return;
     const better = planJob(cut, films, sheet.plan.board, supply, step.kept);
-    call.part({ sheet: better, strips: stripPictures(cut, better, options, supply), kept: step.kept, tries });
+    call.part({ sheet: better, strips: stripViewModels(cut, better, options, supply), kept: step.kept, tries });
   };
   await inTurns(plans, call, onPlan, LOOK_MS);
   return null;

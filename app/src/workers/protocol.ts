@@ -12,7 +12,7 @@ import type {
   KeptFilm,
   OwnLimits,
   Paper,
-  Picture,
+  Raster,
   Project,
   SentLoad,
   SilhouetteOptions,
@@ -21,13 +21,13 @@ import type {
   TraceOptions,
 } from '@mivet/core';
 import type {
-  JudgedPicture,
+  JudgedViewModel,
   JudgedShape,
-  PartsPicture,
-  ProjectPicture,
-  SeenPicture,
-  ShapePicture,
-  StripPicture,
+  PartsViewModel,
+  ProjectViewModel,
+  SeenViewModel,
+  ShapeViewModel,
+  StripViewModel,
 } from '@mivet/core';
 
 /** What a font file has to show, before it is kept; SVG path data, y down. */
@@ -43,7 +43,7 @@ export interface FontSample {
 /** How far a plan has come while one watches. */
 export interface CloserPart {
   readonly sheet: JobSheet;
-  readonly strips: readonly StripPicture[];
+  readonly strips: readonly StripViewModel[];
   readonly kept: readonly KeptFilm[];
   readonly tries: number;
 }
@@ -66,13 +66,13 @@ export interface CoreJobs {
       readonly unjudged?: boolean;
     };
     /** The shape is sent first, as a part; the caller gets both merged. */
-    readonly rest: ({ readonly ok: true } & JudgedShape) | Extract<ProjectPicture, { ok: false }>;
-    readonly output: ProjectPicture;
+    readonly rest: ({ readonly ok: true } & JudgedShape) | Extract<ProjectViewModel, { ok: false }>;
+    readonly output: ProjectViewModel;
   };
   /** The findings of a project with those of their fixes that help, each tried. */
   readonly fixes: {
     readonly input: { readonly project: Project; readonly limits: OwnLimits; readonly supply: Supply };
-    readonly output: readonly JudgedPicture[];
+    readonly output: readonly JudgedViewModel[];
   };
   readonly drawing: {
     /** Text of the file, and the films that its colours are matched to. */
@@ -80,7 +80,7 @@ export interface CoreJobs {
     readonly output: { readonly result: DrawingResult; readonly matches: readonly (string | null)[] };
   };
   readonly trace: {
-    readonly input: { readonly picture: Picture; readonly options: TraceOptions; readonly films: readonly Film[] };
+    readonly input: { readonly raster: Raster; readonly options: TraceOptions; readonly films: readonly Film[] };
     readonly output: {
       readonly result: DrawingResult;
       readonly threshold: number;
@@ -103,15 +103,15 @@ export interface CoreJobs {
   };
   readonly parts: {
     readonly input: { readonly item: ArtworkItem };
-    readonly output: PartsPicture;
+    readonly output: PartsViewModel;
   };
   readonly seen: {
     readonly input: { readonly project: Project; readonly azimuth: number; readonly limits: OwnLimits };
     /** null when the blank cannot be flattened. */
-    readonly output: SeenPicture | null;
+    readonly output: SeenViewModel | null;
   };
   readonly silhouette: {
-    readonly input: { readonly picture: Picture } & SilhouetteOptions;
+    readonly input: { readonly raster: Raster } & SilhouetteOptions;
     readonly output: SilhouetteResult;
   };
   /** A plan that gets better for as long as one watches; ends by itself only when there is nothing to try. */
@@ -182,6 +182,6 @@ export type CoreAnswer<K extends keyof CoreJobs> = CoreJobs[K] extends { readonl
 export type CoreReply =
   /** The worker has started the job; its time limit counts from here. */
   | { readonly id: number; readonly begun: true }
-  | { readonly id: number; readonly part: ShapePicture | CloserPart }
+  | { readonly id: number; readonly part: ShapeViewModel | CloserPart }
   | { readonly id: number; readonly ok: true; readonly output: CoreAnswer<keyof CoreJobs> }
   | { readonly id: number; readonly ok: false; readonly message: string; readonly givenUp?: boolean };

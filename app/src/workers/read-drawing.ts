@@ -1,5 +1,5 @@
 import type { DrawingResult, Film } from '@mivet/core';
-import { filmIdsFor, readDxfDrawing, readSvgDrawing, tracePicture } from '@mivet/core/drawings';
+import { filmIdsFor, readDxfDrawing, readSvgDrawing, traceRaster } from '@mivet/core/drawings';
 import type { CoreJobs } from './protocol.ts';
 
 /** Reads a drawing and finds a film for each of its colours. */
@@ -9,8 +9,8 @@ export function readDrawing({ text, films }: CoreJobs['drawing']['input']): Core
 }
 
 /** Finds the outlines in a picture, and a film for each of its colours. */
-export function readTrace({ picture, options, films }: CoreJobs['trace']['input']): CoreJobs['trace']['output'] {
-  const { result, threshold, colours } = tracePicture(picture, options);
+export function readTrace({ raster, options, films }: CoreJobs['trace']['input']): CoreJobs['trace']['output'] {
+  const { result, threshold, colours } = traceRaster(raster, options);
   return { result, threshold, colours, matches: filmsFor(result, films) };
 }
 

@@ -1,4 +1,4 @@
-import { findSilhouette, partsPicture } from '@mivet/core';
+import { findSilhouette, partsViewModel } from '@mivet/core';
 import { openBackup, packBackup } from './backup-jobs.ts';
 import { type Call, GivenUp } from './call.ts';
 import { files, send } from './file-jobs.ts';
@@ -23,13 +23,13 @@ const HANDLERS: Handlers = {
   closer,
   files,
   send,
-  parts: async ({ item }) => partsPicture(item, await fontsOf([item])),
+  parts: async ({ item }) => partsViewModel(item, await fontsOf([item])),
   font: ({ bytes }) => fontSample(bytes),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
   trace: async (input) => (await import('./read-drawing.ts')).readTrace(input),
   packBackup: ({ backup }) => packBackup(backup),
   readBackup: ({ bytes }) => openBackup(bytes),
-  silhouette: ({ picture, axis, far }) => findSilhouette(picture, { axis, far }),
+  silhouette: ({ raster, axis, far }) => findSilhouette(raster, { axis, far }),
 };
 
 /**

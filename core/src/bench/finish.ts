@@ -45,7 +45,7 @@ export function finishSteps(
 ): Step[] {
   if (process !== 'decal') {
     const waitMinutes = process === 'strip' ? waits.strip : 0;
-    return [{ handsMinutes: 10, picture: 'blank', ...THROUGH[process], waitMinutes }];
+    return [{ handsMinutes: 10, illustration: 'blank', ...THROUGH[process], waitMinutes }];
   }
   if (KINDS_OF_BLANK[blank.kind].blownUp) return [keeps(blank)];
   const washed = isWashed(blank);
@@ -66,7 +66,7 @@ export function finishSteps(
         ].join(' ') || null,
       handsMinutes: 0,
       waitMinutes: washed ? waits.wash : waits.handle,
-      picture: 'blank',
+      illustration: 'blank',
     },
   ];
 }
@@ -83,6 +83,6 @@ function keeps({ balloon }: Blank): Step {
     body: `${balloon.gas === 'helium' ? 'Filled with helium it' : 'Filled with air it'} keeps about ${hours < 48 ? `${hours} hours` : 'two days'}. Keep it out of the sun and away from sharp corners.`,
     caution: `Never breathe helium. Some people are allergic to latex, and burst pieces choke small children: pick them up. ${LAST_WORD}`,
     handsMinutes: 0,
-    picture: 'blank',
+    illustration: 'blank',
   };
 }

@@ -41,7 +41,7 @@ function guide({
   return benchSteps(made.job, made.wrap, sheet as never, unit, rows);
 }
 const lines = (steps: readonly BenchStep[]): string[] =>
-  steps.map(({ id, title, handsMinutes, waitMinutes, picture, film, why, caution, check }) => `${id}: ${title} | ${handsMinutes}+${waitMinutes} min | ${[picture, film, why && 'why', caution && 'caution', check && 'check'].filter(Boolean).join(' ')}`); // prettier-ignore
+  steps.map(({ id, title, handsMinutes, waitMinutes, illustration, film, why, caution, check }) => `${id}: ${title} | ${handsMinutes}+${waitMinutes} min | ${[illustration, film, why && 'why', caution && 'caution', check && 'check'].filter(Boolean).join(' ')}`); // prettier-ignore
 const body = (steps: readonly BenchStep[], id: string): string => steps.find((one) => one.id === id)!.body;
 const whole = (change: Partial<Piece> = {}): Piece => piece(-TURN / 2, 20, TURN, 40, change);
 
@@ -186,7 +186,7 @@ describe('how a surface is cleaned', () => {
 
 describe('how a job ends', () => {
   const ends = (process: Job['process'], blank: Partial<Blank> = {}, foil = false): string[] =>
-    finishSteps({ process, blank: judging({ blank }).job.blank }, foil, STARTING_MATERIALS).map(({ id, handsMinutes, waitMinutes, picture, caution }) => `${id} ${handsMinutes}+${waitMinutes ?? 0} ${picture} ${caution ? 'caution' : ''}`); // prettier-ignore
+    finishSteps({ process, blank: judging({ blank }).job.blank }, foil, STARTING_MATERIALS).map(({ id, handsMinutes, waitMinutes, illustration, caution }) => `${id} ${handsMinutes}+${waitMinutes ?? 0} ${illustration} ${caution ? 'caution' : ''}`); // prettier-ignore
   it('is what is done through the mask, or curing, or a hand-over before the gas is gone', () => {
     expect((['strip', 'etch', 'blast', 'paint'] as const).map((process) => ends(process))).toEqual([
       ['strip 10+60 blank caution'],

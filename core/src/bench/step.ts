@@ -11,7 +11,7 @@ export interface BenchStep {
   readonly handsMinutes: number;
   readonly waitMinutes: number;
   /** What the picture shows. */
-  readonly picture: 'template' | 'film' | 'blank' | null;
+  readonly illustration: 'template' | 'film' | 'blank' | null;
   /** The film that the step is about, if one. */
   readonly film: string | null;
 }

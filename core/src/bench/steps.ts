@@ -83,7 +83,7 @@ export function benchSteps(
       check: null,
       handsMinutes: 1,
       waitMinutes: 0,
-      picture: null,
+      illustration: null,
       film: null,
       ...more,
     });
@@ -101,12 +101,12 @@ export function benchSteps(
         : null,
     handsMinutes: each(3),
     waitMinutes: dryMinutes,
-    picture: 'blank',
+    illustration: 'blank',
   });
   add('mark', all('Mark where it goes'), markText(blank, wrap, mm, isWrap), {
     why: 'A mark now saves sliding about later.',
     handsMinutes: each(2),
-    picture: 'blank',
+    illustration: 'blank',
   });
   for (const { film, pieces, counters, tiny, reverse } of works) {
     const cutMm = sheet.needs.find((need) => need.film.id === film.id)?.cutMm ?? 0;
@@ -127,7 +127,7 @@ export function benchSteps(
             : 'Press the lifted edge down with a fingernail and pull the ground at a flatter angle.',
         },
         handsMinutes: Math.max(1, Math.round(0.5 + 0.25 * (pieces + counters) + cutMm / 1500)),
-        picture: 'film',
+        illustration: 'film',
         film: film.id,
       },
     );
@@ -141,7 +141,7 @@ export function benchSteps(
       {
         why: `Assembled flat, the layers line up once instead of ${order.length === 2 ? 'twice' : `${order.length} times`} on a curve.`,
         handsMinutes: each(3 * order.length),
-        picture: 'template',
+        illustration: 'template',
       },
     );
   const taped = works.filter(({ reverse }) => !reverse);
@@ -159,7 +159,7 @@ export function benchSteps(
           ifNot: 'Lay it back, burnish that spot harder and peel at a flatter angle.',
         },
         handsMinutes: each(3),
-        picture: 'template',
+        illustration: 'template',
       },
     );
   }
@@ -182,7 +182,7 @@ export function benchSteps(
       {
         caution: 'Do not let it touch yet: slide with the liner still on, press only when it hangs true.',
         handsMinutes: each(2),
-        picture: 'template',
+        illustration: 'template',
       },
     );
   else
@@ -193,7 +193,7 @@ export function benchSteps(
       {
         caution: 'Do not let it touch yet: turn the blank at eye level and look from both sides first.',
         handsMinutes: each(1),
-        picture: 'template',
+        illustration: 'template',
       },
     );
   const laying = {
@@ -217,7 +217,7 @@ export function benchSteps(
         'Lift that spot at once and lay it again. A small bubble: prick it at its edge with a needle and press towards the hole.',
     },
     handsMinutes: each(isWrap ? 6 : 2),
-    picture: 'template',
+    illustration: 'template',
   });
   if (isWrap && blank.handleWidthMm === 0)
     add(
@@ -229,7 +229,7 @@ export function benchSteps(
       {
         why: 'Pulled film creeps back within a day and opens where it was pulled.',
         handsMinutes: each(2),
-        picture: 'template',
+        illustration: 'template',
       },
     );
   add(
@@ -241,7 +241,7 @@ export function benchSteps(
       'Pull it back on itself, low and slow; if a piece comes along, lay it back, burnish and go on from the other side.',
     {
       handsMinutes: each(2),
-      picture: 'blank',
+      illustration: 'blank',
     },
   );
   const hasFoil = works.some(({ film }) => film.finish === 'metallised');

@@ -5,8 +5,8 @@ import type { Job } from '../model/job.ts';
 import { buildStack, filmOfGroup } from './build-up.ts';
 import { filmBelow, type LiesOn } from './lies-on.ts';
 import { layersOf } from './order.ts';
-import type { DrawnFilm, DrawnOverlaps, PictureOrder } from './overlaps.ts';
-import { orderByPicture, overlapsOf } from './overlaps.ts';
+import type { DrawnFilm, DrawnOverlaps, DrawnOrder } from './overlaps.ts';
+import { orderByDrawing, overlapsOf } from './overlaps.ts';
 
 /** The artwork film by film: what lies on what, with films knocked out of each other where the stack asks for it. */
 export interface Layered {
@@ -17,7 +17,7 @@ export interface Layered {
   readonly drawn: {
     readonly films: readonly DrawnFilm[];
     readonly overlaps: DrawnOverlaps;
-    readonly order: PictureOrder;
+    readonly order: DrawnOrder;
   };
   /** mm of film that lies under each group of each item. */
   readonly liesOn: LiesOn;
@@ -37,7 +37,7 @@ export function layerFilms(
 ): Layered {
   const drawn = drawnFilms(shaped, meanRadius, closed);
   const overlaps = new Set(drawn.map(({ film }) => film)).size > 1 ? overlapsOf(drawn) : NO_OVERLAPS;
-  const order = orderByPicture(drawn, overlaps);
+  const order = orderByDrawing(drawn, overlaps);
   const layers = layersOf(order.films, stack);
   const placed = buildStack(shaped, layers, stack, meanRadius, closed);
   const lying = stack.build === 'full' ? drawn : drawnFilms(placed, meanRadius, closed);

@@ -90,7 +90,7 @@ export function overlapsOf(drawn: readonly DrawnFilm[]): DrawnOverlaps {
 const LEAST_MM2 = 0.5;
 
 /** Films in the order that the picture asks for, and where it asks for two at once. */
-export interface PictureOrder {
+export interface DrawnOrder {
   /** From the blank outwards. */
   readonly films: readonly string[];
   /** Pairs of films of which each lies over the other somewhere, or that stand in a circle: one of them is needed twice. */
@@ -104,7 +104,7 @@ export interface PictureOrder {
  * @param drawn in the order in which they are drawn
  * @param overlaps of these
  */
-export function orderByPicture(drawn: readonly DrawnFilm[], { pairs }: DrawnOverlaps): PictureOrder {
+export function orderByDrawing(drawn: readonly DrawnFilm[], { pairs }: DrawnOverlaps): DrawnOrder {
   const films = [...new Set(drawn.map(({ film }) => film))];
   const over = new Map<string, number>();
   for (const { lower, upper, areaMm2 } of pairs) {

@@ -13,7 +13,7 @@ import type { StackReport } from '../stack/report.ts';
 import type { SurfaceRegion } from '../surface/development.ts';
 
 /** A piece as the views need it: flat outlines as SVG path data (mm, y down) and rings on the unrolled side. */
-export interface PiecePicture {
+export interface PieceViewModel {
   readonly id: string;
   readonly spare: boolean;
   /** As it lies on its own sheet; the same as `data` for a wrap in one. */
@@ -31,7 +31,7 @@ export interface PiecePicture {
 }
 
 /** One flat piece of the template: outlines and marks as SVG path data (mm, y down), with the strain over it. */
-export interface PanelPicture {
+export interface PanelViewModel {
   readonly name: string;
   readonly data: string;
   readonly marks: string;
@@ -41,10 +41,10 @@ export interface PanelPicture {
 }
 
 /** What the shape of a blank is drawn from. */
-export type SolidPicture = Pick<GoodPicture, 'size' | 'template' | 'meanRadius'>;
+export type SolidViewModel = Pick<GoodViewModel, 'size' | 'template' | 'meanRadius'>;
 
 /** A name of a list as it was fitted, with what of it lies on the blank. */
-export interface NamePicture {
+export interface NameViewModel {
   readonly rowId: string;
   readonly name: string;
   readonly capMm: number;
@@ -57,14 +57,14 @@ export interface NamePicture {
   /** Whether it has words of its own that were fitted. */
   readonly worded: boolean;
   /** Another blank that it is made on; null for the job's own, or when that cannot be flattened. */
-  readonly solid: SolidPicture | null;
+  readonly solid: SolidViewModel | null;
   /** Whether its blank can be flattened. */
   readonly made: boolean;
-  readonly pieces: readonly Pick<PiecePicture, 'id' | 'film' | 'rings' | 'azimuths'>[];
+  readonly pieces: readonly Pick<PieceViewModel, 'id' | 'film' | 'rings' | 'azimuths'>[];
 }
 
 /** An item drawn by itself, part by part; SVG path data, mm, y down. */
-export interface PartsPicture {
+export interface PartsViewModel {
   readonly box: Box;
   readonly parts: readonly {
     readonly spot: readonly [number, number];
@@ -74,7 +74,7 @@ export interface PartsPicture {
 }
 
 /** One seam with both of its sides brought together; SVG path data, mm, y down. */
-export interface SeamPicture {
+export interface SeamViewModel {
   readonly azimuth: number;
   readonly free: boolean;
   readonly cutMm: number;
@@ -86,7 +86,7 @@ export interface SeamPicture {
 }
 
 /** Where an item sits and how large it is, for the slip and for dragging. */
-export interface ItemPicture {
+export interface ItemViewModel {
   readonly itemId: string;
   readonly azimuth: number;
   readonly slant: number;
@@ -105,7 +105,7 @@ export interface ItemPicture {
 }
 
 /** A finding with whether, and why, it was accepted. */
-export interface JudgedPicture {
+export interface JudgedViewModel {
   readonly finding: Finding;
   readonly acceptedFor: string | null;
   /** Whether what would mend it is still being tried: until then no fix is offered. */
@@ -123,7 +123,7 @@ export interface StripPart {
 }
 
 /** A strip of film in a load, with the cut lines of all that is on it, SVG path data in board mm (y down). */
-export interface StripPicture {
+export interface StripViewModel {
   readonly load: number;
   /** Name of its cut file, without its ending. */
   readonly file: string;
@@ -150,20 +150,20 @@ export interface StripPicture {
 }
 
 /** What follows from readings and artwork alone: there first, before anything is judged. */
-export interface ShapePicture {
+export interface ShapeViewModel {
   readonly size: BlankSize;
   readonly errors: ErrorReport;
   readonly template: Template;
   readonly outlineData: string;
   /** Reach of the whole band as one flat, and its box, mm. */
   readonly band: { readonly region: SurfaceRegion; readonly bounds: Box };
-  readonly panels: readonly PanelPicture[];
+  readonly panels: readonly PanelViewModel[];
   readonly meanRadius: number;
   /** Radius of the side at even steps from the rim edge to the base edge, mm. */
   readonly radii: readonly number[];
-  readonly items: readonly ItemPicture[];
-  readonly pieces: readonly PiecePicture[];
-  readonly seams: readonly SeamPicture[];
+  readonly items: readonly ItemViewModel[];
+  readonly pieces: readonly PieceViewModel[];
+  readonly seams: readonly SeamViewModel[];
   /** Seams as they lie on the flat of the whole band. */
   readonly seamLines: string;
   /** Whether the artwork lies on the sheets that are printed. */
@@ -178,32 +178,32 @@ export interface ShapePicture {
 
 /** What follows from the shape: what is cut, on which boards, what was found, what is done. */
 export interface JudgedShape {
-  readonly names: readonly NamePicture[];
+  readonly names: readonly NameViewModel[];
   readonly sheet: JobSheet;
   readonly stack: StackReport;
   /** Registration marks of a wrap in one, film by film; SVG path data on the flat. */
   readonly marks: readonly { readonly film: string; readonly data: string }[];
-  readonly strips: readonly StripPicture[];
+  readonly strips: readonly StripViewModel[];
   /** How the films lie, to be kept so. */
   readonly laidAs: readonly KeptFilm[];
   /** mm² of transfer tape that lift everything that is cut. */
   readonly tapeMm2: number;
-  readonly findings: readonly JudgedPicture[];
+  readonly findings: readonly JudgedViewModel[];
   readonly steps: readonly BenchStep[];
   /** What was left out of the picture when it was not judged, in words; null when it was. */
   readonly unjudged: string | null;
 }
 
 /** Everything that the screens show of a project; plain data, made in the worker. */
-export type ProjectPicture =
-  | ({ readonly ok: true } & ShapePicture & JudgedShape)
+export type ProjectViewModel =
+  | ({ readonly ok: true } & ShapeViewModel & JudgedShape)
   | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
 
 /** A picture that could be made. */
-export type GoodPicture = Extract<ProjectPicture, { ok: true }>;
+export type GoodViewModel = Extract<ProjectViewModel, { ok: true }>;
 
 /** What an eye sees of the blank from one side; SVG path data, mm at the axis, y down. */
-export interface SeenPicture {
+export interface SeenViewModel {
   readonly body: string;
   readonly lines: string;
   readonly handle: string | null;

@@ -1,7 +1,7 @@
 import { TIE } from '../numeric/tolerances.ts';
 
 /** A picture as rows of red, green, blue and alpha bytes. */
-export interface Picture {
+export interface Raster {
   readonly width: number;
   readonly height: number;
   /** 4 · width · height bytes. */
@@ -33,9 +33,9 @@ const BORDER = 6;
  *   border below the threshold, so that a highlight on the thing is no hole; of what is left, the largest part counts, with
  *   those that a stripe as light as the ground has cut off it from top to foot
  */
-export function findForeground(picture: Picture): Foreground | null {
-  const distance = distanceFromBackground(picture);
-  const { width, height } = picture;
+export function findForeground(raster: Raster): Foreground | null {
+  const distance = distanceFromBackground(raster);
+  const { width, height } = raster;
   const threshold = thresholdOf(distance, width, height);
   const mask = partsOfThing(notFlooded(distance, threshold, width, height), width, height);
   let count = 0;
@@ -44,7 +44,7 @@ export function findForeground(picture: Picture): Foreground | null {
   return threshold > 4 && share > 0.004 && share < 0.95 ? { distance, threshold, mask, share } : null;
 }
 
-function distanceFromBackground({ width, height, rgba }: Picture): Float32Array {
+function distanceFromBackground({ width, height, rgba }: Raster): Float32Array {
   const planes = [0, 1, 2].map((channel) => fitPlane(width, height, (i) => rgba[4 * i + channel]!));
   const out = new Float32Array(width * height);
   for (let y = 0; y < height; y++)

@@ -1,4 +1,4 @@
-import type { Picture } from '../../src/raster/foreground.ts';
+import type { Raster } from '../../src/raster/foreground.ts';
 
 /**
  * A camera that follows rays to round things with or without a handle, on a table before a wall: written apart from what
@@ -44,7 +44,7 @@ export interface View {
 type Vec = readonly [number, number, number];
 
 /** The picture. */
-export function photographScene(scene: Scene, view: View): Picture {
+export function photographScene(scene: Scene, view: View): Raster {
   const { width, height } = view;
   const rgba = new Uint8ClampedArray(4 * width * height).fill(255);
   const random = randomOf(view.seed);

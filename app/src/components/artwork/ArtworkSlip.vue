@@ -7,7 +7,7 @@ import { useIncoming } from '../../stores/incoming.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useProject } from '../../stores/project.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useView } from '../../stores/view.ts';
 import TraceIntake from './TraceIntake.vue';
 import DrawingIntake from './DrawingIntake.vue';
@@ -20,7 +20,7 @@ import ItemList from './ItemList.vue';
 import ProcessFields from './ProcessFields.vue';
 
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const view = useView();
 const items = useItems();
 const words = ref('');
@@ -45,7 +45,7 @@ const library = useLibrary();
 const said = ref<string | null>(null);
 /** Half the way round, or most of a face: what a drawing is offered at when it is larger. */
 const room = computed(() => {
-  const { shape } = picture;
+  const { shape } = viewModel;
   if (!shape) return 60;
   const across = shape.template.closed ? shape.template.rimLength / 3 : shape.template.rimLength * 0.7;
   return Math.min(across, shape.size.side * 0.8);
@@ -58,7 +58,7 @@ async function bringIn(event: Event): Promise<void> {
   said.value = null;
   const words = await takeIn(file);
   // What waits to be placed speaks for itself.
-  if (!incoming.drawing && !incoming.picture && !incoming.font) said.value = words;
+  if (!incoming.drawing && !incoming.image && !incoming.font) said.value = words;
 }
 function placeDrawing(art: ArtItem[], keep: OwnMotif | null): void {
   if (keep) void library.keepMotif(keep);
@@ -97,10 +97,10 @@ async function keepFont(font: OwnFont): Promise<void> {
 
 <template>
   <TraceIntake
-    v-if="incoming.picture && picture.shape"
-    :key="incoming.picture.url"
-    :incoming="incoming.picture"
-    @leave="incoming.leavePicture()"
+    v-if="incoming.image && viewModel.shape"
+    :key="incoming.image.url"
+    :incoming="incoming.image"
+    @leave="incoming.leaveImage()"
   />
   <FontIntake
     v-else-if="incoming.font"
@@ -110,7 +110,7 @@ async function keepFont(font: OwnFont): Promise<void> {
     @leave="incoming.font = null"
   />
   <DrawingIntake
-    v-else-if="incoming.drawing && picture.shape"
+    v-else-if="incoming.drawing && viewModel.shape"
     :key="incoming.drawing.name"
     :incoming="incoming.drawing"
     :films="project.doc!.films"
@@ -127,8 +127,8 @@ async function keepFont(font: OwnFont): Promise<void> {
   <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
     <h2>What goes on it</h2>
-    <p v-if="!picture.shape && picture.awaited" class="quiet">Working out what is there…</p>
-    <p v-else-if="!picture.shape" class="quiet">
+    <p v-if="!viewModel.shape && viewModel.awaited" class="quiet">Working out what is there…</p>
+    <p v-else-if="!viewModel.shape" class="quiet">
       Artwork is placed on the measured side.
       <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'measure' } }"
         >Take the readings</RouterLink
@@ -177,7 +177,7 @@ async function keepFont(font: OwnFont): Promise<void> {
       >
         Make a pair, right and left
       </button>
-      <template v-if="picture.shape.template.closed && project.doc!.items.length > 0 && !masked">
+      <template v-if="viewModel.shape.template.closed && project.doc!.items.length > 0 && !masked">
         <h3 class="mt-4 mb-1">A mask of it</h3>
         <p class="quiet small mb-1">
           A plate up to the rim edge, for stripping, etching, blasting or paint. What is open?
@@ -191,7 +191,7 @@ async function keepFont(font: OwnFont): Promise<void> {
           </button>
         </div>
       </template>
-      <SeamFields v-if="picture.shape.template.closed && project.doc!.items.length > 0" />
+      <SeamFields v-if="viewModel.shape.template.closed && project.doc!.items.length > 0" />
       <ProcessFields v-if="project.doc!.items.length > 0" />
       <p v-if="project.doc!.items.length === 0" class="quiet mt-4">
         Placed things lie on the blank itself: they keep their distance from the rim and close at the seam. Drag them on

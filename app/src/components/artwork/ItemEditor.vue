@@ -5,7 +5,7 @@ import { computed, useId } from 'vue';
 import { itemTitle } from '../../composables/item-title.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useItemSize } from '../../composables/useItemSize.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
@@ -21,17 +21,17 @@ import WordFields from './WordFields.vue';
 const props = defineProps<{ item: ArtworkItem }>();
 const emit = defineEmits<{ done: [] }>();
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const items = useItems();
 const id = useId();
 
-const placed = computed(() => picture.shape?.items.find((i) => i.itemId === props.item.id) ?? null);
-const pieces = computed(() => picture.shape?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
+const placed = computed(() => viewModel.shape?.items.find((i) => i.itemId === props.item.id) ?? null);
+const pieces = computed(() => viewModel.shape?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
 const title = computed(() => itemTitle(props.item));
-const findings = computed(() => picture.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
+const findings = computed(() => viewModel.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
 /** Whether there is a way round it to run along. */
-const round = computed(() => picture.shape?.template.closed ?? true);
+const round = computed(() => viewModel.shape?.template.closed ?? true);
 const joined = computed(() => props.item.repeat.mode === 'joined');
 
 const RUNNING: { value: Running; label: string; title: string }[] = [
@@ -129,7 +129,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     <RoundFields
       :item="item"
       :placed="placed"
-      :picture="picture.shape"
+      :view-model="viewModel.shape"
       :unit="settings.unit"
       :films="project.doc!.films"
     />

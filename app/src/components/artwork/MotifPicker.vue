@@ -49,7 +49,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
     <div class="motifs">
       <span v-for="m in offeredOwn" :key="m.id" class="own">
         <button type="button" :title="about(m)" @click="emit('own', m)">
-          <svg class="picture" aria-hidden="true" :viewBox="view(m)">
+          <svg class="viewModel" aria-hidden="true" :viewBox="view(m)">
             <path
               v-for="(c, i) in m.colours"
               :key="i"
@@ -73,7 +73,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
         </button>
       </span>
       <button v-for="m in offered" :key="m.id" type="button" @click="emit('motif', m.id)">
-        <svg class="picture" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
+        <svg class="viewModel" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
         {{ m.label }}
       </button>
     </div>

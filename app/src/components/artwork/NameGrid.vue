@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Blank, Film, GoodPicture, Hand, NameRow } from '@mivet/core';
+import type { Blank, Film, GoodViewModel, Hand, NameRow } from '@mivet/core';
 import { azimuthOfFacing, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useGrowingList } from '../../composables/useGrowingList.ts';
@@ -7,7 +7,7 @@ import CupDrawing from '../projects/CupDrawing.vue';
 
 /** Every name of the list as it will sit on the blank. */
 const props = defineProps<{
-  picture: GoodPicture;
+  viewModel: GoodViewModel;
   blank: Blank;
   otherBlanks: readonly Blank[];
   rows: readonly NameRow[];
@@ -16,9 +16,9 @@ const props = defineProps<{
   unit: 'mm' | 'in';
 }>();
 /** Two views side by side want more room. */
-const least = computed(() => (props.picture.names.some((n) => !n.worded) ? '240px' : '150px'));
+const least = computed(() => (props.viewModel.names.some((n) => !n.worded) ? '240px' : '150px'));
 const foot = ref<HTMLElement | null>(null);
-const { part: shown } = useGrowingList(() => props.picture.names, foot, 30);
+const { part: shown } = useGrowingList(() => props.viewModel.names, foot, 30);
 /** What is alike but for the hand is seen from the drinker's side and from the room's. */
 function sidesOf(rowId: string): number[] {
   const hand = props.rows.find((row) => row.id === rowId)?.hand ?? props.hand;
@@ -33,9 +33,9 @@ const blankOf = (rowId: string): Blank => {
 <template>
   <section class="names" aria-label="All names on the blank">
     <h2 class="dims">
-      {{ picture.names.some((n) => n.worded) ? 'All names, as they will sit' : 'All of them, as they will look' }}
+      {{ viewModel.names.some((n) => n.worded) ? 'All names, as they will sit' : 'All of them, as they will look' }}
     </h2>
-    <p v-if="picture.names.length === 0" class="quiet">
+    <p v-if="viewModel.names.length === 0" class="quiet">
       Add names on the slip: each is shown here on the blank, fitted to its place.
     </p>
     <ul>
@@ -45,7 +45,7 @@ const blankOf = (rowId: string): Blank => {
             v-for="facing in n.worded ? [0] : sidesOf(n.rowId)"
             :key="facing"
             :blank="blankOf(n.rowId)"
-            :picture="n.solid ?? picture"
+            :view-model="n.solid ?? viewModel"
             :films="films"
             :pieces="n.pieces"
             :facing="facing"
@@ -53,7 +53,7 @@ const blankOf = (rowId: string): Blank => {
         </div>
         <span v-else class="unmade quiet">{{ blankOf(n.rowId).name }} cannot be flattened yet</span>
         <span class="name">{{ n.name }}</span>
-        <span v-if="!n.worded && n.made && picture.template.closed" class="quiet small"
+        <span v-if="!n.worded && n.made && viewModel.template.closed" class="quiet small"
           >the drinker’s side, and the room’s</span
         >
         <span v-if="n.solid" class="quiet small">{{ blankOf(n.rowId).name }}</span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Blank, Hand, NamePicture, NameRow } from '@mivet/core';
+import type { Blank, Hand, NameViewModel, NameRow } from '@mivet/core';
 import { formatLength, parseLength } from '@mivet/core';
 import { computed } from 'vue';
 import { vHeld } from '../fields/held.ts';
@@ -7,7 +7,7 @@ import { vHeld } from '../fields/held.ts';
 /** One name of the list: how often, for which hand, and how it was fitted. */
 const props = defineProps<{
   row: NameRow;
-  fitted: NamePicture | null;
+  fitted: NameViewModel | null;
   handled: boolean;
   hand: Hand;
   unit: 'mm' | 'in';

@@ -2,7 +2,7 @@
 import { textOf } from '../../data/file-text.ts';
 import { formatLength, MOST_NAMES, type Blank, type NameList, type NameRow } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -13,20 +13,20 @@ import NameLine from './NameLine.vue';
 const props = defineProps<{ list: NameList }>();
 const emit = defineEmits<{ done: [] }>();
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const id = useId();
 const pasted = ref('');
 const said = ref<string | null>(null);
 const handled = computed(() => project.doc!.blank.handleWidthMm > 0);
-const fitted = computed(() => new Map((picture.good?.names ?? []).map((n) => [n.rowId, n])));
+const fitted = computed(() => new Map((viewModel.good?.names ?? []).map((n) => [n.rowId, n])));
 const total = computed(() => props.list.rows.reduce((sum, row) => sum + row.count, 0));
 const bad = computed(
-  () => (picture.good?.names ?? []).filter((n) => n.overMm > 0 || n.missing.length > 0 || !n.made).length,
+  () => (viewModel.good?.names ?? []).filter((n) => n.overMm > 0 || n.missing.length > 0 || !n.made).length,
 );
 
 /** Whether every name is fitted as it stands now; nothing is said of them before. */
-const allFitted = computed(() => picture.current && props.list.rows.every((row) => fitted.value.has(row.id)));
+const allFitted = computed(() => viewModel.current && props.list.rows.every((row) => fitted.value.has(row.id)));
 const largestCap = computed(() => Math.max(...[...fitted.value.values()].map((n) => n.capMm), 0));
 const inRing = computed(() =>
   project.doc!.items.some((item) => item.id === props.list.itemId && item.type === 'text' && item.ring !== null),

@@ -2,7 +2,7 @@
 import { azimuthOfFacing, type ArtworkItem, type Facing, type Hand, type Placement } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -12,7 +12,7 @@ import SelectRow from '../fields/SelectRow.vue';
 /** Where the item sits, in words. */
 const props = defineProps<{ item: ArtworkItem; hasHandle: boolean; hand: Hand; unit: 'mm' | 'in' }>();
 const items = useItems();
-const picture = usePicture();
+const viewModel = useViewModel();
 const project = useProject();
 const id = useId();
 
@@ -39,11 +39,11 @@ const angle = computed(
 );
 const byHand = computed(() => ['drinker', 'room', 'faces'].includes(props.item.placement.facing));
 
-const round = computed(() => picture.shape?.template.closed ?? true);
+const round = computed(() => viewModel.shape?.template.closed ?? true);
 /** mm to the right of the middle of a face: the face's whole width stands for a full turn. */
-const across = computed(() => (angle.value / 360) * (picture.shape?.template.cone.girthRim ?? 0));
+const across = computed(() => (angle.value / 360) * (viewModel.shape?.template.cone.girthRim ?? 0));
 function setAcross(mm: number): void {
-  const width = picture.shape?.template.cone.girthRim ?? 0;
+  const width = viewModel.shape?.template.cone.girthRim ?? 0;
   if (width > 0) place({ facing: 'angle', angleDeg: Math.max(-180, Math.min(180, (360 * mm) / width)) }, 'Move');
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ArtworkItem, Film, ItemPicture, MotifId, RepeatRound, ShapePicture } from '@mivet/core';
+import type { ArtworkItem, Film, ItemViewModel, MotifId, RepeatRound, ShapeViewModel } from '@mivet/core';
 import { formatLength, MOTIF_IDS, MOTIFS, radiusOnSide } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
@@ -13,15 +13,15 @@ import { vHeld } from '../fields/held.ts';
 /** How often the item comes round the blank. */
 const props = defineProps<{
   item: ArtworkItem;
-  placed: ItemPicture | null;
-  picture: ShapePicture | null;
+  placed: ItemViewModel | null;
+  viewModel: ShapeViewModel | null;
   unit: 'mm' | 'in';
   films: readonly Film[];
 }>();
 const others = computed(() => props.films.filter(({ id: film }) => film !== props.item.film));
 const items = useItems();
 const id = useId();
-const round = computed(() => props.picture?.template.closed ?? true);
+const round = computed(() => props.viewModel?.template.closed ?? true);
 const scattered = computed(() => (props.item.repeat.mode === 'scattered' ? props.item.repeat.scatter : undefined));
 const found = computed(() => props.placed?.copies.length ?? 0);
 const modes = computed((): { value: RepeatRound['mode']; label: string }[] => [
@@ -34,8 +34,8 @@ const modes = computed((): { value: RepeatRound['mode']; label: string }[] => [
     : []),
 ]);
 const pitch = computed(() => {
-  if (!props.placed || !props.picture) return null;
-  return (2 * Math.PI * radiusOnSide(props.picture, props.placed.slant)) / props.item.repeat.count;
+  if (!props.placed || !props.viewModel) return null;
+  return (2 * Math.PI * radiusOnSide(props.viewModel, props.placed.slant)) / props.item.repeat.count;
 });
 
 function setMode(mode: RepeatRound['mode']): void {

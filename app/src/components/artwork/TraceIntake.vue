@@ -2,14 +2,14 @@
 import type { DrawingResult, TraceOptions } from '@mivet/core';
 import { describeDrawingProblem, FIRST_TRACE, ringsData } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue';
-import { useIncoming, type IncomingPicture } from '../../stores/incoming.ts';
+import { useIncoming, type IncomingImage } from '../../stores/incoming.ts';
 import { useProject } from '../../stores/project.ts';
 import { askCore } from '../../workers/core-client.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** A picture on its way in: its outlines are found, and seen over it while they are tuned. */
-const props = defineProps<{ incoming: IncomingPicture }>();
+const props = defineProps<{ incoming: IncomingImage }>();
 const emit = defineEmits<{ leave: [] }>();
 const store = useIncoming();
 const project = useProject();
@@ -38,7 +38,7 @@ async function trace(): Promise<void> {
     try {
       const made = await askCore(
         'trace',
-        { picture: props.incoming.picture, options: { ...options.value }, films: project.doc!.films },
+        { raster: props.incoming.raster, options: { ...options.value }, films: project.doc!.films },
         { limitMs: 30_000 },
       );
       if (gone) return;
@@ -64,7 +64,7 @@ const MODES: { value: TraceOptions['mode']; label: string; title: string }[] = [
   { value: 'ground', label: 'Off its ground', title: 'All that stands out from the colour of the border' },
   { value: 'colours', label: 'Colours', title: 'Several colours, each a film' },
 ];
-const height = computed(() => (FIRST_TRACE.widthMm * props.incoming.picture.height) / props.incoming.picture.width);
+const height = computed(() => (FIRST_TRACE.widthMm * props.incoming.raster.height) / props.incoming.raster.width);
 const outlines = computed(() =>
   result.value?.ok
     ? result.value.drawing.colours.map(({ colour, rings }) => ({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ItemPicture, TextItem } from '@mivet/core';
+import type { ItemViewModel, TextItem } from '@mivet/core';
 import { FONT_CHOICES, gapGrowth } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { takeIn } from '../../composables/useDroppedFile.ts';
@@ -7,7 +7,7 @@ import { useItems } from '../../composables/useItems.ts';
 import { useItemSize } from '../../composables/useItemSize.ts';
 import { useIncoming } from '../../stores/incoming.ts';
 import { useLibrary } from '../../stores/library.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
@@ -17,9 +17,9 @@ import SelectRow from '../fields/SelectRow.vue';
 import PairGaps from './PairGaps.vue';
 import RingFields from './RingFields.vue';
 
-const props = defineProps<{ item: TextItem; placed: ItemPicture | null }>();
+const props = defineProps<{ item: TextItem; placed: ItemViewModel | null }>();
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const view = useView();
 const items = useItems();
@@ -29,7 +29,7 @@ const id = useId();
 
 /** As much as a face or the band has room for, tops outwards. */
 const usualRing = computed(() => {
-  const { shape } = picture;
+  const { shape } = viewModel;
   const cap = props.placed?.capHeight ?? 10;
   return shape ? Math.max(10, Math.min(shape.template.rimLength, shape.size.side) - 2 * cap - 12) : 40;
 });

@@ -59,7 +59,7 @@ describe('sizes on the slip', () => {
     await until(() => only<TextItem>().size.by === 'width');
     await bench.settled();
     expect(shown('Length')).toBe('80.0 mm');
-    const [top, foot] = bench.picture.good!.items[0]!.slants!;
+    const [top, foot] = bench.viewModel.good!.items[0]!.slants!;
     expect(foot - top).toBeCloseTo(80, 1);
   });
 });

@@ -74,7 +74,7 @@ describe('the list of names', () => {
     await cap.setValue('12 mm');
     expect(bench.project.doc!.names!.rows[0]!.capMm).toBe(12);
     await bench.settled();
-    expect(bench.picture.good!.names[0]).toMatchObject({ how: 'by hand', capMm: 12 });
+    expect(bench.viewModel.good!.names[0]).toMatchObject({ how: 'by hand', capMm: 12 });
     await cap.setValue('');
     expect(bench.project.doc!.names!.rows[0]!.capMm).toBeNull();
   });
@@ -85,7 +85,7 @@ describe('the list of names', () => {
     await bench.settled();
     await view.setProps({ list: bench.project.doc!.names } as never);
     expect(view.text()).toContain('One does not fit');
-    expect(bench.picture.open.map((f) => f.finding.code)).toContain('names-overflow');
+    expect(bench.viewModel.open.map((f) => f.finding.code)).toContain('names-overflow');
   });
 
   it('goes back to a single one', async () => {
@@ -112,7 +112,7 @@ describe('the seam', () => {
     await press(view, '2');
     await bench.settled();
     expect(view.text()).toContain('Runs');
-    expect(bench.picture.good!.panels.map((p) => p.name)).toEqual(['panel 1 of 2', 'panel 2 of 2']);
+    expect(bench.viewModel.good!.panels.map((p) => p.name)).toEqual(['panel 1 of 2', 'panel 2 of 2']);
   });
 
   it('asks what becomes of each piece that it cuts', async () => {

@@ -111,7 +111,7 @@ describe('a list without words', () => {
     expect(bench.project.doc!.names).toMatchObject({ itemId: null, rows: [{ hand: 'right' }, { hand: 'left' }] });
     expect(useView().showNames).toBe(true);
     await bench.settled();
-    expect(bench.picture.good!.names).toMatchObject([{ worded: false }, { worded: false }]);
+    expect(bench.viewModel.good!.names).toMatchObject([{ worded: false }, { worded: false }]);
     expect(bench.mount(NameSlip, { list: bench.project.doc!.names }).text()).toContain('2 to make, alike but for');
   });
 
@@ -124,7 +124,7 @@ describe('a list without words', () => {
     await choice.setValue(demoShelf(at)[1]!.blank.id);
     expect(bench.project.doc!.otherBlanks.map((b) => b.id)).toEqual([demoShelf(at)[1]!.blank.id]);
     await bench.settled();
-    expect(bench.picture.good!.names[1]!.solid!.size.side).not.toBeCloseTo(bench.picture.good!.size.side, 0);
+    expect(bench.viewModel.good!.names[1]!.solid!.size.side).not.toBeCloseTo(bench.viewModel.good!.size.side, 0);
     await choice.setValue(bench.project.doc!.blank.id);
     expect(bench.project.doc!.otherBlanks).toEqual([]);
     bench.project.undo();
@@ -154,6 +154,6 @@ describe('what is done with several things', () => {
     await star.settled();
     const [lead, fish] = star.project.doc!.items;
     expect(fish).toMatchObject({ motif: 'fish', repeat: { mode: 'scattered', count: 6, scatter: { with: lead!.id } } });
-    expect(star.picture.good!.items.every((i) => i.copies.length > 0)).toBe(true);
+    expect(star.viewModel.good!.items.every((i) => i.copies.length > 0)).toBe(true);
   });
 });

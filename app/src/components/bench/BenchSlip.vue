@@ -2,13 +2,13 @@
 import { waitText } from '@mivet/core';
 import { computed } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 
-const picture = usePicture();
+const viewModel = useViewModel();
 const project = useProject();
 const files = useFiles();
-const steps = computed(() => picture.good?.steps ?? []);
+const steps = computed(() => viewModel.good?.steps ?? []);
 const hands = computed(() => steps.value.reduce((sum, s) => sum + s.handsMinutes, 0));
 function toggle(id: string): void {
   project.edit('Tick a step', (p) => {
@@ -23,7 +23,7 @@ function toggle(id: string): void {
 <template>
   <div>
     <h2>At the bench</h2>
-    <p v-if="!picture.awaited && !picture.instead" class="quiet">
+    <p v-if="!viewModel.awaited && !viewModel.instead" class="quiet">
       {{ steps.length }} steps, about {{ hands }} min of work
     </p>
     <ol>

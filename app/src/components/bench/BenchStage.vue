@@ -2,14 +2,14 @@
 import { waitText } from '@mivet/core';
 import { useIntervalFn, useWakeLock } from '@vueuse/core';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
-import StepPicture from './StepPicture.vue';
+import StepIllustration from './StepIllustration.vue';
 
 /** One step a screen, big enough to read with film in both hands. */
-const picture = usePicture();
+const viewModel = useViewModel();
 const project = useProject();
-const steps = computed(() => picture.good?.steps ?? []);
+const steps = computed(() => viewModel.good?.steps ?? []);
 const done = computed(() => new Set(project.doc!.bench.doneSteps));
 const at = ref(0);
 const step = computed(() => steps.value[at.value] ?? null);
@@ -74,8 +74,8 @@ function again(): void {
 <template>
   <div class="bench">
     <div v-if="!step" class="nothing quiet">
-      <p v-if="picture.awaited" role="status">Working out the steps…</p>
-      <p v-else-if="picture.instead">{{ picture.instead }}</p>
+      <p v-if="viewModel.awaited" role="status">Working out the steps…</p>
+      <p v-else-if="viewModel.instead">{{ viewModel.instead }}</p>
       <p v-else>The steps for this job appear here once it is measured and has artwork.</p>
     </div>
     <template v-else>
@@ -89,11 +89,11 @@ function again(): void {
       <div class="card-area">
         <article :key="step.id">
           <h1>{{ step.title }}</h1>
-          <StepPicture
-            v-if="step.picture && picture.shape"
-            :kind="step.picture"
+          <StepIllustration
+            v-if="step.illustration && viewModel.shape"
+            :kind="step.illustration"
             :film="step.film"
-            :picture="picture.shape"
+            :view-model="viewModel.shape"
             :films="project.doc!.films"
             :blank="project.doc!.blank"
           />

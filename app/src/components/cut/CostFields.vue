@@ -5,7 +5,7 @@ import { takeLatest } from '../../composables/take-latest.ts';
 import { useTape } from '../../composables/useTape.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { usePlan } from '../../stores/plan.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings, type OwnRates } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
@@ -15,7 +15,7 @@ import NumberRow from '../fields/NumberRow.vue';
 
 /** What the job costs and what to ask for it; and how that changes when more are made. */
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const plan = usePlan();
 const library = useLibrary();
 const settings = useSettings();
@@ -47,9 +47,9 @@ const rates = computed<CostRates>(() => {
 const count = computed(() => [...new Set([times.value, ...OTHERS])].sort((a, b) => a - b));
 const ask = takeLatest<CoreJobs['batch']['output']>((answer) => (made.value = answer));
 watch(
-  [open, () => picture.good?.sheet, times],
+  [open, () => viewModel.good?.sheet, times],
   () => {
-    if (!open.value || !picture.good || !project.doc) return void ask(null);
+    if (!open.value || !viewModel.good || !project.doc) return void ask(null);
     const supply = stock.supplyFor(project.doc);
     const input = { project: project.doc, limits: settings.limits, supply, times: count.value };
     void ask(askCore('batch', input).catch(() => []));

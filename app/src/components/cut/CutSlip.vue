@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { StripPicture, Allocation } from '@mivet/core';
+import type { StripViewModel, Allocation } from '@mivet/core';
 import { BOARDS, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -21,7 +21,7 @@ import StackSlip from './StackSlip.vue';
 import { timeWords } from './cutter-words.ts';
 import SelectRow from '../fields/SelectRow.vue';
 
-const picture = usePicture();
+const viewModel = useViewModel();
 const plan = usePlan();
 const project = useProject();
 const settings = useSettings();
@@ -47,13 +47,13 @@ const boards = computed(() => {
   return all.map(({ id, label }) => ({ value: id, label }));
 });
 const title = computed(() => {
-  if (picture.awaited) return 'Planning the loads…';
-  if (picture.instead) return 'No loads';
+  if (viewModel.awaited) return 'Planning the loads…';
+  if (viewModel.instead) return 'No loads';
   return loads.value === 0 ? 'No load yet' : loads.value === 1 ? 'One load' : `${loads.value} loads`;
 });
 const filmName = (filmId: string): string => project.doc!.films.find((f) => f.id === filmId)?.name ?? filmId;
 const noMark = computed(() => [...new Set(strips.value.filter((s) => s.noMark).map((s) => filmName(s.film)))]);
-const fails = computed(() => picture.open.filter((f) => f.finding.severity === 'fails').length);
+const fails = computed(() => viewModel.open.filter((f) => f.finding.severity === 'fails').length);
 const covered = computed(
   () =>
     sheet.value?.needs.filter(
@@ -81,12 +81,12 @@ const area = (cm2: number): string =>
 const length = (m: number): string => (settings.unit === 'mm' ? `${m.toFixed(1)} m` : `${(m / 0.3048).toFixed(1)} ft`);
 const mm = (v: number): string => formatLength(v, settings.unit).replace(/\.0 mm$/, ' mm');
 const size = (a: number, b: number): string => `${mm(a).replace(/ (mm|in)$/, '')} × ${mm(b)}`;
-const stripSize = (s: StripPicture): string => size(s.to - s.from, s.across);
-const onlyPart = (s: StripPicture): string => (s.parts.length === 1 ? s.parts[0]!.part : '');
-const partWords = (s: StripPicture): string =>
+const stripSize = (s: StripViewModel): string => size(s.to - s.from, s.across);
+const onlyPart = (s: StripViewModel): string => (s.parts.length === 1 ? s.parts[0]!.part : '');
+const partWords = (s: StripViewModel): string =>
   s.parts.length > 1 ? `${s.parts.length} parts` : onlyPart(s).replace(/-/g, ' ');
 /** Where the film of a strip comes from, in words. */
-function fromWords(s: StripPicture): string {
+function fromWords(s: StripViewModel): string {
   const own = strips.value.filter((one) => one.load === s.load);
   const taking = sheet.value?.usage.strips.find((t: Allocation) => t.load === s.load && t.strip === own.indexOf(s));
   switch (taking?.from.kind) {
@@ -110,7 +110,7 @@ function setBoard(boardId: string): void {
 async function send(): Promise<void> {
   sendProblem.value = null;
   try {
-    await picture.changesMade();
+    await viewModel.changesMade();
     const options = { ...settings.cutting, mirrored: files.mirrored.value };
     const supply = stock.supplyFor(project.doc!);
     const made = await askCore('send', { project: project.doc!, limits: settings.limits, supply, options });
@@ -127,7 +127,7 @@ async function send(): Promise<void> {
   <StackSlip v-else-if="view.cutShows === 'stack'" />
   <div v-else>
     <h2>{{ title }}</h2>
-    <p v-if="!picture.awaited && !picture.instead" class="quiet">
+    <p v-if="!viewModel.awaited && !viewModel.instead" class="quiet">
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
       {{ sheet?.needs.length === 1 ? 'film' : 'films' }}, {{ length(totals.metres) }} of cutting
     </p>

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted } from 'vue';
 import { useCutter } from '../../stores/cutter.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import CutterStage from './CutterStage.vue';
-import LoadPicture from './LoadPicture.vue';
+import LoadDrawing from './LoadDrawing.vue';
 import StackStage from './StackStage.vue';
 
-const picture = usePicture();
+const viewModel = useViewModel();
 const project = useProject();
 const settings = useSettings();
 const view = useView();
@@ -20,7 +20,7 @@ onMounted(cutter.listen);
 onBeforeUnmount(cutter.hangUp);
 /** Puts a film at another place of the stack, counted from the blank. */
 function move(film: string, to: number): void {
-  const order = (picture.good?.stack.layers ?? []).map((layer) => layer.film).filter((id) => id !== film);
+  const order = (viewModel.good?.stack.layers ?? []).map((layer) => layer.film).filter((id) => id !== film);
   order.splice(to, 0, film);
   project.edit('Change the order of the films', (p) => ({ ...p, stack: { ...p.stack, order } }));
 }
@@ -40,17 +40,17 @@ const loads = computed(() => plan.sheet?.plan.loads ?? []);
     </div>
     <div v-if="view.cutShows === 'cutter'" class="loads"><CutterStage /></div>
     <StackStage
-      v-else-if="view.cutShows === 'stack' && picture.good && picture.good.stack.layers.length > 0"
+      v-else-if="view.cutShows === 'stack' && viewModel.good && viewModel.good.stack.layers.length > 0"
       class="loads"
-      :picture="picture.good"
-      :stack="picture.good.stack"
+      :view-model="viewModel.good"
+      :stack="viewModel.good.stack"
       :films="project.doc!.films"
       :surface="project.doc!.blank.surface"
       @move="move"
     />
     <div v-else class="loads">
-      <template v-if="picture.good && loads.length > 0">
-        <LoadPicture
+      <template v-if="viewModel.good && loads.length > 0">
+        <LoadDrawing
           v-for="load in loads"
           :key="load.number"
           :load="load"
@@ -61,8 +61,8 @@ const loads = computed(() => plan.sheet?.plan.loads ?? []);
           :unit="settings.unit"
         />
       </template>
-      <p v-else-if="picture.awaited" class="nothing quiet" role="status">Laying it on the board…</p>
-      <p v-else-if="picture.instead" class="nothing quiet">{{ picture.instead }}</p>
+      <p v-else-if="viewModel.awaited" class="nothing quiet" role="status">Laying it on the board…</p>
+      <p v-else-if="viewModel.instead" class="nothing quiet">{{ viewModel.instead }}</p>
       <p v-else class="nothing quiet">
         Nothing to cut yet.
         <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"

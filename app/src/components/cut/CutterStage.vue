@@ -2,7 +2,7 @@
 import { describeRefusal } from '@mivet/core';
 import { computed } from 'vue';
 import { useCutter } from '../../stores/cutter.ts';
-import CutterPicture from './CutterPicture.vue';
+import CutterDrawing from './CutterDrawing.vue';
 import { STATE_WORDS, timeWords } from './cutter-words.ts';
 
 /** What the cutter is doing, large. */
@@ -20,7 +20,7 @@ const left = computed(() => timeWords(((load.value?.totalS ?? 0) - doneS.value) 
       {{ load.title }}, load {{ load.number }}
       <span>{{ STATE_WORDS[load.state] }}{{ load.pass > 1 ? `, pass ${load.pass}` : '' }}</span>
     </h2>
-    <CutterPicture :load="load" :lines="lines" :head="cutter.head" />
+    <CutterDrawing :load="load" :lines="lines" :head="cutter.head" />
     <div class="how-far">
       <div
         class="bar"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LayerReport, Stack } from '@mivet/core';
 import { computed, shallowRef, watch } from 'vue';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
@@ -14,11 +14,11 @@ import LengthField from '../fields/LengthField.vue';
 
 /** How the films are built up, and how each layer is lined up. */
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const supplies = useStock();
 const stack = computed(() => project.doc!.stack);
-const report = computed(() => picture.good?.stack ?? null);
+const report = computed(() => viewModel.good?.stack ?? null);
 /** What marks would cost on layers that need none: worked out when one looks. */
 const costs = shallowRef<ReadonlyMap<string, number | null>>(new Map());
 const ask = takeLatest<CoreJobs['marks']['output']>(
@@ -146,8 +146,8 @@ function says(layer: LayerReport): string {
       </template>
       <p v-else class="quiet">One film: nothing has to be lined up.</p>
     </template>
-    <p v-else-if="picture.awaited" class="quiet">Working out how its films lie…</p>
-    <p v-else-if="picture.instead" class="quiet">{{ picture.instead }}</p>
+    <p v-else-if="viewModel.awaited" class="quiet">Working out how its films lie…</p>
+    <p v-else-if="viewModel.instead" class="quiet">{{ viewModel.instead }}</p>
     <p v-else class="quiet">
       Nothing to cut yet.
       <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import type { Film, GoodPicture, StackReport } from '@mivet/core';
+import type { Film, GoodViewModel, StackReport } from '@mivet/core';
 import { computed } from 'vue';
 import WallSection from './WallSection.vue';
 
 /** The films on each other: a section through them, and layer by layer as they are laid. */
-const props = defineProps<{ picture: GoodPicture; stack: StackReport; films: readonly Film[]; surface: string }>();
+const props = defineProps<{ viewModel: GoodViewModel; stack: StackReport; films: readonly Film[]; surface: string }>();
 const emit = defineEmits<{ move: [film: string, to: number] }>();
 const box = computed(() => {
-  const { minX, minY, maxX, maxY } = props.picture.band.bounds;
+  const { minX, minY, maxX, maxY } = props.viewModel.band.bounds;
   // Marks may lie outside of the wrap.
-  const room = props.picture.marks.length > 0 ? 16 : 1;
+  const room = props.viewModel.marks.length > 0 ? 16 : 1;
   return `${minX - room} ${-maxY - room} ${maxX - minX + 2 * room} ${maxY - minY + 2 * room}`;
 });
 const steps = computed(() =>
@@ -19,7 +19,7 @@ const steps = computed(() =>
     below: new Set(props.stack.layers.slice(0, i).map(({ film }) => film)),
   })),
 );
-const pieces = computed(() => props.picture.pieces.filter((p) => !p.spare));
+const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 </script>
 
 <template>
@@ -33,7 +33,7 @@ const pieces = computed(() => props.picture.pieces.filter((p) => !p.spare));
           role="img"
           :aria-label="`Layer ${i + 1}: ${step.film?.name}`"
         >
-          <path :d="picture.outlineData" class="outline" />
+          <path :d="viewModel.outlineData" class="outline" />
           <template v-for="p in pieces" :key="p.id">
             <path v-if="step.below.has(p.film)" :d="p.data" fill-rule="evenodd" class="below" />
             <path
@@ -45,7 +45,7 @@ const pieces = computed(() => props.picture.pieces.filter((p) => !p.spare));
             />
           </template>
           <path
-            v-for="(m, k) in picture.marks.filter((one) => one.film === step.layer.film)"
+            v-for="(m, k) in viewModel.marks.filter((one) => one.film === step.layer.film)"
             :key="`mark-${k}`"
             :d="m.data"
             class="mark"

@@ -50,7 +50,7 @@ describe('film from the shelf', () => {
     expect(kept.things.find((t) => t.id === 'demo-deep-water')).toMatchObject({ lengthMm: 3420 - 53 });
     expect(kept.things.some((t) => t.id === 'demo-offcut-ensign')).toBe(false);
     expect(kept.things.find((t) => t.id === 'demo-tape-clear')).toMatchObject({
-      lengthMm: 6200 - Math.round(bench.picture.good!.tapeMm2 / (3 * 300)),
+      lengthMm: 6200 - Math.round(bench.viewModel.good!.tapeMm2 / (3 * 300)),
     });
     await until(() => slip.findAll('button').some((b) => b.text() === 'Take it back' && !b.element.disabled));
     await press(slip, 'Take it back');
@@ -67,7 +67,7 @@ describe('film from the shelf', () => {
     const roll = [...slip.findAll('select')].find((s) => s.text().includes('Paper roll'))!;
     // Used once, and half as wide: six times as much of it goes.
     await roll.setValue('demo-tape-paper');
-    expect(slip.text()).toContain(`${Math.round(bench.picture.good!.tapeMm2 / 150)} mm of 700 mm`);
+    expect(slip.text()).toContain(`${Math.round(bench.viewModel.good!.tapeMm2 / 150)} mm of 700 mm`);
     await roll.setValue('none');
     expect(slip.text()).toContain('Takes the film off your shelf');
     await press(slip, 'Book it');
@@ -116,7 +116,7 @@ describe('the film stack on its slip', () => {
     expect(slip.text()).toContain('Reaches under by');
     await bench.settled();
     // What marks would cost on a layer of one thing is planned when one looks.
-    expect(bench.picture.good!.stack.layers.map((l) => l.marksMm2)).toContain(null);
+    expect(bench.viewModel.good!.stack.layers.map((l) => l.marksMm2)).toContain(null);
     await until(() => /marks would cost (\d+ cm² of film|no film)/.test(slip.text()));
     const groups = slip.findAll('[role=group]').filter((g) => g.attributes('aria-label')?.includes('lined up'));
     expect(groups.map((g) => g.attributes('aria-label'))).toEqual([

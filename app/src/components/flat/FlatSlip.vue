@@ -2,7 +2,7 @@
 import { describeFlattening, solidOf, type FlatteningChoice } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -11,12 +11,12 @@ import SeamFields from './SeamFields.vue';
 import FlatFacts from './FlatFacts.vue';
 import WayPicker from './WayPicker.vue';
 
-const picture = usePicture();
+const viewModel = useViewModel();
 const project = useProject();
 const settings = useSettings();
 const files = useFiles();
 const bare = ref<'pieces' | 'bare'>('bare');
-const p = computed(() => picture.shape);
+const p = computed(() => viewModel.shape);
 const blank = computed(() => project.doc!.blank);
 const words = computed(() => (p.value ? describeFlattening(p.value.size, p.value.template, settings.unit) : null));
 const closeEnough = computed(

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatLength, type Seam } from '@mivet/core';
 import { computed } from 'vue';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
@@ -9,13 +9,13 @@ import LengthField from '../fields/LengthField.vue';
 
 /** How the ends of the wrap meet, and into how many panels it is divided. */
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const seam = computed(() => project.doc!.seam);
 const handle = computed(() => project.doc!.blank.handleWidthMm > 0);
 /** Bands and gores divide the side another way. */
 const divided = computed(() => {
-  const way = picture.shape?.template.flattening.way;
+  const way = viewModel.shape?.template.flattening.way;
   return way === 'bands' || way === 'gores';
 });
 const meets = computed(() => !handle.value || seam.value.panels > 1);
@@ -29,7 +29,7 @@ const PANELS = ['1', '2', '3', '4'].map((value) => ({
   title: value === '1' ? 'One wrap' : `${value} panels side by side`,
 }));
 const says = computed(() => {
-  const seams = picture.shape?.seams ?? [];
+  const seams = viewModel.shape?.seams ?? [];
   if (seams.length === 0) return null;
   const mm = (v: number): string => formatLength(v, settings.unit);
   const cut = seams.reduce((sum, s) => sum + s.cutMm, 0);

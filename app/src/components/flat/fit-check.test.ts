@@ -33,7 +33,7 @@ async function choose(slip: Slip, group: string, option: string, length?: string
   const label = slip.findAll('label').find((l) => l.text() === `${group.split(',')[0]}, by`)!;
   await slip.get(`[id="${label.attributes('for')}"]`).setValue(length);
 }
-const size = (bench: Workbench): BlankSize => bench.picture.good!.size;
+const size = (bench: Workbench): BlankSize => bench.viewModel.good!.size;
 
 describe('the paper fit check', () => {
   it('turns what is seen on the paper into sizes, kept with their date, and undone in one step', async () => {
@@ -51,7 +51,7 @@ describe('the paper fit check', () => {
     expect(size(bench).rim.surface).toBeCloseTo(before.rim.surface + 1.5, 1);
     expect(size(bench).base.surface).toBeCloseTo(before.base.surface - 0.5, 1);
     // The template follows, with the film's own thickness on top.
-    expect(bench.picture.good!.template.cone.girthRim).toBeCloseTo(size(bench).rim.surface + Math.PI * 0.07, 6);
+    expect(bench.viewModel.good!.template.cone.girthRim).toBeCloseTo(size(bench).rim.surface + Math.PI * 0.07, 6);
     expect(slip.text()).toContain('Checked on the cup');
     await bench.project.flush();
     const check = (written.documents.at(-1) as typeof tumbler)!.blank.fitCheck as Check;

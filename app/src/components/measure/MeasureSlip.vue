@@ -15,7 +15,7 @@ import {
 } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useLibrary } from '../../stores/library.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import type { Asked } from '@mivet/core';
@@ -30,7 +30,7 @@ import ReadingSums from './ReadingSums.vue';
 import { READING_HINTS } from './reading-hints.ts';
 
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const library = useLibrary();
 const view = useView();
@@ -96,12 +96,12 @@ function takeInstead(name: ReadingName, mm: number): void {
   const now = blank.value.readings[name];
   if (now) setReading(name, { ...now, takes: [{ typed: formatLength(mm, 'mm'), mm }] });
 }
-const fine = computed(() => (picture.picture?.ok ? picture.picture : null));
+const fine = computed(() => (viewModel.viewModel?.ok ? viewModel.viewModel : null));
 /** What stands in the way, of the readings as they are now: what was found a moment ago may be read by now. */
 const problem = computed(() => {
   const sized = sizeBlank(blank.value);
   if (!sized.ok) return sized.problem;
-  return picture.picture && !picture.picture.ok && !picture.busy ? picture.picture.problem : null;
+  return viewModel.viewModel && !viewModel.viewModel.ok && !viewModel.busy ? viewModel.viewModel.problem : null;
 });
 const problemWords = computed(() => (problem.value ? describeBlankProblem(problem.value, settings.unit) : null));
 const wrongStation = computed(() => (problem.value && 'station' in problem.value ? problem.value.station : null));
@@ -138,7 +138,7 @@ async function keep(): Promise<void> {
         :active="active === name"
         :optional="isOptional(name)"
         :tape-mm="tapeMm"
-        :doubts="picture.picture?.doubts.filter((d) => d.reading === name) ?? []"
+        :doubts="viewModel.viewModel?.doubts.filter((d) => d.reading === name) ?? []"
         @ask="active = name"
         @change="setReading(name, $event)"
         @take="takeInstead(name, $event)"
@@ -154,7 +154,7 @@ async function keep(): Promise<void> {
       :unit="settings.unit"
       @change="setBlank({ balloon: $event }, 'Change the hand-over', 'balloon')"
     />
-    <ReadingSums v-if="fine" :blank="blank" :picture="fine" :unit="settings.unit" :project-id="project.doc!.id" />
+    <ReadingSums v-if="fine" :blank="blank" :view-model="fine" :unit="settings.unit" :project-id="project.doc!.id" />
     <BlankMore :blank="blank" :unit="settings.unit" @change="setBlank" />
     <ReadingLog :blank="blank" :unit="settings.unit" />
     <div class="d-flex flex-wrap gap-2 mt-3">

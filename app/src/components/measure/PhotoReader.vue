@@ -11,7 +11,7 @@ import {
   type Station,
 } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useId } from 'vue';
-import { openPicture, type OpenedPicture } from '../../data/pixels.ts';
+import { openImage, type OpenedImage } from '../../data/pixels.ts';
 import { SAMPLE_PHOTOS, type SamplePhoto } from '../../demo/samples.ts';
 import { askCore } from '../../workers/core-client.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -23,7 +23,7 @@ const props = defineProps<{ unit: 'mm' | 'in'; widestMm: number | null }>();
 const emit = defineEmits<{ take: [stations: readonly Station[]]; done: [] }>();
 const id = useId();
 
-const opened = shallowRef<OpenedPicture | null>(null);
+const opened = shallowRef<OpenedImage | null>(null);
 const silhouette = shallowRef<Silhouette | null>(null);
 const problem = ref<string | null>(null);
 const busy = ref(false);
@@ -52,7 +52,7 @@ async function find(axis: PhotoAxis | null): Promise<void> {
   try {
     const times = cameraMm.value / (by.value === 'girth' ? girthMm.value : heightMm.value);
     const far = cameraMm.value > 0 ? { by: by.value, times } : null;
-    const found = await askCore('silhouette', { picture: opened.value.picture, axis, far });
+    const found = await askCore('silhouette', { raster: opened.value.raster, axis, far });
     if (mine !== turn) return;
     problem.value = found.ok ? null : describePhotoProblem(found.code);
     silhouette.value = found.ok ? found.silhouette : null;
@@ -74,7 +74,7 @@ function close(): void {
 async function open(file: Blob, name: string): Promise<void> {
   close();
   try {
-    opened.value = await openPicture(file, name);
+    opened.value = await openImage(file, name);
     problem.value = null;
   } catch (why) {
     problem.value = why instanceof Error ? why.message : 'The picture could not be read.';

@@ -1,23 +1,23 @@
 <script setup lang="ts">
-import type { Blank, ShapePicture } from '@mivet/core';
+import type { Blank, ShapeViewModel } from '@mivet/core';
 import { formatLength, isRound, KINDS_OF_BLANK, READING_IN_SENTENCE, solidOf, sumTexts } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The sum from what was read to what the template needs, and how sure it is. */
-const props = defineProps<{ blank: Blank; picture: ShapePicture; unit: 'mm' | 'in'; projectId: string }>();
+const props = defineProps<{ blank: Blank; viewModel: ShapeViewModel; unit: 'mm' | 'in'; projectId: string }>();
 
 const mm = (v: number): string => formatLength(v, props.unit);
-const size = computed(() => props.picture.size);
+const size = computed(() => props.viewModel.size);
 const round = computed(() => isRound(props.blank.kind));
-const worst = computed(() => Math.max(props.picture.errors.gapRim, props.picture.errors.gapBase));
+const worst = computed(() => Math.max(props.viewModel.errors.gapRim, props.viewModel.errors.gapBase));
 /** On a strong taper the two ends of the seam are not as sure as each other. */
 const atBase = computed(() => {
-  const { gapRim, gapBase } = props.picture.errors;
+  const { gapRim, gapBase } = props.viewModel.errors;
   return Math.abs(gapRim - gapBase) < 0.05 ? '' : `, ±${mm(gapBase)} at the base`;
 });
 /** What the ends of the seam hang on most: of a curved side, the girth at one of its ends. */
 const weakest = computed(() => {
-  const { weakest: name } = props.picture.errors;
+  const { weakest: name } = props.viewModel.errors;
   if (!KINDS_OF_BLANK[props.blank.kind].byStations) return READING_IN_SENTENCE[name];
   return name === 'girthRim' ? 'the first girth' : 'the last girth';
 });
@@ -31,7 +31,7 @@ const sum = computed((): [string, string][] => {
   const { rim } = size.value;
   const cone = round.value && solidOf(size.value).curved === null;
   const signed = (mm: number): string => (mm < 0 ? 'Added' : 'Taken off');
-  const film = cone ? props.picture.template.cone.girthRim - rim.surface : 0;
+  const film = cone ? props.viewModel.template.cone.girthRim - rim.surface : 0;
   const lines: [string, number][] = [
     [cone ? 'Read at the rim' : 'Read', rim.read],
     [
@@ -53,7 +53,7 @@ const sum = computed((): [string, string][] => {
 });
 const facts = computed(() => KINDS_OF_BLANK[size.value.kind].facts?.(size.value, mm) ?? []);
 const agree = computed(() => {
-  if (props.blank.kind !== 'tapered' || props.picture.doubts.length) return null;
+  if (props.blank.kind !== 'tapered' || props.viewModel.doubts.length) return null;
   const { upright, side, sideFrom } = size.value;
   return props.blank.readings.upright && props.blank.readings.side
     ? { title: 'Side and height agree', why: `${mm(upright)} upright gives ${mm(side)} down the side.` }
@@ -76,7 +76,7 @@ const agree = computed(() => {
     <p class="fw-bold">
       {{
         round
-          ? `Expect the seam within ±${mm(picture.errors.gapRim)} at the rim${atBase}`
+          ? `Expect the seam within ±${mm(viewModel.errors.gapRim)} at the rim${atBase}`
           : `Expect each edge within ±${mm(worst)}`
       }}
     </p>

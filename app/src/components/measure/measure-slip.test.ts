@@ -41,7 +41,7 @@ describe('a curved side on the slip', () => {
     expect(bench.project.doc!.blank.stations).toHaveLength(6);
     await slip.get('button[aria-label="Take out height 6"]').trigger('click');
     await bench.settled();
-    expect(bench.picture.good!.size.kind).toBe('profile');
+    expect(bench.viewModel.good!.size.kind).toBe('profile');
     expect(slip.text()).toContain('What was read when');
   });
 
@@ -69,7 +69,7 @@ describe('a curved side on the slip', () => {
     await press(slip, 'Curved side');
     await bench.settled();
     expect(bench.project.doc!.blank.stations).toHaveLength(5);
-    expect(bench.picture.good).not.toBeNull();
+    expect(bench.viewModel.good).not.toBeNull();
   });
 });
 
@@ -82,13 +82,13 @@ describe('ways to lay it flat', () => {
     expect(ways.some((way) => /bands.*lies flat/.test(way))).toBe(true);
     await press(slip, 'End the band here');
     await bench.settled();
-    expect(bench.picture.good!.template.flattening.load).toBeLessThanOrEqual(1);
+    expect(bench.viewModel.good!.template.flattening.load).toBeLessThanOrEqual(1);
     await press(slip, /gores/);
     await bench.settled();
-    const gores = bench.picture.good!.panels.length;
+    const gores = bench.viewModel.good!.panels.length;
     await slip.get('button[aria-label="One more"]').trigger('click');
     await bench.settled();
-    expect(bench.picture.good!.panels).toHaveLength(gores + 1);
+    expect(bench.viewModel.good!.panels).toHaveLength(gores + 1);
     expect(slip.text()).toContain(`${gores + 1} pieces, each with its name`);
   });
 });

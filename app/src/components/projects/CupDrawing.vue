@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { frontOf, wholeTurns } from '@mivet/core';
-import type { Blank, Film, GoodPicture, NamePicture, SolidPicture } from '@mivet/core';
+import type { Blank, Film, GoodViewModel, NameViewModel, SolidViewModel } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { shapeOfBlank } from '../stage/solid-shape.ts';
 
 /** The blank seen level from the front, with what faces the viewer projected on it; for lists and bench pictures. */
 const props = defineProps<{
   blank: Blank;
-  picture: (SolidPicture & Partial<Pick<GoodPicture, 'pieces'>>) | null;
+  viewModel: (SolidViewModel & Partial<Pick<GoodViewModel, 'pieces'>>) | null;
   films: readonly Film[];
   /** What lies on it, when that is not what the picture has. */
-  pieces?: NamePicture['pieces'];
+  pieces?: NameViewModel['pieces'];
   /** Azimuth that is seen in the middle, rad; 0 is the front. */
   facing?: number;
 }>();
 const id = useId();
-const solid = computed(() => shapeOfBlank(props.blank, props.picture));
+const solid = computed(() => shapeOfBlank(props.blank, props.viewModel));
 const round = computed(() => solid.value.body === 'turned');
 const front = computed(() => frontOf(solid.value));
 const view = computed(() => {
@@ -25,7 +25,7 @@ const view = computed(() => {
 });
 const facing = computed(() => (round.value ? (props.facing ?? 0) : 0));
 const pieces = computed(() => {
-  const p = props.picture;
+  const p = props.viewModel;
   if (!p) return [];
   return (props.pieces ?? (p.pieces ?? []).filter((piece) => !piece.spare)).flatMap((piece) => {
     // As it is seen from there, with its middle within half a turn.

@@ -1,24 +1,24 @@
 <script setup lang="ts">
-import type { Film, PiecePicture, ShapePicture } from '@mivet/core';
+import type { Film, PieceViewModel, ShapeViewModel } from '@mivet/core';
 import { coneDevelopment } from '@mivet/core';
 import { computed } from 'vue';
 
 /** A still picture of the flat with its pieces. */
 const props = defineProps<{
-  picture: ShapePicture;
+  viewModel: ShapeViewModel;
   films: readonly Film[];
-  pieces?: readonly PiecePicture[];
+  pieces?: readonly PieceViewModel[];
   marks?: boolean;
 }>();
 const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
 const view = computed(() => {
-  const b = props.picture.band.bounds;
+  const b = props.viewModel.band.bounds;
   const pad = (b.maxX - b.minX) * 0.03;
   return `${b.minX - pad} ${-b.maxY - pad} ${b.maxX - b.minX + 2 * pad} ${b.maxY - b.minY + 2 * pad}`;
 });
 const markData = computed(() => {
-  const s = coneDevelopment(props.picture.template.cone);
-  const side = props.picture.size.side;
+  const s = coneDevelopment(props.viewModel.template.cone);
+  const side = props.viewModel.size.side;
   const line = (from: number, to: number): string =>
     `M${s.forward(0, from).x} ${-s.forward(0, from).y}L${s.forward(0, to).x} ${-s.forward(0, to).y}`;
   return line(0, side * 0.07) + line(side, side * 0.93);
@@ -27,15 +27,15 @@ const markData = computed(() => {
 
 <template>
   <svg :viewBox="view" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
-    <path :d="picture.outlineData" class="sheet" />
+    <path :d="viewModel.outlineData" class="sheet" />
     <path
-      v-for="p in pieces ?? picture.pieces.filter((piece) => !piece.spare)"
+      v-for="p in pieces ?? viewModel.pieces.filter((piece) => !piece.spare)"
       :key="p.id"
       :d="p.data"
       :fill="colours.get(p.film)"
       fill-rule="evenodd"
     />
-    <path :d="picture.outlineData" class="edge" />
+    <path :d="viewModel.outlineData" class="edge" />
     <path v-if="marks" :d="markData" class="edge" />
   </svg>
 </template>

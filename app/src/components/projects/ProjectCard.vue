@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { Project, ProjectPicture } from '@mivet/core';
+import type { Project, ProjectViewModel } from '@mivet/core';
 import { useIntersectionObserver } from '@vueuse/core';
 import { formatDistanceToNow, parseISO, isValid } from 'date-fns';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { pictureForList } from '../../composables/usePreviews.ts';
+import { viewModelForList } from '../../composables/usePreviews.ts';
 import CupDrawing from './CupDrawing.vue';
 import FlatDrawing from './FlatDrawing.vue';
 
 const props = defineProps<{ project: Project }>();
 const emit = defineEmits<{ remove: []; duplicate: [] }>();
 const card = ref<HTMLElement | null>(null);
-const picture = shallowRef<ProjectPicture | null>(null);
+const viewModel = shallowRef<ProjectViewModel | null>(null);
 const seen = ref(false);
 const failed = ref(false);
 const sure = ref(false);
@@ -23,24 +23,24 @@ watch(
   async () => {
     if (!seen.value) return;
     failed.value = false;
-    picture.value = await pictureForList(props.project).catch(() => {
+    viewModel.value = await viewModelForList(props.project).catch(() => {
       failed.value = true;
       return null;
     });
   },
   { immediate: true },
 );
-const good = computed(() => (picture.value?.ok ? picture.value : null));
+const good = computed(() => (viewModel.value?.ok ? viewModel.value : null));
 const when = computed(() => {
   const at = parseISO(props.project.changedAt);
   return isValid(at) ? formatDistanceToNow(at, { addSuffix: true }) : '';
 });
 const state = computed(() => {
   if (failed.value) return 'Too much for a picture here';
-  if (!picture.value) return '';
-  if (!picture.value.ok) return 'To be measured';
+  if (!viewModel.value) return '';
+  if (!viewModel.value.ok) return 'To be measured';
   if (props.project.items.length === 0) return 'Measured, no artwork yet';
-  const open = picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null).length;
+  const open = viewModel.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null).length;
   return open === 0 ? 'Ready to cut' : `${open} to look at`;
 });
 const link = computed(() => ({
@@ -53,8 +53,8 @@ const link = computed(() => ({
   <article ref="card">
     <RouterLink :to="link" class="open">
       <div class="pictures">
-        <div class="cup"><CupDrawing :blank="project.blank" :picture="good" :films="project.films" /></div>
-        <div class="flat"><FlatDrawing v-if="good" :picture="good" :films="project.films" /></div>
+        <div class="cup"><CupDrawing :blank="project.blank" :view-model="good" :films="project.films" /></div>
+        <div class="flat"><FlatDrawing v-if="good" :view-model="good" :films="project.films" /></div>
       </div>
       <h2>{{ project.name }}</h2>
       <p class="quiet">{{ project.blank.name }} · {{ state }}</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Project, SeenPicture, ShapePicture } from '@mivet/core';
+import type { Project, SeenViewModel, ShapeViewModel } from '@mivet/core';
 import { azimuthOfFacing, formatLength } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
@@ -8,9 +8,9 @@ import { askCore } from '../../workers/core-client.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 /** The blank as an eye sees it from one side: true perspective, its edges shaded where things look too narrow to be read. */
-const props = defineProps<{ project: Project; picture: ShapePicture }>();
+const props = defineProps<{ project: Project; viewModel: ShapeViewModel }>();
 const settings = useSettings();
-const round = computed(() => props.picture.template.closed);
+const round = computed(() => props.viewModel.template.closed);
 const SIDES = computed(() => {
   const toRad = (facing: 'front' | 'drinker' | 'room'): number => azimuthOfFacing(facing, 0, props.project.hand);
   return [
@@ -21,10 +21,10 @@ const SIDES = computed(() => {
   ];
 });
 const side = ref('front');
-const seen = shallowRef<SeenPicture | null>(null);
-const ask = takeLatest<SeenPicture | null>((made) => (seen.value = made));
+const seen = shallowRef<SeenViewModel | null>(null);
+const ask = takeLatest<SeenViewModel | null>((made) => (seen.value = made));
 watch(
-  [() => props.picture.pieces, side, () => settings.limits],
+  [() => props.viewModel.pieces, side, () => settings.limits],
   () => {
     const azimuth = SIDES.value.find(({ value }) => value === side.value)!.azimuth;
     void ask(askCore('seen', { project: props.project, azimuth, limits: settings.limits }).catch(() => null));

@@ -3,7 +3,7 @@ import { applyCommand, describeCommand, signatureOf, type Command, type Finding 
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useFiles } from '../../composables/useFiles.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
@@ -11,7 +11,7 @@ import FindingCard from './FindingCard.vue';
 import GlanceView from './GlanceView.vue';
 import WhatIf from './WhatIf.vue';
 
-const picture = usePicture();
+const viewModel = useViewModel();
 const project = useProject();
 const settings = useSettings();
 const view = useView();
@@ -19,19 +19,20 @@ const router = useRouter();
 const files = useFiles();
 const openedId = ref<string | null>(null);
 
-const findings = computed(() => (picture.picture?.ok ? picture.picture.findings : []));
+const findings = computed(() => (viewModel.viewModel?.ok ? viewModel.viewModel.findings : []));
 const opened = computed(() => findings.value.find((f) => f.finding.id === openedId.value)?.finding ?? null);
 const verdict = computed(() => {
-  const fails = picture.open.filter((f) => f.finding.severity === 'fails').length;
-  const looks = picture.open.length - fails;
-  if (picture.failure) return { title: 'Not judged', why: 'It could not be worked out, so nothing is said of it.' };
-  if (picture.awaited) return { title: 'Looking at it…', why: 'Readings, seam, zones, sizes and the load.' };
-  if (picture.picture?.ok && picture.picture.unjudged !== null)
+  const fails = viewModel.open.filter((f) => f.finding.severity === 'fails').length;
+  const looks = viewModel.open.length - fails;
+  if (viewModel.failure) return { title: 'Not judged', why: 'It could not be worked out, so nothing is said of it.' };
+  if (viewModel.awaited) return { title: 'Looking at it…', why: 'Readings, seam, zones, sizes and the load.' };
+  if (viewModel.viewModel?.ok && viewModel.viewModel.unjudged !== null)
     return { title: 'Not judged', why: 'So nothing is said of it; film is better not cut by it.' };
   // What was found is of the project as it was a moment ago.
-  if (picture.judging) return { title: 'Looking at it again…', why: 'What was found before stands below until then.' };
-  if (!picture.picture?.ok) return { title: 'Nothing to judge yet', why: 'The readings come first.' };
-  if (project.doc!.items.length === 0 && picture.open.length === 0)
+  if (viewModel.judging)
+    return { title: 'Looking at it again…', why: 'What was found before stands below until then.' };
+  if (!viewModel.viewModel?.ok) return { title: 'Nothing to judge yet', why: 'The readings come first.' };
+  if (project.doc!.items.length === 0 && viewModel.open.length === 0)
     return { title: 'Nothing to judge yet', why: 'Place some artwork; it is judged as you go.' };
   if (fails > 0)
     return {
@@ -51,10 +52,10 @@ const verdict = computed(() => {
 
 /** Whether there is a verdict on artwork. */
 const judged = computed(
-  () => picture.picture?.ok === true && picture.picture.unjudged === null && project.doc!.items.length > 0,
+  () => viewModel.viewModel?.ok === true && viewModel.viewModel.unjudged === null && project.doc!.items.length > 0,
 );
 
-const isRound = (): boolean => picture.good?.template.closed ?? true;
+const isRound = (): boolean => viewModel.good?.template.closed ?? true;
 const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean }[] = [
   { code: ['reading-implausible', 'reading-spread', 'reading-weak'], words: 'The readings agree' },
   { code: ['rim-zone'], words: 'Film keeps off the rim', when: isRound },
@@ -63,7 +64,7 @@ const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean 
   {
     code: ['wrinkle', 'stretch'],
     words: 'Every piece lies flat',
-    when: () => picture.good?.template.flattening.map !== null,
+    when: () => viewModel.good?.template.flattening.map !== null,
   },
   { code: ['handle-zone'], words: 'Film keeps off the handle', when: () => project.doc!.blank.handleWidthMm > 0 },
   {
@@ -79,23 +80,23 @@ const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean 
   {
     code: ['stack-thick', 'stack-unsupported', 'registration-missing', 'registration-costly'],
     words: 'Films lie well on each other',
-    when: () => (picture.good?.stack.layers.length ?? 0) > 1,
+    when: () => (viewModel.good?.stack.layers.length ?? 0) > 1,
   },
   {
     code: ['film-short', 'film-old'],
     words: 'There is film for it, and it is fresh',
-    when: () => picture.good?.sheet.usage.strips.some(({ from }) => from.kind !== 'unknown') ?? false,
+    when: () => viewModel.good?.sheet.usage.strips.some(({ from }) => from.kind !== 'unknown') ?? false,
   },
 ];
 /** A seam that could miss, or film that has to give: something to try out. */
 const canTry = computed(() => {
-  const template = picture.good?.template;
+  const template = viewModel.good?.template;
   if (!template) return false;
   return template.closed ? template.flattening.parts === 1 : template.flattening.map !== null;
 });
 /** What was looked at and gave nothing to say. */
 const quiet = computed(() => {
-  if (!picture.picture?.ok || picture.picture.unjudged !== null || project.doc!.items.length === 0) return [];
+  if (!viewModel.viewModel?.ok || viewModel.viewModel.unjudged !== null || project.doc!.items.length === 0) return [];
   const found = new Set(findings.value.map((f) => f.finding.code));
   return LOOKED_AT.filter((l) => (l.when?.() ?? true) && !l.code.some((c) => found.has(c))).map((l) => l.words);
 });
@@ -155,7 +156,7 @@ function withdraw(finding: Finding): void {
     <RouterLink
       v-if="judged"
       class="btn mt-2"
-      :class="picture.open.some((f) => f.finding.severity === 'fails') ? 'btn-outline-primary' : 'btn-primary'"
+      :class="viewModel.open.some((f) => f.finding.severity === 'fails') ? 'btn-outline-primary' : 'btn-primary'"
       :to="{ name: 'project', params: { id: project.doc!.id, stop: 'cut' } }"
       >Go on to Cut</RouterLink
     >
@@ -170,10 +171,14 @@ function withdraw(finding: Finding): void {
       {{ files.busy.value ? 'Writing it…' : 'Print a proof' }}
     </button>
     <p v-if="files.said.value" class="quiet small mt-2 mb-0" role="status">{{ files.said.value }}</p>
-    <GlanceView v-if="picture.good && project.doc!.items.length > 0" :project="project.doc!" :picture="picture.good" />
+    <GlanceView
+      v-if="viewModel.good && project.doc!.items.length > 0"
+      :project="project.doc!"
+      :view-model="viewModel.good"
+    />
     <WhatIf
-      v-if="canTry && picture.good"
-      :picture="picture.good"
+      v-if="canTry && viewModel.good"
+      :view-model="viewModel.good"
       :handle-width="project.doc!.blank.handleWidthMm"
       :lap-mm="project.doc!.seam.lapMm"
       :unit="settings.unit"

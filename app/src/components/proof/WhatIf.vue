@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ShapePicture, Trial } from '@mivet/core';
+import type { ShapeViewModel, Trial } from '@mivet/core';
 import { formatLength, NO_TRIAL, ringsData, tryOut, widestPulled } from '@mivet/core';
 import { computed, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useView, type ShownTrial } from '../../stores/view.ts';
@@ -8,15 +8,15 @@ import { useView, type ShownTrial } from '../../stores/view.ts';
  * Trying out what goes wrong: sliders for how the cup, the hand and the film may be off; the seam as it would then look, and
  * both pictures of the blank along with it.
  */
-const props = defineProps<{ picture: ShapePicture; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
+const props = defineProps<{ viewModel: ShapeViewModel; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
 const id = useId();
 const view = useView();
 const trial = shallowRef<Trial>(NO_TRIAL);
-const cone = computed(() => props.picture.template.cone);
+const cone = computed(() => props.viewModel.template.cone);
 const outcome = computed(() => tryOut(cone.value, trial.value, props.handleWidth));
 /** Whether it closes in one, so that there is a seam to look at; and whether it curves both ways, so that film has to give. */
-const closes = computed(() => props.picture.template.closed && props.picture.template.flattening.parts === 1);
-const curves = computed(() => props.picture.template.flattening.map !== null);
+const closes = computed(() => props.viewModel.template.closed && props.viewModel.template.flattening.parts === 1);
+const curves = computed(() => props.viewModel.template.flattening.map !== null);
 const straight = computed(() => Math.abs(cone.value.girthRim - cone.value.girthBase) < 0.01);
 const mm = (v: number): string => formatLength(v, props.unit);
 const signed = (v: number): string => (Math.abs(v) < 0.05 ? mm(0) : `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`);
@@ -76,12 +76,12 @@ function set(key: keyof Trial, event: Event): void {
 
 /** Pieces that ask more than film gives that is stiffer by so much. */
 const stiff = computed(
-  () => new Set(props.picture.pieces.filter((p) => !p.spare && (p.asks ?? 0) > left.value).map((p) => p.id)),
+  () => new Set(props.viewModel.pieces.filter((p) => !p.spare && (p.asks ?? 0) > left.value).map((p) => p.id)),
 );
 const left = computed(() => 1 - trial.value.stifferPercent / 100);
 const filmSays = computed(() => {
-  const { give, widest } = props.picture.template.flattening;
-  const all = props.picture.pieces.filter((p) => !p.spare).length;
+  const { give, widest } = props.viewModel.template.flattening;
+  const all = props.viewModel.pieces.filter((p) => !p.spare).length;
   const pieces =
     stiff.value.size === 0 ? 'Every piece lies flat.' : `${stiff.value.size} of ${all} pieces would not lie flat.`;
   if (!widest || widest.strip <= 0) return pieces;
@@ -93,7 +93,7 @@ const filmSays = computed(() => {
 const shown = computed((): ShownTrial | null => {
   const o = outcome.value;
   if (trial.value === NO_TRIAL) return null;
-  const ring = closes.value && o ? o.outline(props.picture.template.region) : null;
+  const ring = closes.value && o ? o.outline(props.viewModel.template.region) : null;
   return {
     layAt: ring && o ? o.layAt : null,
     ghost: ring ? ringsData([ring]) : '',

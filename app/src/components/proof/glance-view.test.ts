@@ -20,7 +20,7 @@ const lane = all.find((p) => p.id === 'demo-lane')!;
 describe('In one glance', () => {
   it('shows what is on the side that is looked at', async () => {
     const bench = await openWorkbench(mug);
-    const view = bench.mount(GlanceView, { project: mug, picture: bench.picture.good });
+    const view = bench.mount(GlanceView, { project: mug, viewModel: bench.viewModel.good });
     await until(() => view.find('svg').exists());
     const films = (): string[] => view.findAll('path[fill-rule=evenodd]').map((p) => p.attributes('fill')!);
     const [deepWater, ensign] = ['#0F4C5C', '#E0623A'];
@@ -34,7 +34,7 @@ describe('In one glance', () => {
 
   it('tells from where it is seen, and how wide words may be, by the limits', async () => {
     const bench = await openWorkbench(tumbler);
-    const view = bench.mount(GlanceView, { project: tumbler, picture: bench.picture.good });
+    const view = bench.mount(GlanceView, { project: tumbler, viewModel: bench.viewModel.good });
     await until(() => /Words up to 65\.\d mm/.test(view.text()));
     expect(view.text()).toContain('Seen from 500 mm');
     useSettings().limits = { glanceDistance: 250 };
@@ -43,7 +43,7 @@ describe('In one glance', () => {
 
   it('looks at a face straight on, with no sides to choose', async () => {
     const bench = await openWorkbench(lane);
-    const view = bench.mount(GlanceView, { project: lane, picture: bench.picture.good });
+    const view = bench.mount(GlanceView, { project: lane, viewModel: bench.viewModel.good });
     await until(() => view.find('svg').exists());
     expect(view.findAll('button')).toHaveLength(0);
     expect(view.text()).not.toContain('Words up to');

@@ -16,7 +16,7 @@ const [tumbler, mug] = demoProjects('2026-05-04T10:00:00.000Z') as [Project, Pro
 describe('What if', () => {
   it('says what the seam would show, in numbers that follow the sliders, and goes back to what was read', async () => {
     const bench = await openWorkbench(tumbler);
-    const view = bench.mount(WhatIf, { picture: bench.picture.good, handleWidth: 0, lapMm: 1, unit: 'mm' });
+    const view = bench.mount(WhatIf, { viewModel: bench.viewModel.good, handleWidth: 0, lapMm: 1, unit: 'mm' });
     expect(view.text()).toContain('At the seam they meet.');
     // Nothing to go back from yet.
     expect(view.text()).not.toContain('As it was read');
@@ -41,7 +41,7 @@ describe('What if', () => {
 
   it('has one girth for a straight blank', async () => {
     const bench = await openWorkbench(mug);
-    const view = bench.mount(WhatIf, { picture: bench.picture.good, handleWidth: 22, lapMm: 0, unit: 'mm' });
+    const view = bench.mount(WhatIf, { viewModel: bench.viewModel.good, handleWidth: 22, lapMm: 0, unit: 'mm' });
     const labels = view.findAll('label').map((l) => l.text());
     expect(labels).toContain('The girth is more by');
     expect(labels).not.toContain('The base is more by');

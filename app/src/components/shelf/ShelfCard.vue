@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import type { ProjectPicture, ShelfBlank } from '@mivet/core';
+import type { ProjectViewModel, ShelfBlank } from '@mivet/core';
 import { formatLength, KINDS_OF_BLANK, sizeBlank } from '@mivet/core';
 import { computed, onMounted, shallowRef } from 'vue';
-import { pictureOfBlank } from '../../composables/usePreviews.ts';
+import { viewModelOfBlank } from '../../composables/usePreviews.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 
 const props = defineProps<{ entry: ShelfBlank; unit: 'mm' | 'in' }>();
 const emit = defineEmits<{ use: [] }>();
-const picture = shallowRef<ProjectPicture | null>(null);
+const viewModel = shallowRef<ProjectViewModel | null>(null);
 onMounted(async () => {
-  picture.value = await pictureOfBlank(props.entry.blank, props.entry.changedAt).catch(() => null);
+  viewModel.value = await viewModelOfBlank(props.entry.blank, props.entry.changedAt).catch(() => null);
 });
-const good = computed(() => (picture.value?.ok ? picture.value : null));
+const good = computed(() => (viewModel.value?.ok ? viewModel.value : null));
 /** Worked out on the spot: while its picture is still being made, nothing false is said of it. */
 const sizes = computed(() => {
   const sized = sizeBlank(props.entry.blank);
@@ -26,7 +26,7 @@ const sizes = computed(() => {
 <template>
   <article>
     <button type="button" class="use" :aria-label="`New project on ${entry.blank.name}`" @click="emit('use')">
-      <span class="cup"><CupDrawing :blank="entry.blank" :picture="good" :films="[]" /></span>
+      <span class="cup"><CupDrawing :blank="entry.blank" :view-model="good" :films="[]" /></span>
       <span class="words">
         <span class="fw-bold d-block">{{ entry.blank.name }}</span>
         <span v-for="line in sizes" :key="line" class="dims d-block">{{ line }}</span>

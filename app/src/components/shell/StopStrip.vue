@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { STOPS, type Stop } from '../../composables/stops.ts';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import TapeTicks from './TapeTicks.vue';
 
 defineProps<{ current: Stop }>();
 const project = useProject();
-const store = usePicture();
+const store = useViewModel();
 const LABELS: Record<Stop, string> = {
   measure: 'Measure',
   flat: 'Flat',
@@ -28,24 +28,24 @@ interface StopState {
 
 const stops = computed((): StopState[] => {
   const doc = project.doc;
-  const picture = store.picture;
-  const fine = picture?.ok === true && picture.unjudged === null;
-  const doubts = picture?.doubts.length ?? 0;
-  const steps = fine ? picture.steps.length : 0;
+  const viewModel = store.viewModel;
+  const fine = viewModel?.ok === true && viewModel.unjudged === null;
+  const doubts = viewModel?.doubts.length ?? 0;
+  const steps = fine ? viewModel.steps.length : 0;
   const done = doc?.bench.doneSteps.length ?? 0;
   const open = store.open.length;
   const state = (stop: Stop): Pick<StopState, 'ready' | 'count'> => {
     switch (stop) {
       case 'measure':
-        return { ready: picture?.ok === true && doubts === 0, count: doubts };
+        return { ready: viewModel?.ok === true && doubts === 0, count: doubts };
       case 'flat':
-        return { ready: picture?.ok === true, count: 0 };
+        return { ready: viewModel?.ok === true, count: 0 };
       case 'artwork':
         return { ready: (doc?.items.length ?? 0) > 0, count: 0 };
       case 'proof':
         return { ready: fine && (doc?.items.length ?? 0) > 0 && open === 0 && store.current, count: open };
       case 'cut':
-        return { ready: false, count: fine ? picture.sheet.plan.tooLarge.length : 0 };
+        return { ready: false, count: fine ? viewModel.sheet.plan.tooLarge.length : 0 };
       case 'bench':
         return { ready: steps > 0 && done >= steps, count: 0 };
       case 'log':

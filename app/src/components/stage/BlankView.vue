@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Blank, Film, Place, ShapePicture } from '@mivet/core';
+import type { Blank, Film, Place, ShapeViewModel } from '@mivet/core';
 import { promiseTimeout, until, useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
@@ -11,7 +11,7 @@ import { shapeOfBlank, solidOfBlank } from './solid-shape.ts';
 
 const props = defineProps<{
   blank: Blank;
-  picture: ShapePicture | null;
+  viewModel: ShapeViewModel | null;
   films: readonly Film[];
   zones: DrawnZones;
   facing: number;
@@ -35,9 +35,9 @@ const tilted = ref(0);
 let paintedAt = 0;
 let paintedDetail = 1;
 
-const shape = computed(() => shapeOfBlank(props.blank, props.picture));
+const shape = computed(() => shapeOfBlank(props.blank, props.viewModel));
 const tape = computed(
-  () => props.asked && solidOfBlank(props.blank, props.picture).tapeFor(props.asked, props.blank, shape.value),
+  () => props.asked && solidOfBlank(props.blank, props.viewModel).tapeFor(props.asked, props.blank, shape.value),
 );
 
 let waiting = 0;
@@ -57,12 +57,12 @@ function paintNow(): void {
   const now = performance.now();
   if (now - paintedAt < 400) scene.hurry();
   paintedAt = now;
-  if (props.picture)
+  if (props.viewModel)
     paintArt(
       artCanvas,
       {
         ...props,
-        picture: props.picture,
+        viewModel: props.viewModel,
         trial: props.trial ?? null,
         colour: props.blank.colour,
         above: shape.value.above,
@@ -82,7 +82,7 @@ function paintNow(): void {
 
 /** Waits, but not long, for the flat to be worked out and drawn: building the solid can hold the page up. */
 onMounted(async () => {
-  if (!props.picture) await Promise.race([until(() => props.picture).toBeTruthy(), promiseTimeout(700)]);
+  if (!props.viewModel) await Promise.race([until(() => props.viewModel).toBeTruthy(), promiseTimeout(700)]);
   await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(drawn, 100))));
   if (!canvas.value) return;
   try {
@@ -116,7 +116,7 @@ watch(
   },
 );
 watch(
-  () => [props.picture, props.zones, props.selectedId, props.highlighted, props.films, props.trial] as const,
+  () => [props.viewModel, props.zones, props.selectedId, props.highlighted, props.films, props.trial] as const,
   paint,
 );
 watch(
@@ -157,7 +157,7 @@ function move(event: PointerEvent): void {
 function up(event: PointerEvent): void {
   if (grabbed && !grabbed.moved) {
     const spot = scene?.pick(event.offsetX, event.offsetY);
-    const hit = spot ? props.picture?.pieces.findLast((p) => covers(p.rings, spot)) : undefined;
+    const hit = spot ? props.viewModel?.pieces.findLast((p) => covers(p.rings, spot)) : undefined;
     emit('select', hit?.itemIds[0] ?? null);
   }
   grabbed = null;
@@ -165,7 +165,7 @@ function up(event: PointerEvent): void {
 
 /** Even-odd test on the unrolled side. */
 function covers(rings: readonly Float64Array[], spot: Spot): boolean {
-  const x = spot.azimuth * (props.picture?.meanRadius ?? 1);
+  const x = spot.azimuth * (props.viewModel?.meanRadius ?? 1);
   const y = -spot.slant;
   let inside = false;
   for (const ring of rings)

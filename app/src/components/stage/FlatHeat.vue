@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { FilmGive, PanelPicture } from '@mivet/core';
+import type { FilmGive, PanelViewModel } from '@mivet/core';
 import { strainColour } from './strain-colour.ts';
 
 /** The strain that film takes, on one panel of the flat. */
-defineProps<{ panel: PanelPicture; give: FilmGive; scale: number }>();
+defineProps<{ panel: PanelViewModel; give: FilmGive; scale: number }>();
 </script>
 
 <template>

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import type { Film, ShapePicture } from '@mivet/core';
+import type { Film, ShapeViewModel } from '@mivet/core';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
 
 /** The panels, bands or gores that a side is divided into, as they are printed and cut. */
-const props = defineProps<{ picture: ShapePicture; films: readonly Film[]; heat: boolean }>();
+const props = defineProps<{ viewModel: ShapeViewModel; films: readonly Film[]; heat: boolean }>();
 const svg = ref<SVGSVGElement | null>(null);
 const { width, height } = useElementSize(svg);
 const box = computed(() => {
-  const all = props.picture.panels.map((p) => p.bounds);
+  const all = props.viewModel.panels.map((p) => p.bounds);
   const [minX, maxX] = [Math.min(...all.map((b) => b.minX)), Math.max(...all.map((b) => b.maxX))];
   const [minY, maxY] = [Math.min(...all.map((b) => b.minY)), Math.max(...all.map((b) => b.maxY))];
   return { x: minX, y: -maxY, w: maxX - minX, h: maxY - minY };
 });
 const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
-const whole = computed(() => props.picture.pieces.filter((p) => !p.spare));
+const whole = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 const scale = computed(() =>
   Math.max(0.05, Math.min((width.value - 60) / box.value.w, (height.value - 140) / box.value.h)),
 );
@@ -32,13 +32,13 @@ const view = computed(() => {
     ref="svg"
     :viewBox="view"
     role="img"
-    :aria-label="`The template in ${picture.panels.length} pieces: ${picture.panels.map((p) => p.name).join(', ')}`"
+    :aria-label="`The template in ${viewModel.panels.length} pieces: ${viewModel.panels.map((p) => p.name).join(', ')}`"
   >
     <defs>
       <StrainHatch :scale="scale" />
     </defs>
-    <path v-for="panel in picture.panels" :key="panel.name" :d="panel.data" class="sheet" />
-    <template v-if="picture.onSheets">
+    <path v-for="panel in viewModel.panels" :key="panel.name" :d="panel.data" class="sheet" />
+    <template v-if="viewModel.onSheets">
       <path
         v-for="piece in whole"
         :key="piece.id"
@@ -48,8 +48,8 @@ const view = computed(() => {
         class="piece"
       />
     </template>
-    <g v-for="panel in picture.panels" :key="panel.name">
-      <FlatHeat v-if="heat" :panel="panel" :give="picture.template.flattening.give" :scale="scale" />
+    <g v-for="panel in viewModel.panels" :key="panel.name">
+      <FlatHeat v-if="heat" :panel="panel" :give="viewModel.template.flattening.give" :scale="scale" />
       <path :d="panel.data" class="edge" />
       <path :d="panel.marks" class="edge" />
       <text

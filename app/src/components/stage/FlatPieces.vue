@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Film, PiecePicture } from '@mivet/core';
+import type { Film, PieceViewModel } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The pieces of film on the flat, apart from the rest: nothing else that moves makes them be drawn again. */
 const props = defineProps<{
-  pieces: readonly PiecePicture[];
+  pieces: readonly PieceViewModel[];
   films: readonly Film[];
   selectedId: string | null;
   editable: boolean;
@@ -13,7 +13,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ press: [event: PointerEvent, itemId: string | null] }>();
 const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
-const isSelected = (piece: PiecePicture): boolean => piece.itemIds.includes(props.selectedId ?? '');
+const isSelected = (piece: PieceViewModel): boolean => piece.itemIds.includes(props.selectedId ?? '');
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Film, Place, ShapePicture } from '@mivet/core';
+import type { Film, Place, ShapeViewModel } from '@mivet/core';
 import { coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { select } from 'd3-selection';
@@ -14,7 +14,7 @@ import FlatPieces from './FlatPieces.vue';
 import FlatViewRulers from './FlatViewRulers.vue';
 
 const props = defineProps<{
-  picture: ShapePicture;
+  viewModel: ShapeViewModel;
   films: readonly Film[];
   zones: DrawnZones;
   unit: 'mm' | 'in';
@@ -37,11 +37,11 @@ const emit = defineEmits<{
 const svg = ref<SVGSVGElement | null>(null);
 const { width, height } = useElementSize(svg);
 const userZoom = ref({ k: 1, x: 0, y: 0 });
-const surface = computed(() => coneDevelopment(props.picture.template.cone));
+const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
 
 /** px per mm and the shift that put the template in the middle, with room for the rulers. */
 const fit = computed(() => {
-  const { minX, maxX, minY, maxY } = props.picture.band.bounds;
+  const { minX, maxX, minY, maxY } = props.viewModel.band.bounds;
   const room = { left: 54, right: 30, top: 78, bottom: props.dims ? 96 : 60 };
   const w = Math.max(60, width.value - room.left - room.right);
   const h = Math.max(60, height.value - room.top - room.bottom);
@@ -60,20 +60,20 @@ const transform = computed(() => {
 /** Pieces that would no longer lie flat in what is tried out. */
 const stiff = computed(() => {
   const { trial } = props;
-  return trial ? props.picture.pieces.filter((p) => !p.spare && trial.stiff.has(p.id)) : [];
+  return trial ? props.viewModel.pieces.filter((p) => !p.spare && trial.stiff.has(p.id)) : [];
 });
-const zoneShapes = computed(() => zonePaths(surface.value, props.picture, props.picture.band.region, props.zones));
+const zoneShapes = computed(() => zonePaths(surface.value, props.viewModel, props.viewModel.band.region, props.zones));
 const glanceLines = computed(() =>
-  (props.zones.glance ?? []).map((azimuth) => line(azimuth, 0, azimuth, props.picture.size.side)),
+  (props.zones.glance ?? []).map((azimuth) => line(azimuth, 0, azimuth, props.viewModel.size.side)),
 );
 /** Spares lie beside the wrap; they are shown with the sheets. */
-const onWrap = computed(() => props.picture.pieces.filter((p) => !p.spare));
+const onWrap = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 const spotAt = computed(() => (props.spot ? surface.value.forward(props.spot.azimuth, props.spot.slant) : null));
 const ringData = computed(() =>
-  props.highlighted ? placeData(surface.value, props.picture, props.highlighted, 3 / scale.value) : null,
+  props.highlighted ? placeData(surface.value, props.viewModel, props.highlighted, 3 / scale.value) : null,
 );
 const dimensions = computed(() => {
-  const { template, size, band } = props.picture;
+  const { template, size, band } = props.viewModel;
   const { region } = band;
   const px = 1 / scale.value;
   const at = (azimuth: number, slant: number): { x: number; y: number } => {
@@ -139,7 +139,10 @@ function pointerDown(event: PointerEvent, itemId: string | null): void {
 function pointerMove(event: PointerEvent): void {
   const at = spotOf(event);
   const inside =
-    at !== null && at.slant >= -2 && at.slant <= props.picture.size.side + 2 && Math.abs(at.azimuth) <= Math.PI * 1.02;
+    at !== null &&
+    at.slant >= -2 &&
+    at.slant <= props.viewModel.size.side + 2 &&
+    Math.abs(at.azimuth) <= Math.PI * 1.02;
   emit('spot', inside ? at : null);
   if (!dragging || !at) return;
   moving.value = true;
@@ -172,7 +175,7 @@ defineExpose({ showAll });
     ref="svg"
     class="flat"
     role="img"
-    :aria-label="`Flat template, ${picture.template.rimLength.toFixed(1)} mm ${picture.template.closed ? 'along the rim edge' : 'across'}, with ${picture.pieces.length} pieces of film`"
+    :aria-label="`Flat template, ${viewModel.template.rimLength.toFixed(1)} mm ${viewModel.template.closed ? 'along the rim edge' : 'across'}, with ${viewModel.pieces.length} pieces of film`"
     @pointermove="pointerMove"
     @pointerup="pointerUp"
     @pointercancel="pointerUp"
@@ -199,14 +202,14 @@ defineExpose({ showAll });
         <path d="M0 0V6" stroke="var(--on-sheet-2)" stroke-width="1" opacity="0.6" />
       </pattern>
       <StrainHatch :scale="scale" />
-      <clipPath id="on-band"><path :d="picture.outlineData" /></clipPath>
+      <clipPath id="on-band"><path :d="viewModel.outlineData" /></clipPath>
     </defs>
     <g :transform="transform">
-      <path :d="picture.outlineData" class="sheet" fill-rule="evenodd" />
+      <path :d="viewModel.outlineData" class="sheet" fill-rule="evenodd" />
       <FlatHeat
-        v-if="zones.strain && picture.panels.length === 1"
-        :panel="picture.panels[0]!"
-        :give="picture.template.flattening.give"
+        v-if="zones.strain && viewModel.panels.length === 1"
+        :panel="viewModel.panels[0]!"
+        :give="viewModel.template.flattening.give"
         :scale="scale"
       />
       <g clip-path="url(#on-band)">
@@ -222,12 +225,12 @@ defineExpose({ showAll });
         @press="pointerDown"
       />
       <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
-      <path :d="picture.outlineData" class="edge" />
-      <path v-if="zones.seam && picture.seamLines" :d="picture.seamLines" class="seam" />
-      <path v-if="zones.slits && picture.tapeSlits" :d="picture.tapeSlits" class="slits" />
+      <path :d="viewModel.outlineData" class="edge" />
+      <path v-if="zones.seam && viewModel.seamLines" :d="viewModel.seamLines" class="seam" />
+      <path v-if="zones.slits && viewModel.tapeSlits" :d="viewModel.tapeSlits" class="slits" />
       <path v-if="trial?.ghost" :d="trial.ghost" class="ghost" />
       <path v-for="p in stiff" :key="p.id" :d="p.data" class="stiff" />
-      <FlatViewRulers :picture="picture" :scale="scale" :unit="unit" />
+      <FlatViewRulers :view-model="viewModel" :scale="scale" :unit="unit" />
       <g v-if="dims" class="dimension dims">
         <text
           v-for="d in dimensions"
@@ -242,7 +245,7 @@ defineExpose({ showAll });
         </text>
       </g>
       <path v-if="ringData" :d="ringData" class="ring" />
-      <FlatGuides v-if="guides" :guides="guides" :surface="surface" :scale="scale" :side="picture.size.side" />
+      <FlatGuides v-if="guides" :guides="guides" :surface="surface" :scale="scale" :side="viewModel.size.side" />
       <g v-else-if="spotAt" class="spot" :transform="`translate(${spotAt.x} ${-spotAt.y})`">
         <path :d="`M${-crossArm} 0H${crossArm}M0 ${-crossArm}V${crossArm}`" />
         <circle :r="crossArm * 0.62" />

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { ShapePicture } from '@mivet/core';
+import type { ShapeViewModel } from '@mivet/core';
 import { coneDevelopment, pathData } from '@mivet/core';
 import { computed } from 'vue';
 
 /** Two measuring tapes: one bent along the rim edge, zero in front; one down the left side, zero at the rim. */
-const props = defineProps<{ picture: ShapePicture; scale: number; unit: 'mm' | 'in' }>();
+const props = defineProps<{ viewModel: ShapeViewModel; scale: number; unit: 'mm' | 'in' }>();
 
-const surface = computed(() => coneDevelopment(props.picture.template.cone));
+const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
 const px = computed(() => 1 / props.scale);
 /** Ticks every `small`, longer every `middle`, numbered every `big`; mm. */
 const steps = computed(() => {
@@ -18,7 +18,7 @@ const steps = computed(() => {
 const rim = computed(() => {
   const near = 8 * px.value;
   const far = 27 * px.value;
-  const { left, right } = props.picture.band.region;
+  const { left, right } = props.viewModel.band.region;
   const s = surface.value;
   const r = s.radiusAt(0);
   const taper = r - s.radiusAt(1);
@@ -50,8 +50,8 @@ const rim = computed(() => {
 
 const side = computed(() => {
   const s = surface.value;
-  const { left } = props.picture.band.region;
-  const length = props.picture.size.side;
+  const { left } = props.viewModel.band.region;
+  const length = props.viewModel.size.side;
   const a = s.forward(left[0], 0);
   const b = s.forward(left[1], length);
   const ux = (b.x - a.x) / length;

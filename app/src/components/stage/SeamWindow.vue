@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { AtSeam, Command, Film, JudgedPicture, ShapePicture } from '@mivet/core';
+import type { AtSeam, Command, Film, JudgedViewModel, ShapeViewModel } from '@mivet/core';
 import { coneDevelopment, describeCommand, formatLength, pathData } from '@mivet/core';
 import { computed, ref } from 'vue';
 import SeamCuts from './SeamCuts.vue';
 
 /** Both ends that meet at a seam brought together, as they will meet on the blank. */
 const props = defineProps<{
-  picture: ShapePicture;
-  findings: readonly JudgedPicture[];
+  viewModel: ShapeViewModel;
+  findings: readonly JudgedViewModel[];
   films: readonly Film[];
   unit: 'mm' | 'in';
   lap: number;
@@ -23,27 +23,27 @@ const emit = defineEmits<{
 
 const HALF = 60;
 const index = ref(0);
-const which = computed(() => Math.min(index.value, props.picture.seams.length - 1));
-const seam = computed(() => props.picture.seams[which.value]!);
-const surface = computed(() => coneDevelopment(props.picture.template.cone));
+const which = computed(() => Math.min(index.value, props.viewModel.seams.length - 1));
+const seam = computed(() => props.viewModel.seams[which.value]!);
+const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
 const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
-const half = computed(() => HALF / props.picture.meanRadius);
+const half = computed(() => HALF / props.viewModel.meanRadius);
 const outline = computed(() =>
   pathData(
     surface.value.outline({
       left: [-half.value, -half.value],
       right: [half.value, half.value],
-      slant: [0, props.picture.size.side],
+      slant: [0, props.viewModel.size.side],
     }),
   ),
 );
 /** As much of the height as carries film near the seam, so that the joint is seen large. */
 const band = computed((): [number, number] => {
   const at = [seam.value.azimuth, seam.value.azimuth + 2 * Math.PI];
-  const near = props.picture.pieces.filter(
+  const near = props.viewModel.pieces.filter(
     (p) => !p.spare && at.some((a) => p.azimuths[1] > a - half.value && p.azimuths[0] < a + half.value),
   );
-  const side = props.picture.size.side;
+  const side = props.viewModel.size.side;
   if (near.length === 0) return [0, side];
   return [
     Math.max(0, Math.min(...near.map((p) => p.slants[0])) - 6),
@@ -69,10 +69,10 @@ function move(itemId: string): void {
   if (off) emit('move', off.command);
 }
 const cuts = computed(() =>
-  props.picture.cuts
+  props.viewModel.cuts
     .filter((cut) => cut.seam === which.value)
     .map(({ itemId, copy, cutMm }) => {
-      const copies = props.picture.items.find((i) => i.itemId === itemId)?.copies.length ?? 1;
+      const copies = props.viewModel.items.find((i) => i.itemId === itemId)?.copies.length ?? 1;
       const name = props.names.get(itemId) ?? 'A piece';
       return {
         itemId,
@@ -86,7 +86,7 @@ const cuts = computed(() =>
 );
 const words = computed(() => {
   const mm = (v: number): string => formatLength(v, props.unit);
-  const { gapRim, gapBase } = props.picture.errors;
+  const { gapRim, gapBase } = props.viewModel.errors;
   if (seam.value.cutMm < 0.05)
     return {
       title: 'Nothing crosses the seam.',
@@ -110,13 +110,13 @@ const words = computed(() => {
     <div class="words">
       <div class="head">
         <h2 class="dims">Seam window</h2>
-        <span v-if="picture.seams.length > 1" class="pages">
+        <span v-if="viewModel.seams.length > 1" class="pages">
           <button
-            v-for="(_, i) in picture.seams"
+            v-for="(_, i) in viewModel.seams"
             :key="i"
             type="button"
             :aria-pressed="i === which"
-            :aria-label="`Seam ${i + 1} of ${picture.seams.length}`"
+            :aria-label="`Seam ${i + 1} of ${viewModel.seams.length}`"
             @click="index = i"
           >
             {{ i + 1 }}

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useView } from '../../stores/view.ts';
 
 const view = useView();
-const picture = usePicture();
-const round = computed(() => picture.shape?.template.closed ?? true);
-const slit = computed(() => (picture.shape?.tapeSlits ?? '') !== '');
-const strained = computed(() => (picture.shape?.template.flattening.map ?? null) !== null);
+const viewModel = useViewModel();
+const round = computed(() => viewModel.shape?.template.closed ?? true);
+const slit = computed(() => (viewModel.shape?.tapeSlits ?? '') !== '');
+const strained = computed(() => (viewModel.shape?.template.flattening.map ?? null) !== null);
 </script>
 
 <template>

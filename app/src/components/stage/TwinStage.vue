@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { applyCommand, type AtSeam, type Command } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { usePicture } from '../../stores/picture.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
@@ -18,7 +18,7 @@ const BlankView = defineAsyncComponent(() => import('./BlankView.vue'));
 
 const props = defineProps<{ dims?: boolean; editable?: boolean; seam?: boolean }>();
 const project = useProject();
-const picture = usePicture();
+const viewModel = useViewModel();
 const settings = useSettings();
 const view = useView();
 const zones = useZones();
@@ -32,7 +32,7 @@ const columns = computed(() =>
 );
 const blank = computed(() => project.doc!.blank);
 const sizes = computed(() => {
-  const p = picture.shape;
+  const p = viewModel.shape;
   if (!p) return '';
   const round = (mm: number): string => (settings.unit === 'mm' ? mm.toFixed(0) : (mm / 25.4).toFixed(2));
   if (props.dims && p.panels.length > 1) return `in ${p.panels.length} pieces`;
@@ -42,14 +42,16 @@ const sizes = computed(() => {
 const showSeamWindow = computed(
   () =>
     props.seam &&
-    picture.shape !== null &&
-    picture.shape.template.closed &&
-    picture.shape.seams.length > 0 &&
-    picture.shape.pieces.length > 0,
+    viewModel.shape !== null &&
+    viewModel.shape.template.closed &&
+    viewModel.shape.seams.length > 0 &&
+    viewModel.shape.pieces.length > 0,
 );
 
 /** Whether the sheets that are printed are others than the flat of the whole band. */
-const onSheets = computed(() => picture.shape !== null && (picture.shape.panels.length > 1 || !picture.shape.asBand));
+const onSheets = computed(
+  () => viewModel.shape !== null && (viewModel.shape.panels.length > 1 || !viewModel.shape.asBand),
+);
 const names = computed(() => new Map(project.doc!.items.map((item) => [item.id, itemTitle(item)])));
 function atSeam(itemId: string, copy: number, does: AtSeam['do'] | 'butt'): void {
   project.edit('Deal with a piece at the seam', (p) => {
@@ -87,7 +89,7 @@ function splitByKey(event: KeyboardEvent): void {
         <h2 class="pane-title dims">On the blank</h2>
         <BlankView
           :blank="blank"
-          :picture="picture.shape"
+          :view-model="viewModel.shape"
           :films="project.doc!.films"
           :zones="zones"
           :facing="view.facing"
@@ -119,14 +121,14 @@ function splitByKey(event: KeyboardEvent): void {
           Laid flat <span class="sizes">{{ sizes }}</span>
         </h2>
         <FlatPanels
-          v-if="dims && picture.shape && onSheets"
-          :picture="picture.shape"
+          v-if="dims && viewModel.shape && onSheets"
+          :view-model="viewModel.shape"
           :films="project.doc!.films"
           :heat="view.showStrain"
         />
         <FlatView
-          v-else-if="picture.shape"
-          :picture="picture.shape"
+          v-else-if="viewModel.shape"
+          :view-model="viewModel.shape"
           :films="project.doc!.films"
           :zones="zones"
           :unit="settings.unit"
@@ -143,8 +145,8 @@ function splitByKey(event: KeyboardEvent): void {
           @drag-move="drag.move"
           @drag-end="drag.end"
         />
-        <p v-else-if="picture.awaited" class="nothing quiet" role="status">Working it out…</p>
-        <p v-else-if="picture.instead" class="nothing quiet">{{ picture.instead }}</p>
+        <p v-else-if="viewModel.awaited" class="nothing quiet" role="status">Working it out…</p>
+        <p v-else-if="viewModel.instead" class="nothing quiet">{{ viewModel.instead }}</p>
         <p v-else class="nothing quiet">The flat template appears here once the readings are in.</p>
         <slot name="under-flat" />
       </section>
@@ -152,8 +154,8 @@ function splitByKey(event: KeyboardEvent): void {
     </div>
     <SeamWindow
       v-if="showSeamWindow"
-      :picture="picture.shape!"
-      :findings="picture.good?.findings ?? []"
+      :view-model="viewModel.shape!"
+      :findings="viewModel.good?.findings ?? []"
       :films="project.doc!.films"
       :unit="settings.unit"
       :lap="project.doc!.seam.lapMm"

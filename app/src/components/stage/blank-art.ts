@@ -1,4 +1,4 @@
-import type { Film, Place, ShapePicture } from '@mivet/core';
+import type { Film, Place, ShapeViewModel } from '@mivet/core';
 import { radiusOnSide } from '@mivet/core';
 import { strainColour } from './strain-colour.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
@@ -6,7 +6,7 @@ import type { ShownTrial } from '../../stores/view.ts';
 
 /** What is painted on the side of the blank. */
 export interface BlankArt {
-  readonly picture: ShapePicture;
+  readonly viewModel: ShapeViewModel;
   readonly films: readonly Film[];
   readonly zones: DrawnZones;
   readonly selectedId: string | null;
@@ -27,9 +27,9 @@ const WIDTH = 2048;
  * @param detail canvas pixels per unit
  */
 export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: number): void {
-  const { picture, zones, above, below } = art;
-  const round = 2 * Math.PI * picture.meanRadius;
-  const tall = picture.size.side + above + below;
+  const { viewModel, zones, above, below } = art;
+  const round = 2 * Math.PI * viewModel.meanRadius;
+  const tall = viewModel.size.side + above + below;
   const scale = WIDTH / round;
   const height = Math.max(64, Math.min(2048, Math.round(tall * scale)));
   const [wide, high] = [Math.round(WIDTH * detail), Math.round(height * detail)];
@@ -48,14 +48,14 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
   paintZones(pen, art, x, y);
 
   const colours = new Map(art.films.map((f) => [f.id, f.colour]));
-  for (const piece of picture.pieces) {
+  for (const piece of viewModel.pieces) {
     const path = new Path2D();
     const lay = art.trial?.layAt ?? null;
     // What is tried out may carry film past the back: it is painted there from the other end as well.
     for (const aside of lay ? [-WIDTH, 0, WIDTH] : [0])
       for (const ring of piece.rings) {
         for (let i = 0; i < ring.length; i += 2) {
-          const [azimuth, slant] = [ring[i]! / picture.meanRadius, -ring[i + 1]!];
+          const [azimuth, slant] = [ring[i]! / viewModel.meanRadius, -ring[i + 1]!];
           const at = lay ? (lay(azimuth, slant) ?? { azimuth, slant }) : { azimuth, slant };
           if (i === 0) path.moveTo(x(at.azimuth) + aside, y(at.slant));
           else path.lineTo(x(at.azimuth) + aside, y(at.slant));
@@ -82,8 +82,8 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
   else if (zones.seam && zones.handleWidth === 0) {
     pen.strokeStyle = 'rgba(28,36,48,0.75)';
     pen.lineWidth = 5;
-    line(pen, 0, y(0), 0, y(picture.size.side));
-    line(pen, WIDTH, y(0), WIDTH, y(picture.size.side));
+    line(pen, 0, y(0), 0, y(viewModel.size.side));
+    line(pen, WIDTH, y(0), WIDTH, y(viewModel.size.side));
   }
   if (zones.glance) {
     pen.strokeStyle = '#0C6764';
@@ -91,7 +91,7 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
     pen.setLineDash([18, 14]);
     for (const azimuth of zones.glance) {
       const at = ((x(azimuth) % WIDTH) + WIDTH) % WIDTH;
-      line(pen, at, y(0), at, y(picture.size.side));
+      line(pen, at, y(0), at, y(viewModel.size.side));
     }
     pen.setLineDash([]);
   }
@@ -101,13 +101,13 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
 /** The strain that film takes, as rows of a band or rings of a patch. */
 function paintStrain(
   pen: CanvasRenderingContext2D,
-  { picture }: BlankArt,
+  { viewModel }: BlankArt,
   x: (a: number) => number,
   y: (s: number) => number,
 ): void {
-  const { map, give } = picture.template.flattening;
+  const { map, give } = viewModel.template.flattening;
   if (!map) return;
-  const middle = picture.size.side / 2;
+  const middle = viewModel.size.side / 2;
   // From the outside in, so that each ring shows from the last one inwards.
   for (let i = map.samples.length - 1; i > 0; i--) {
     const [a, b] = [map.samples[i - 1]!, map.samples[i]!];
@@ -116,7 +116,7 @@ function paintStrain(
     if (map.by === 'slant') path.rect(0, Math.round(y(a.at)), WIDTH, Math.round(y(b.at)) - Math.round(y(a.at)));
     else
       for (const at of [b.at, a.at]) {
-        const half = (at * 2 * Math.PI) / picture.template.cone.girthRim;
+        const half = (at * 2 * Math.PI) / viewModel.template.cone.girthRim;
         path.ellipse(x(0), y(middle), x(half) - x(0), y(middle + at) - y(middle), 0, 0, 2 * Math.PI);
         path.closePath();
       }
@@ -129,7 +129,7 @@ function paintStrain(
     pen.clip(path, 'evenodd');
     pen.strokeStyle = 'rgba(165,58,41,0.5)';
     pen.lineWidth = 3;
-    const [top, bottom] = [y(0), y(picture.size.side)];
+    const [top, bottom] = [y(0), y(viewModel.size.side)];
     for (let at = -bottom; at < WIDTH; at += 22) line(pen, at, bottom, at + bottom - top, top);
     pen.restore();
   }
@@ -137,11 +137,11 @@ function paintStrain(
 
 function paintZones(
   pen: CanvasRenderingContext2D,
-  { picture, zones }: BlankArt,
+  { viewModel, zones }: BlankArt,
   x: (a: number) => number,
   y: (s: number) => number,
 ): void {
-  const side = picture.size.side;
+  const side = viewModel.size.side;
   const hatch = (px: number, py: number, width: number, high: number, colour: string, within?: Path2D): void => {
     const area = within ?? new Path2D();
     if (!within) area.rect(px, py, width, high);
@@ -169,7 +169,7 @@ function paintZones(
       area.moveTo(out, y(0));
       for (let i = 0; i <= steps; i++) {
         const slant = (side * i) / steps;
-        const half = (zones.handleWidth / 2 + zones.handle) / radiusOnSide(picture, slant);
+        const half = (zones.handleWidth / 2 + zones.handle) / radiusOnSide(viewModel, slant);
         area.lineTo(x(right ? Math.PI - half : half - Math.PI), y(slant));
       }
       area.lineTo(out, y(side));
@@ -206,7 +206,7 @@ function line(pen: CanvasRenderingContext2D, ax: number, ay: number, bx: number,
 /** Both ends of the film as they come to lie in what is tried out. */
 function paintEnds(
   pen: CanvasRenderingContext2D,
-  { picture: { template, size } }: BlankArt,
+  { viewModel: { template, size } }: BlankArt,
   lay: NonNullable<ShownTrial['layAt']>,
   x: (azimuth: number) => number,
   y: (slant: number) => number,

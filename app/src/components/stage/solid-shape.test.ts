@@ -2,7 +2,7 @@ import type { Asked, Blank, TapePlace } from '@mivet/core';
 import { KINDS, newBlank, newProject, rowAt, slantAtHeight } from '@mivet/core';
 import { Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { pictureOf } from '../../../test/picture-of.ts';
+import { viewModelOf } from '../../../test/view-model-of.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
 import { normalOn, pointOn, reachOf, spotOn, standOf } from './solid-meshes.ts';
 import { type BlankShape, shapeOfBlank, solidOfBlank } from './solid-shape.ts';
@@ -10,11 +10,11 @@ import { strainColour } from './strain-colour.ts';
 
 const shelf = demoShelf('').map(({ blank }) => blank);
 const shapeOf = async (blank: Blank): Promise<BlankShape> =>
-  shapeOfBlank(blank, await pictureOf(newProject('p', 'Test', blank, null, '')));
+  shapeOfBlank(blank, await viewModelOf(newProject('p', 'Test', blank, null, '')));
 
 const tapeFor = async (asked: Asked, blank: Blank): Promise<TapePlace | null> => {
-  const picture = await pictureOf(newProject('p', 'Test', blank, null, ''));
-  return solidOfBlank(blank, picture).tapeFor(asked, blank, shapeOfBlank(blank, picture));
+  const viewModel = await viewModelOf(newProject('p', 'Test', blank, null, ''));
+  return solidOfBlank(blank, viewModel).tapeFor(asked, blank, shapeOfBlank(blank, viewModel));
 };
 
 describe('the solid of a blank', () => {

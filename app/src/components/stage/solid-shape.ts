@@ -1,4 +1,4 @@
-import type { Blank, DrawnSolid, Solid, SolidPicture } from '@mivet/core';
+import type { Blank, DrawnSolid, Solid, SolidViewModel } from '@mivet/core';
 import { KINDS_OF_BLANK, solidOf } from '@mivet/core';
 
 /** The solid blank in mm: what the scene needs to know of it. Plain, so that two can be compared. */
@@ -12,13 +12,13 @@ export interface BlankShape extends DrawnSolid {
  *
  * @param picture what its readings gave, if they did; one of what it was before its kind was changed is none
  */
-export const solidOfBlank = ({ kind }: Blank, picture: SolidPicture | null): Solid =>
-  picture?.size.kind === kind ? solidOf(picture.size) : KINDS_OF_BLANK[kind].typical;
+export const solidOfBlank = ({ kind }: Blank, viewModel: SolidViewModel | null): Solid =>
+  viewModel?.size.kind === kind ? solidOf(viewModel.size) : KINDS_OF_BLANK[kind].typical;
 
 /** The same as the scene needs it. */
-export function shapeOfBlank(blank: Blank, picture: SolidPicture | null): BlankShape {
-  const across = picture?.size.kind === blank.kind ? picture.template.flattening.patchMm : null;
-  const drawn = solidOfBlank(blank, picture).drawn(blank, across);
+export function shapeOfBlank(blank: Blank, viewModel: SolidViewModel | null): BlankShape {
+  const across = viewModel?.size.kind === blank.kind ? viewModel.template.flattening.patchMm : null;
+  const drawn = solidOfBlank(blank, viewModel).drawn(blank, across);
   return { ...drawn, colour: blank.colour, shine: shineOf(blank) };
 }
 

@@ -1,15 +1,15 @@
-import type { Picture } from '../../raster/foreground.ts';
+import type { Raster } from '../../raster/foreground.ts';
 import { borderColour } from './ground.ts';
 import { clamp } from './lightness.ts';
 import { hex } from './mean-colour.ts';
 import type { TraceOptions } from './options.ts';
-import { coloursOf, nearestColour, type Rgb } from './picture-colours.ts';
+import { coloursOf, nearestColour, type Rgb } from './raster-colours.ts';
 
 /** Fields of the main colours, each 1 where a pixel is nearest to it. */
-export function byColour(picture: Picture, options: TraceOptions): { colour: string; field: Float32Array }[] {
-  const { width, height, rgba } = picture;
-  const ground = options.dropGround ? borderColour(picture) : null;
-  const { centres, labels } = coloursOf(picture, options.colours, ground);
+export function byColour(raster: Raster, options: TraceOptions): { colour: string; field: Float32Array }[] {
+  const { width, height, rgba } = raster;
+  const ground = options.dropGround ? borderColour(raster) : null;
+  const { centres, labels } = coloursOf(raster, options.colours, ground);
   settle(labels, width, height);
   const left = ground ? nearestColour(centres, ground, 0) : -2;
   return centres.flatMap((centre, k) => {

@@ -1,8 +1,8 @@
-import type { Picture } from '../../raster/foreground.ts';
+import type { Raster } from '../../raster/foreground.ts';
 import { clamp } from './lightness.ts';
 
 /** How surely each pixel is not ground: what can be reached from the border within the tolerance of its colour is. */
-export function standsOut({ width, height, rgba }: Picture, tolerance: number): Float32Array {
+export function standsOut({ width, height, rgba }: Raster, tolerance: number): Float32Array {
   const ground = borderColour({ width, height, rgba });
   const away = new Float32Array(width * height);
   for (let i = 0; i < away.length; i++) {
@@ -21,7 +21,7 @@ export function standsOut({ width, height, rgba }: Picture, tolerance: number): 
   return field;
 }
 
-export function borderColour({ width, height, rgba }: Picture): [number, number, number] {
+export function borderColour({ width, height, rgba }: Raster): [number, number, number] {
   const list: [number, number, number][] = [];
   const take = (x: number, y: number): void => {
     const i = 4 * (y * width + x);

@@ -1,10 +1,10 @@
 import { TIE } from '../../numeric/tolerances.ts';
-import type { Picture } from '../../raster/foreground.ts';
+import type { Raster } from '../../raster/foreground.ts';
 
 export const clamp = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
 
 /** Lightness of each pixel as one sees it over white, 0 … 255. */
-export function lightnessOf({ width, height, rgba }: Picture): Float32Array {
+export function lightnessOf({ width, height, rgba }: Raster): Float32Array {
   const out = new Float32Array(width * height);
   for (let i = 0; i < out.length; i++) {
     const a = rgba[4 * i + 3]! / 255;

@@ -1,11 +1,11 @@
 import { formatHex } from 'culori';
-import type { Picture } from '../../raster/foreground.ts';
+import type { Raster } from '../../raster/foreground.ts';
 
 /** Pixels of which a mean colour is taken, at most. */
 const COLOUR_SAMPLE = 200_000;
 
 /** Mean colour where a field is sure. */
-export function colourWhere({ rgba }: Picture, field: Float32Array): string {
+export function colourWhere({ rgba }: Raster, field: Float32Array): string {
   let [r, g, b, count] = [0, 0, 0, 0];
   // A step that no picture's width is a multiple of, so that the sample does not stand in columns.
   const step = Math.max(1, Math.floor(field.length / COLOUR_SAMPLE)) | 1;

@@ -1,5 +1,5 @@
 import { median, type Row } from '../../../test/measure.ts';
-import { tracePicture } from './trace.ts';
+import { traceRaster } from './trace.ts';
 import { FIRST_TRACE } from './options.ts';
 
 /** A sheet of four dozen disks at twelve megapixels, to outlines. */
@@ -12,6 +12,6 @@ export function benchTrace(row: Row): void {
         Math.hypot((x % 500) - 250, (y % 500) - 250) < 180 ? [20, 30, 40, 255] : [250, 250, 240, 255],
         4 * (y * width + x),
       );
-  const ms = median(() => tracePicture({ width, height, rgba }, FIRST_TRACE), 3);
+  const ms = median(() => traceRaster({ width, height, rgba }, FIRST_TRACE), 3);
   row('trace 12 megapixels to outlines', '≤ 2000 ms', `${ms.toFixed(0)} ms`);
 }

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import type { Picture } from '../../raster/foreground.ts';
+import type { Raster } from '../../raster/foreground.ts';
 import type { Ring } from '../../polygon/polygon.ts';
 import { ringArea, ringContains } from '../../polygon/polygon.ts';
 import type { MotifId } from '../../model/item.ts';
 import { MOTIF_IDS, motifOutlines } from '../motifs/index.ts';
-import { tracePicture } from './trace.ts';
+import { traceRaster } from './trace.ts';
 import { FIRST_TRACE, type TraceOptions } from './options.ts';
 
 type Colour = readonly [number, number, number];
@@ -15,7 +15,7 @@ const [PAPER, INK]: [Colour, Colour] = [
 const FINE = 4;
 
 /** Rings drawn on paper, each pixel mixed by how much of it is covered: sixteen samples. px, y down. */
-function drawn(width: number, height: number, layers: readonly { rings: readonly Ring[]; colour: Colour }[]): Picture {
+function drawn(width: number, height: number, layers: readonly { rings: readonly Ring[]; colour: Colour }[]): Raster {
   const sums = new Float64Array(3 * width * height);
   const top = new Int8Array(width * FINE);
   for (let row = 0; row < height * FINE; row++) {
@@ -77,10 +77,10 @@ function furthest(from: readonly Ring[], to: readonly Ring[]): number {
 }
 
 /** The traced rings in px, y down again; the picture is as many mm wide as it has px. */
-function traced(picture: Picture, options: Partial<TraceOptions> = {}): { rings: Ring[]; colour: string }[] {
-  const { result } = tracePicture(picture, {
+function traced(raster: Raster, options: Partial<TraceOptions> = {}): { rings: Ring[]; colour: string }[] {
+  const { result } = traceRaster(raster, {
     ...FIRST_TRACE,
-    widthMm: picture.width,
+    widthMm: raster.width,
     speckMm2: 4,
     smooth: 0.4,
     ...options,
@@ -88,7 +88,7 @@ function traced(picture: Picture, options: Partial<TraceOptions> = {}): { rings:
   if (!result.ok) throw new Error(result.problem.code);
   return result.drawing.colours.map(({ rings, colour }) => ({
     colour,
-    rings: rings.map((ring) => ring.map((v, i) => (i % 2 ? picture.height / 2 - v : v + picture.width / 2))),
+    rings: rings.map((ring) => ring.map((v, i) => (i % 2 ? raster.height / 2 - v : v + raster.width / 2))),
   }));
 }
 
@@ -127,11 +127,11 @@ describe('tracePicture', () => {
       { rings: [Float64Array.from([-1, -1, 121, -1, 121, 121, -1, 121])], colour: INK },
       { rings, colour: PAPER },
     ]);
-    for (const [picture, mode] of [
+    for (const [raster, mode] of [
       [dark, 'dark'],
       [light, 'light'],
     ] as const) {
-      const [found] = traced(picture, { mode });
+      const [found] = traced(raster, { mode });
       expect(-ringArea(found!.rings[0]!)).toBeCloseTo(Math.PI * 1600, -2);
       expect(furthest(found!.rings, rings)).toBeLessThan(0.5);
     }
@@ -140,11 +140,11 @@ describe('tracePicture', () => {
   it('keeps what looks like the ground inside a thing, and drops the ground', () => {
     const rings = [disk(60, 60, 45)];
     // A patch of the ground's own colour in the middle of the thing, reached from nowhere.
-    const picture = drawn(120, 120, [
+    const raster = drawn(120, 120, [
       { rings, colour: INK },
       { rings: [disk(60, 60, 12)], colour: PAPER },
     ]);
-    const [found] = traced(picture, { mode: 'ground' });
+    const [found] = traced(raster, { mode: 'ground' });
     expect(found!.rings).toHaveLength(1);
     expect(furthest(found!.rings, rings)).toBeLessThan(1);
   });
@@ -156,11 +156,11 @@ describe('tracePicture', () => {
     ];
     const left = Float64Array.from([20, 20, 60, 20, 60, 100, 20, 100]);
     const right = Float64Array.from([60, 20, 100, 20, 100, 100, 60, 100]);
-    const picture = drawn(120, 120, [
+    const raster = drawn(120, 120, [
       { rings: [left], colour: red },
       { rings: [right, disk(110, 10, 1)], colour: blue },
     ]);
-    const found = traced(picture, { mode: 'colours', colours: 2 });
+    const found = traced(raster, { mode: 'colours', colours: 2 });
     expect(found).toHaveLength(2);
     for (const { rings } of found) {
       expect(rings).toHaveLength(1);
@@ -170,7 +170,7 @@ describe('tracePicture', () => {
   });
 
   /** The picture blurred a little and with noise in every channel, as a photograph has it; the same every time. */
-  function photographed({ width, height, rgba }: Picture, noise: number): Picture {
+  function photographed({ width, height, rgba }: Raster, noise: number): Raster {
     let seed = 7;
     const random = (): number => {
       seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
@@ -194,8 +194,8 @@ describe('tracePicture', () => {
       30, 20, 90, 20, 90, 36, 50, 36, 50, 52, 80, 52, 80, 68, 50, 68, 50, 100, 30, 100,
     ]);
     for (const noise of [0, 5, 12]) {
-      const picture = photographed(drawn(120, 120, [{ rings: [letter], colour: INK }]), noise);
-      const { result, colours: found } = tracePicture(picture, { ...FIRST_TRACE, mode: 'colours', colours, widthMm: 120 }); // prettier-ignore
+      const raster = photographed(drawn(120, 120, [{ rings: [letter], colour: INK }]), noise);
+      const { result, colours: found } = traceRaster(raster, { ...FIRST_TRACE, mode: 'colours', colours, widthMm: 120 }); // prettier-ignore
       if (!result.ok) throw new Error(result.problem.code);
       expect([found, result.drawing.colours.length]).toEqual([1, 1]);
       expect(result.drawing.colours[0]!.rings).toHaveLength(1);
@@ -207,8 +207,8 @@ describe('tracePicture', () => {
   it('takes two tones for one when the eye does', () => {
     const seen = (apart: number): number => {
       const colour: Colour = [PAPER[0] - apart, PAPER[1], PAPER[2]];
-      const picture = drawn(80, 80, [{ rings: [disk(40, 40, 25)], colour }]);
-      return tracePicture(picture, { ...FIRST_TRACE, mode: 'colours', dropGround: false, widthMm: 80 }).colours;
+      const raster = drawn(80, 80, [{ rings: [disk(40, 40, 25)], colour }]);
+      return traceRaster(raster, { ...FIRST_TRACE, mode: 'colours', dropGround: false, widthMm: 80 }).colours;
     };
     expect([10, 14].map(seen)).toEqual([1, 2]);
   });
@@ -218,14 +218,14 @@ describe('tracePicture', () => {
       rings: [disk(35 + 60 * (i % 2), 35 + 60 * Math.floor(i / 2), 20)],
       colour: [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as unknown as Colour,
     }));
-    const picture = photographed(drawn(130, 130, spots), 9);
-    const seen = (colours: number | null) => tracePicture(picture, { ...FIRST_TRACE, mode: 'colours', colours, widthMm: 130 }).colours; // prettier-ignore
+    const raster = photographed(drawn(130, 130, spots), 9);
+    const seen = (colours: number | null) => traceRaster(raster, { ...FIRST_TRACE, mode: 'colours', colours, widthMm: 130 }).colours; // prettier-ignore
     expect([null, 3, 2, 1, 12].map(seen)).toEqual([4, 3, 2, 1, 4]);
   });
 
   it('says so when there is nothing, and refuses what is no drawing', () => {
     const blank = drawn(40, 40, []);
-    expect(tracePicture(blank, { ...FIRST_TRACE, mode: 'ground' }).result).toEqual({
+    expect(traceRaster(blank, { ...FIRST_TRACE, mode: 'ground' }).result).toEqual({
       ok: false,
       problem: { code: 'empty' },
     });
@@ -234,7 +234,7 @@ describe('tracePicture', () => {
       const on = (i % 400) % 4 < 2 && Math.floor(i / 400) % 4 < 2;
       rgba.set(on ? [0, 0, 0, 255] : [255, 255, 255, 255], 4 * i);
     }
-    const noise = tracePicture({ width: 400, height: 400, rgba }, { ...FIRST_TRACE, speckMm2: 0, smooth: 0 }).result;
+    const noise = traceRaster({ width: 400, height: 400, rgba }, { ...FIRST_TRACE, speckMm2: 0, smooth: 0 }).result;
     expect(noise).toMatchObject({ ok: false, problem: { code: 'too-much' } });
   });
 });

@@ -1,6 +1,6 @@
 import { boxHeight, boxOfRings, boxWidth } from '../../plane/box.ts';
 import { ringArea } from '../../polygon/polygon.ts';
-import type { Picture } from '../../raster/foreground.ts';
+import type { Raster } from '../../raster/foreground.ts';
 import type { Drawing, DrawingColour, DrawingResult } from '../drawing.ts';
 import { blurred } from './blur.ts';
 import { byColour } from './by-colour.ts';
@@ -30,10 +30,10 @@ interface Traced {
  * @source threshold: N. Otsu, "A threshold selection method from gray-level histograms", 1979; outlines: marching squares
  *   with linear interpolation on a field that is 0.5 at the edge, fitted with cubics
  */
-export function tracePicture(picture: Picture, options: TraceOptions): Traced {
-  const { width, height } = picture;
+export function traceRaster(raster: Raster, options: TraceOptions): Traced {
+  const { width, height } = raster;
   const mmPerPx = options.widthMm / width;
-  const lightness = options.mode === 'dark' || options.mode === 'light' ? lightnessOf(picture) : null;
+  const lightness = options.mode === 'dark' || options.mode === 'light' ? lightnessOf(raster) : null;
   const threshold = lightness ? (options.threshold ?? otsu(lightness)) : 0;
   const layers: { colour: string; field: Float32Array }[] = [];
   if (lightness) {
@@ -42,11 +42,11 @@ export function tracePicture(picture: Picture, options: TraceOptions): Traced {
     const sign = dark ? -2 / 255 : 2 / 255;
     const field = new Float32Array(lightness.length);
     for (let i = 0; i < field.length; i++) field[i] = clamp(0.5 + sign * (lightness[i]! - threshold));
-    layers.push({ colour: colourWhere(picture, field), field });
+    layers.push({ colour: colourWhere(raster, field), field });
   } else if (options.mode === 'ground') {
-    const field = standsOut(picture, options.tolerance);
-    layers.push({ colour: colourWhere(picture, field), field });
-  } else layers.push(...byColour(picture, options));
+    const field = standsOut(raster, options.tolerance);
+    layers.push({ colour: colourWhere(raster, field), field });
+  } else layers.push(...byColour(raster, options));
   const found = options.mode === 'colours' ? layers.length : 0;
   const colours: DrawingColour[] = [];
   let rings = 0;

@@ -1,5 +1,5 @@
 import type { Point } from '../../plane/point.ts';
-import { type Foreground, type Picture } from '../../raster/foreground.ts';
+import { type Foreground, type Raster } from '../../raster/foreground.ts';
 import type { PhotoAxis } from './axis.ts';
 import type { EdgeRow } from './rows.ts';
 
@@ -18,7 +18,7 @@ export function pointAlong({ top, foot }: PhotoAxis, y: number): Point {
  * Edges to both sides, across the axis, a px apart along it. `along` counts from the level of the picture's middle, in px
  * along the axis as it stands in the picture's rows.
  */
-export function edgesAcross(front: Foreground, axis: PhotoAxis, { width, height }: Picture): EdgeRow[] {
+export function edgesAcross(front: Foreground, axis: PhotoAxis, { width, height }: Raster): EdgeRow[] {
   const { dx, dy } = directionOf(axis);
   const rows: EdgeRow[] = [];
   const at = (x: number, y: number): number => bilinear(front.distance, width, height, x, y);
@@ -45,7 +45,7 @@ export function edgesAcross(front: Foreground, axis: PhotoAxis, { width, height 
 export function endsOf(
   front: Foreground,
   axis: PhotoAxis,
-  { width, height }: Picture,
+  { width, height }: Raster,
   rows: readonly EdgeRow[],
 ): readonly [number, number] {
   const level = (y: number): number => bilinear(front.distance, width, height, pointAlong(axis, y).x, y);

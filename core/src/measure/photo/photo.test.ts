@@ -24,10 +24,10 @@ const things = Array.from({ length: 20 }, (_, i): Thing => {
   };
 });
 const read = (
-  picture: ReturnType<typeof photograph>,
+  raster: ReturnType<typeof photograph>,
   far?: NonNullable<Parameters<typeof findSilhouette>[1]['far']>,
 ): Silhouette => {
-  const found = findSilhouette(picture, { axis: null, far: far ?? null });
+  const found = findSilhouette(raster, { axis: null, far: far ?? null });
   if (!found.ok) throw new Error(found.code);
   return found.silhouette;
 };
@@ -54,10 +54,10 @@ describe('a photographed profile', () => {
   });
 
   it('finds how far the thing leans, and takes a marked axis as it is', () => {
-    const picture = photograph(things[3]!, shot);
-    const silhouette = read(picture);
+    const raster = photograph(things[3]!, shot);
+    const silhouette = read(raster);
     expect(Math.abs(Math.abs(silhouette.tilt) - (2 * Math.PI) / 180)).toBeLessThan(0.006);
-    const marked = findSilhouette(picture, { axis: silhouette.axis });
+    const marked = findSilhouette(raster, { axis: silhouette.axis });
     expect(marked.ok && marked.silhouette.axis).toEqual(silhouette.axis);
     expect(silhouette.disagree).toBeLessThan(0.6);
   });
@@ -111,8 +111,8 @@ describe('a photographed profile', () => {
     return { width, height, rgba };
   };
   const upright = (y: number): boolean => y >= 50 && y < 250;
-  const widthAt = (picture: ReturnType<typeof painted>): number => {
-    const { rows } = read(picture);
+  const widthAt = (raster: ReturnType<typeof painted>): number => {
+    const { rows } = read(raster);
     const { left, right } = rows[rows.length >> 1]!;
     return left + right;
   };

@@ -1,5 +1,5 @@
 import type { Point } from '../../plane/point.ts';
-import { findForeground, type Picture } from '../../raster/foreground.ts';
+import { findForeground, type Raster } from '../../raster/foreground.ts';
 import type { PhotoAxis } from './axis.ts';
 import { lineThrough, ON_AXIS } from './axis.ts';
 import { directionOf, edgesAcross, endsOf, pointAlong } from './edges.ts';
@@ -58,10 +58,10 @@ const MOST_DOWN = 0.07;
  *   middle, by trying lines through two of them, then least squares on those; found again across itself. Where the sides
  *   disagree the smoother one counts
  */
-export function findSilhouette(picture: Picture, options: SilhouetteOptions): SilhouetteResult {
-  const { width, height } = picture;
+export function findSilhouette(raster: Raster, options: SilhouetteOptions): SilhouetteResult {
+  const { width, height } = raster;
   if (width < LEAST_PX || height < LEAST_PX) return { ok: false, code: 'too-small' };
-  const front = findForeground(picture);
+  const front = findForeground(raster);
   if (!front) return { ok: false, code: 'nothing-stands-out' };
   const spans = rowSpans(front.mask, width, height);
   if (spans.length < LEAST_PX) return { ok: false, code: 'too-small' };
@@ -76,7 +76,7 @@ export function findSilhouette(picture: Picture, options: SilhouetteOptions): Si
       spans.at(-1)![0],
       tolerance,
     );
-  let rows = edgesAcross(front, axis, picture);
+  let rows = edgesAcross(front, axis, raster);
   // Across the first axis the middles lie truer than across level rows; twice is enough for any tilt a hand makes.
   for (let round = 0; round < 2 && !options.axis && rows.length >= LEAST_PX; round++) {
     const { dx, dy } = directionOf(axis);
@@ -87,10 +87,10 @@ export function findSilhouette(picture: Picture, options: SilhouetteOptions): Si
       return { x: foot.x + off * dy, y: foot.y - off * dx };
     });
     axis = lineThrough(middles, spans[0]![0], spans.at(-1)![0], tolerance);
-    rows = edgesAcross(front, axis, picture);
+    rows = edgesAcross(front, axis, raster);
   }
   if (rows.length < LEAST_PX) return { ok: false, code: 'too-small' };
-  const ends = endsOf(front, axis, picture, rows);
+  const ends = endsOf(front, axis, raster, rows);
   const cleaned = cleanRows(rows.filter(({ along }) => along >= ends[0] && along <= ends[1]));
   if (!cleaned) return { ok: false, code: 'sides-differ' };
   const smooth = smoothRows(cleaned.rows);

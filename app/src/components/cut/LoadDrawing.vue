@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Film, Load, StripPart, StripPicture } from '@mivet/core';
+import type { Film, Load, StripPart, StripViewModel } from '@mivet/core';
 import { formatLength } from '@mivet/core';
 import { computed, shallowRef } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
@@ -12,7 +12,7 @@ const props = defineProps<{
   load: Load;
   loads: number;
   board: Board;
-  strips: readonly StripPicture[];
+  strips: readonly StripViewModel[];
   films: readonly Film[];
   unit: 'mm' | 'in';
 }>();
@@ -20,14 +20,14 @@ const props = defineProps<{
 const plan = usePlan();
 const svg = shallowRef<SVGSVGElement | null>(null);
 /** What is in hand: a part on its strip, and how far it was moved, mm. */
-const inHand = shallowRef<{ strip: StripPicture; part: StripPart; dx: number; dy: number } | null>(null);
-const movable = (s: StripPicture): boolean => !plan.watching && (s.parts.length > 1 || s.offcut !== null);
+const inHand = shallowRef<{ strip: StripViewModel; part: StripPart; dx: number; dy: number } | null>(null);
+const movable = (s: StripViewModel): boolean => !plan.watching && (s.parts.length > 1 || s.offcut !== null);
 const clash = computed(() => {
   const held = inHand.value;
   return held ? plan.clash(held.strip, held.part, held.dx, held.dy) : null;
 });
-const isHeld = (s: StripPicture, part: StripPart): boolean => inHand.value?.strip === s && inHand.value.part === part;
-function grab(event: PointerEvent, strip: StripPicture, part: StripPart): void {
+const isHeld = (s: StripViewModel, part: StripPart): boolean => inHand.value?.strip === s && inHand.value.part === part;
+function grab(event: PointerEvent, strip: StripViewModel, part: StripPart): void {
   if (!movable(strip) || event.button !== 0) return;
   const target = event.currentTarget as SVGElement;
   target.setPointerCapture(event.pointerId);
@@ -53,7 +53,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, -1],
 };
 /** Arrows move what has the focus by a millimetre, ten with Shift, where there is room; Delete lets go of it. */
-function press(event: KeyboardEvent, strip: StripPicture, part: StripPart): void {
+function press(event: KeyboardEvent, strip: StripViewModel, part: StripPart): void {
   const step = STEPS[event.key];
   if (step && movable(strip)) {
     const by = event.shiftKey ? 10 : 1;
@@ -63,7 +63,7 @@ function press(event: KeyboardEvent, strip: StripPicture, part: StripPart): void
   event.preventDefault();
   event.stopPropagation();
 }
-const partWords = (s: StripPicture, part: StripPart): string =>
+const partWords = (s: StripViewModel, part: StripPart): string =>
   `${film(s.film)?.name ?? s.film}${part.part ? `, ${part.part.replace(/-/g, ' ')}` : ''}${part.fixed ? ', put by hand' : ''}`;
 
 const film = (id: string): Film | undefined => props.films.find((f) => f.id === id);
@@ -94,8 +94,8 @@ const labels = computed(() => {
   return out;
 });
 /** A label that would run off the board is set from its right end. */
-const late = (s: StripPicture): boolean => s.from > shownLength.value * 0.62;
-function fromTo(s: StripPicture): string {
+const late = (s: StripViewModel): boolean => s.from > shownLength.value * 0.62;
+function fromTo(s: StripViewModel): string {
   if (props.unit === 'mm') return `from ${s.from} to ${s.to} mm, ${s.across} mm across`;
   return `from ${formatLength(s.from, 'in')} to ${formatLength(s.to, 'in')}, ${formatLength(s.across, 'in')} across`;
 }

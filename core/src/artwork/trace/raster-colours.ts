@@ -1,4 +1,4 @@
-import type { Picture } from '../../raster/foreground.ts';
+import type { Raster } from '../../raster/foreground.ts';
 
 /** Red, green and blue, 0 … 255. */
 export type Rgb = [number, number, number];
@@ -27,16 +27,16 @@ const BLEND_OFF = 0.2;
  *   (÷ 0.6745 √2); and a cluster between two others that has no inside of its own is the blur of their edge
  */
 export function coloursOf(
-  picture: Picture,
+  raster: Raster,
   most: number | null,
   ground: Rgb | null,
 ): { centres: Rgb[]; labels: Int8Array } {
   const options = Math.min(MOST, most ?? MOST) + (ground ? 1 : 0);
-  let centres = apartFromNoise(mainColours(picture, MOST + 1), noiseOf(picture));
+  let centres = apartFromNoise(mainColours(raster, MOST + 1), noiseOf(raster));
   for (;;) {
-    const seen = sampled(picture, centres);
+    const seen = sampled(raster, centres);
     const blend = blendOf(centres, seen);
-    if (blend === null && centres.length <= options) return { centres, labels: labelled(picture, centres) };
+    if (blend === null && centres.length <= options) return { centres, labels: labelled(raster, centres) };
     centres = blend !== null ? centres.filter((_, k) => k !== blend) : withoutLeast(centres, seen, ground);
   }
 }
@@ -52,7 +52,7 @@ export function nearestColour(centres: readonly Rgb[], bytes: ArrayLike<number>,
   return best;
 }
 
-function labelled({ width, height, rgba }: Picture, centres: readonly Rgb[]): Int8Array {
+function labelled({ width, height, rgba }: Raster, centres: readonly Rgb[]): Int8Array {
   const labels = new Int8Array(width * height);
   for (let i = 0; i < labels.length; i++) labels[i] = rgba[4 * i + 3]! < 128 ? -1 : nearestColour(centres, rgba, 4 * i);
   return labels;
@@ -61,7 +61,7 @@ function labelled({ width, height, rgba }: Picture, centres: readonly Rgb[]): In
 const distance = (a: Rgb, b: Rgb): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
 /** 1 σ of one channel, from how much neighbours differ; edges are few and do not move the median. */
-function noiseOf({ width, height, rgba }: Picture): number {
+function noiseOf({ width, height, rgba }: Raster): number {
   const step = Math.max(1, Math.floor((width * height) / SAMPLE));
   const differences: number[] = [];
   for (let i = 0; i + 1 < width * height; i += step)
@@ -72,7 +72,7 @@ function noiseOf({ width, height, rgba }: Picture): number {
 }
 
 /** Main colours with how many pixels of the sample are nearest to each. */
-function mainColours({ rgba }: Picture, count: number): { at: Rgb; n: number }[] {
+function mainColours({ rgba }: Raster, count: number): { at: Rgb; n: number }[] {
   const step = Math.max(1, Math.floor(rgba.length / 4 / SAMPLE));
   const sample: Rgb[] = [];
   for (let i = 0; i < rgba.length / 4; i += step)
@@ -140,7 +140,7 @@ interface Seen {
   readonly inner: Float64Array;
 }
 
-function sampled({ width, height, rgba }: Picture, centres: readonly Rgb[]): Seen {
+function sampled({ width, height, rgba }: Raster, centres: readonly Rgb[]): Seen {
   const [all, inner] = [new Float64Array(centres.length), new Float64Array(centres.length)];
   const labelAt = (i: number): number => (rgba[4 * i + 3]! < 128 ? -1 : nearestColour(centres, rgba, 4 * i));
   // A step that no row is a multiple of, so that the sample does not stand in columns.

@@ -1,16 +1,16 @@
-import type { Project, ProjectPicture, ShapePicture } from '@mivet/core';
+import type { Project, ProjectViewModel, ShapeViewModel } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
-import { pictureOf } from '../../test/picture-of.ts';
+import { viewModelOf } from '../../test/view-model-of.ts';
 import { demoProjects } from '../demo/demo.ts';
 
 /** Calls that wait for an answer; the test is the worker. */
 interface Asked {
   readonly project: Project;
   readonly unjudged: boolean;
-  readonly part: (part: ShapePicture) => void;
-  readonly answer: (picture: ProjectPicture) => void;
+  readonly part: (part: ShapeViewModel) => void;
+  readonly answer: (viewModel: ProjectViewModel) => void;
   readonly refuse: (problem: Error) => void;
   readonly signal: AbortSignal;
 }
@@ -41,11 +41,11 @@ vi.mock('../data/database.ts', () => ({
 
 import { TookTooLong } from '../workers/core-client.ts';
 import { useItems } from '../composables/useItems.ts';
-import { usePicture } from './picture.ts';
+import { useViewModel } from './view-model.ts';
 import { useProject } from './project.ts';
 
 const [tumbler] = demoProjects('2026-05-04T10:00:00.000Z') as [Project];
-const made = await pictureOf(tumbler);
+const made = await viewModelOf(tumbler);
 const asked = (): Asked[] => worker.asked as Asked[];
 const settle = async (): Promise<void> => {
   await nextTick();
@@ -56,7 +56,7 @@ async function opened() {
   setActivePinia(createPinia());
   const project = useProject();
   project.doc = tumbler;
-  const picture = usePicture();
+  const viewModel = useViewModel();
   await settle();
   asked()[0]!.answer(made);
   await settle();
@@ -64,7 +64,7 @@ async function opened() {
     project.doc = { ...project.doc!, name };
     await settle();
   };
-  return { project, picture, edit };
+  return { project, viewModel, edit };
 }
 beforeEach(() => {
   worker.asked.length = 0;
@@ -73,38 +73,38 @@ beforeEach(() => {
 
 describe('the picture of the open project', () => {
   it('shows the shape as soon as it is there, with what was found before until the rest comes', async () => {
-    const { picture, edit } = await opened();
+    const { viewModel, edit } = await opened();
     await edit('Moved');
     asked()[1]!.part({ ...made, meanRadius: 99 });
     await settle();
-    expect(picture.good!.meanRadius).toBe(99);
-    expect(picture.judging).toBe(true);
-    expect(picture.good!.findings).toEqual(made.findings);
+    expect(viewModel.good!.meanRadius).toBe(99);
+    expect(viewModel.judging).toBe(true);
+    expect(viewModel.good!.findings).toEqual(made.findings);
     asked()[1]!.answer({ ...made, findings: [] });
     await settle();
-    expect([picture.judging, picture.good!.findings.length]).toEqual([false, 0]);
+    expect([viewModel.judging, viewModel.good!.findings.length]).toEqual([false, 0]);
   });
 
   it('shows the shape of a project just opened before anything is judged', async () => {
     setActivePinia(createPinia());
     const project = useProject();
     project.doc = tumbler;
-    const picture = usePicture();
+    const viewModel = useViewModel();
     await settle();
     asked()[0]!.part(made);
     await settle();
-    expect([picture.shape?.meanRadius, picture.good, picture.judging]).toEqual([made.meanRadius, null, true]);
-    expect(picture.awaited).toBe(true);
-    const drawn = picture.shape;
+    expect([viewModel.shape?.meanRadius, viewModel.good, viewModel.judging]).toEqual([made.meanRadius, null, true]);
+    expect(viewModel.awaited).toBe(true);
+    const drawn = viewModel.shape;
     asked()[0]!.answer({ ...made });
     await settle();
-    expect([picture.good?.findings, picture.judging, picture.awaited]).toEqual([made.findings, false, false]);
+    expect([viewModel.good?.findings, viewModel.judging, viewModel.awaited]).toEqual([made.findings, false, false]);
     // Nothing is drawn again for what was judged.
-    expect(picture.shape).toBe(drawn);
+    expect(viewModel.shape).toBe(drawn);
   });
 
   it('never asks twice at once: a shape that is worked out is waited for, and then the latest is asked for', async () => {
-    const { picture, edit } = await opened();
+    const { viewModel, edit } = await opened();
     await edit('One');
     await edit('Two');
     await edit('Three');
@@ -115,38 +115,38 @@ describe('the picture of the open project', () => {
     expect(asked().map((a) => a.project.name)).toEqual([tumbler.name, 'One', 'Three']);
     asked()[2]!.answer(made);
     await settle();
-    expect(picture.busy).toBe(false);
+    expect(viewModel.busy).toBe(false);
   });
 
   it('gives judging up when something newer is wanted, and asks for that', async () => {
-    const { picture, edit } = await opened();
+    const { viewModel, edit } = await opened();
     await edit('One');
     asked()[1]!.part({ ...made, meanRadius: 50 });
     await edit('Two');
     expect(asked()[1]!.signal.aborted).toBe(true);
     await settle();
     expect(asked().at(-1)!.project.name).toBe('Two');
-    expect(picture.failure).toBeNull();
+    expect(viewModel.failure).toBeNull();
     asked().at(-1)!.answer(made);
     await settle();
-    expect([picture.busy, picture.judging, picture.good!.meanRadius]).toEqual([false, false, made.meanRadius]);
+    expect([viewModel.busy, viewModel.judging, viewModel.good!.meanRadius]).toEqual([false, false, made.meanRadius]);
   });
 
   it('says what went wrong, shows no verdict that is not of today, and goes on with the next change', async () => {
-    const { picture, edit } = await opened();
-    expect(picture.current).toBe(true);
+    const { viewModel, edit } = await opened();
+    expect(viewModel.current).toBe(true);
     await edit('One');
-    expect(picture.current).toBe(false);
+    expect(viewModel.current).toBe(false);
     asked()[1]!.refuse(new Error('The worker stopped.'));
     await settle();
-    expect(picture.failure).toBe('The worker stopped.');
-    expect([picture.picture, picture.good, picture.open, picture.current]).toEqual([null, null, [], false]);
+    expect(viewModel.failure).toBe('The worker stopped.');
+    expect([viewModel.viewModel, viewModel.good, viewModel.open, viewModel.current]).toEqual([null, null, [], false]);
     // The shape that was drawn stays in sight.
-    expect(picture.shape).not.toBeNull();
+    expect(viewModel.shape).not.toBeNull();
     await edit('Two');
     asked()[2]!.answer(made);
     await settle();
-    expect(picture.failure).toBeNull();
+    expect(viewModel.failure).toBeNull();
   });
 
   it('keeps what is asked of a thing just placed until it shows that thing', async () => {
@@ -171,14 +171,14 @@ describe('the picture of the open project', () => {
   });
 
   it('gives up what waits for a picture when the project is left, or cannot be flattened any more', async () => {
-    const { project, picture, edit } = await opened();
+    const { project, viewModel, edit } = await opened();
     await edit('One');
     const act = vi.fn();
-    const left = picture.whenShown(act);
-    asked()[1]!.answer({ ok: false } as ProjectPicture);
+    const left = viewModel.whenShown(act);
+    asked()[1]!.answer({ ok: false } as ProjectViewModel);
     await left;
     await edit('Two');
-    const gone = picture.whenShown(act);
+    const gone = viewModel.whenShown(act);
     project.doc = { ...tumbler, id: 'another' };
     await gone;
     expect(act).not.toHaveBeenCalled();
@@ -186,19 +186,19 @@ describe('the picture of the open project', () => {
     expect(asked()[2]!.signal.reason).toBe('left');
     await settle();
     asked()[3]!.answer(made);
-    await picture.whenShown(act);
+    await viewModel.whenShown(act);
     expect(act).toHaveBeenCalledOnce();
   });
 
   it('has files wait for changes that wait for the picture', async () => {
-    const { picture, project } = await opened();
+    const { viewModel, project } = await opened();
     asked().at(-1)!.answer(made);
     await settle();
     // Two changes, each reckoned from the picture of the one before; the second has to wait for it.
-    void picture.whenShown(() => (project.doc = { ...project.doc!, name: 'One' }));
-    void picture.whenShown(() => (project.doc = { ...project.doc!, name: `${project.doc!.name} and two` }));
+    void viewModel.whenShown(() => (project.doc = { ...project.doc!, name: 'One' }));
+    void viewModel.whenShown(() => (project.doc = { ...project.doc!, name: `${project.doc!.name} and two` }));
     let name = '';
-    void picture.changesMade().then(() => (name = project.doc!.name));
+    void viewModel.changesMade().then(() => (name = project.doc!.name));
     await settle();
     expect(name).toBe('');
     asked().at(-1)!.answer(made);
@@ -207,7 +207,7 @@ describe('the picture of the open project', () => {
   });
 
   it('offers to open without judging what takes too long, until it is lighter', async () => {
-    const { picture, project } = await opened();
+    const { viewModel, project } = await opened();
     const text = tumbler.items.find((i) => i.type === 'text')!;
     const heavy = { ...text, text: 'x'.repeat(400), repeat: { mode: 'spaced' as const, count: 200 } };
     project.doc = { ...tumbler, items: [heavy] };
@@ -215,18 +215,18 @@ describe('the picture of the open project', () => {
     expect(asked().at(-1)!.unjudged).toBe(false);
     asked().at(-1)!.refuse(new TookTooLong());
     await settle();
-    expect(picture.tooHeavy).toBe(true);
-    expect(picture.failure).toMatch(/“x{24}…” 200 times comes to 80000 outlines/);
-    picture.openUnjudged();
+    expect(viewModel.tooHeavy).toBe(true);
+    expect(viewModel.failure).toMatch(/“x{24}…” 200 times comes to 80000 outlines/);
+    viewModel.openUnjudged();
     await settle();
     expect(asked().at(-1)!.unjudged).toBe(true);
     asked()
       .at(-1)!
       .answer({ ...made, findings: [], unjudged: 'Shown without it.' });
     await settle();
-    expect([picture.failure, picture.instead]).toEqual([null, expect.stringMatching(/not judged/)]);
+    expect([viewModel.failure, viewModel.instead]).toEqual([null, expect.stringMatching(/not judged/)]);
     // What is light of it is drawn.
-    expect(picture.shape?.items).toEqual(made.items);
+    expect(viewModel.shape?.items).toEqual(made.items);
     // Still heavy: a change does not have it judged again. Light: it is.
     project.doc = { ...project.doc, items: [{ ...heavy, repeat: { mode: 'spaced', count: 100 } }] };
     await settle();
@@ -239,13 +239,13 @@ describe('the picture of the open project', () => {
   });
 
   it('takes no shape for another project than the one that is open', async () => {
-    const { project, picture, edit } = await opened();
+    const { project, viewModel, edit } = await opened();
     await edit('One');
     project.doc = { ...tumbler, id: 'another' };
     await settle();
-    expect(picture.good).toBeNull();
+    expect(viewModel.good).toBeNull();
     asked()[1]!.part({ ...made, meanRadius: 77 });
     await settle();
-    expect(picture.good).toBeNull();
+    expect(viewModel.good).toBeNull();
   });
 });

@@ -14,16 +14,16 @@ import { sideRadii } from '../surface/side-radius.ts';
 import { ringsData } from './rings-data.ts';
 import type { SeamView } from './seam-view.ts';
 import { seamView } from './seam-view.ts';
-import type { PanelPicture, SeamPicture, ShapePicture } from './views.ts';
+import type { PanelViewModel, SeamViewModel, ShapeViewModel } from './views.ts';
 
 /** mm shown on each side of the seam. */
 export const SEAM_HALF_WIDTH_MM = 60;
 
 /** The wrap as the screens show it, before it is judged. */
-export function shapePicture(
+export function shapeViewModel(
   { films, warm, blank }: Project,
   { wrap, doubts }: { wrap: Wrap; doubts: readonly ReadingDoubt[] },
-): ShapePicture {
+): ShapeViewModel {
   const asks = shareOfGive({ films, warm, blank }, wrap);
   return {
     size: wrap.size,
@@ -31,7 +31,7 @@ export function shapePicture(
     template: wrap.template,
     outlineData: wrap.band.outlines.map((path) => pathData(path)).join(''),
     band: { region: wrap.band.region, bounds: wrap.band.bounds },
-    panels: wrap.panels.map(panelPicture),
+    panels: wrap.panels.map(panelViewModel),
     meanRadius: wrap.meanRadius,
     radii: sideRadii(wrap.surface),
     items: wrap.placed.map((p) => ({
@@ -62,7 +62,7 @@ export function shapePicture(
       areaMm2: p.areaMm2,
       asks: asks?.(p) ?? null,
     })),
-    seams: wrap.seams.map((seam, i) => seamPicture(seam, seamView(wrap, i, SEAM_HALF_WIDTH_MM))),
+    seams: wrap.seams.map((seam, i) => seamViewModel(seam, seamView(wrap, i, SEAM_HALF_WIDTH_MM))),
     seamLines: seamLines(wrap),
     onSheets: carriesPieces(wrap),
     asBand: wrap.frames[0]!.asBand,
@@ -93,7 +93,7 @@ function onBand({ frames, surface, meanRadius }: Wrap, piece: Piece): string {
 const lineData = (points: readonly Point[]): string =>
   points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x.toFixed(2)} ${(-p.y).toFixed(2)}`).join('');
 
-function seamPicture(seam: FoundSeam, view: SeamView): SeamPicture {
+function seamViewModel(seam: FoundSeam, view: SeamView): SeamViewModel {
   return {
     azimuth: view.azimuth,
     free: seam.free,
@@ -117,7 +117,7 @@ function seamLines({ surface, seams, template, frames }: Wrap): string {
     .join('');
 }
 
-function panelPicture({ name, outlines, lines, words, heat, bounds }: FlatPanel): PanelPicture {
+function panelViewModel({ name, outlines, lines, words, heat, bounds }: FlatPanel): PanelViewModel {
   return {
     name,
     data: outlines.map((path) => pathData(path)).join(''),

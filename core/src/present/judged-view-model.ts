@@ -10,8 +10,8 @@ import type { Supply } from '../model/stock.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import type { Examined } from '../pipeline.ts';
 import { pathData } from '../plane/path-text.ts';
-import { stripPictures } from './strip-pictures.ts';
-import type { JudgedShape, SolidPicture } from './views.ts';
+import { stripViewModels } from './strip-view-models.ts';
+import type { JudgedShape, SolidViewModel } from './views.ts';
 
 /** What follows from the shape of a project, as the screens show it. */
 export function judgedShape(
@@ -43,7 +43,7 @@ export function judgedShape(
     marks: cut
       .filter((piece) => piece.mark && piece.part === '' && wrap.frames[0]!.asBand)
       .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
-    strips: stripPictures(cut, sheet, options, supply),
+    strips: stripViewModels(cut, sheet, options, supply),
     laidAs: keptOf(sheet.plan, blocks, supply),
     tapeMm2: tapeArea(blocks),
     findings,
@@ -52,4 +52,4 @@ export function judgedShape(
   };
 }
 
-const solidOf = ({ size, template, meanRadius }: Wrap): SolidPicture => ({ size, template, meanRadius });
+const solidOf = ({ size, template, meanRadius }: Wrap): SolidViewModel => ({ size, template, meanRadius });

@@ -5,10 +5,10 @@ import type { Limits } from '../proof/limits.ts';
 import { eyeDistance } from '../surface/foreshortening.ts';
 import { eyeView } from './eye-view.ts';
 import { ringsData } from './rings-data.ts';
-import type { SeenPicture } from './views.ts';
+import type { SeenViewModel } from './views.ts';
 
 /** A blank as an eye sees it from one side; what looks narrower than a glance takes is told, and half of that again. */
-export function seenPicture(project: Project, wrap: Wrap, azimuth: number, limits: Limits): SeenPicture | null {
+export function seenViewModel(project: Project, wrap: Wrap, azimuth: number, limits: Limits): SeenViewModel | null {
   const distance = eyeDistance(wrap.meanRadius, limits.glanceDistance);
   const edge = limits.glanceEdge / 100;
   const view = eyeView(project, wrap, { azimuth, distance }, [edge, edge / 2]);

@@ -10,15 +10,15 @@ import type { CuttablePiece } from '../pieces/cuttable.ts';
 import { joinBoxes } from '../plane/box.ts';
 import { pathData } from '../plane/path-text.ts';
 import { simplifyRing } from '../plane/simplify.ts';
-import type { StripPart, StripPicture } from './views.ts';
+import type { StripPart, StripViewModel } from './views.ts';
 
 /** Strips of film with what is cut from them. */
-export function stripPictures(
+export function stripViewModels(
   cut: readonly CuttablePiece[],
   sheet: JobSheet,
   options: CutOptions,
   supply: Supply,
-): StripPicture[] {
+): StripViewModel[] {
   // A cutter of one's own works at its own pace.
   const pace = supply.cutters.find(({ board }) => board.id === sheet.plan.board.id)?.pace;
   const lots = new Map<string, number>();

@@ -1,4 +1,4 @@
-import type { GoodPicture, Project, ProjectPicture, ShapePicture } from '@mivet/core';
+import type { GoodViewModel, Project, ProjectViewModel, ShapeViewModel } from '@mivet/core';
 import { describeHeavy, heavyItems } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -14,15 +14,15 @@ const heavyWords = (doc: Project): string => {
 };
 
 /** What the core makes of the open project; always the latest, never two at once. */
-export const usePicture = defineStore('picture', () => {
+export const useViewModel = defineStore('view-model', () => {
   const project = useProject();
   const settings = useSettings();
   const stock = useStock();
-  const picture = shallowRef<ProjectPicture | null>(null);
+  const viewModel = shallowRef<ProjectViewModel | null>(null);
   /** The newest shape: there before anything is judged. */
-  const shape = shallowRef<ShapePicture | null>(null);
+  const shape = shallowRef<ShapeViewModel | null>(null);
   /** The last one that could be flattened, with what was found, so that views do not blink while a reading is being typed. */
-  const good = shallowRef<GoodPicture | null>(null);
+  const good = shallowRef<GoodViewModel | null>(null);
   const failure = ref<string | null>(null);
   /** Whether it failed because it takes too long: then it can be opened without being judged. */
   const tooHeavy = ref(false);
@@ -37,14 +37,14 @@ export const usePicture = defineStore('picture', () => {
   let judged: AbortController | null = null;
 
   /** The shape is shown as soon as it is there; what was found follows, unless something newer is wanted by then. */
-  function showShape(part: ShapePicture, doc: Project): void {
+  function showShape(part: ShapeViewModel, doc: Project): void {
     if (project.doc?.id !== doc.id) return;
     shape.value = part;
     answered.value = { doc, ok: true };
     judging.value = true;
     if (good.value && goodId === doc.id) {
       good.value = { ...good.value, ...part };
-      if (picture.value?.ok) picture.value = good.value;
+      if (viewModel.value?.ok) viewModel.value = good.value;
     }
     if (stale) judged?.abort();
   }
@@ -82,7 +82,7 @@ export const usePicture = defineStore('picture', () => {
         );
         judging.value = false;
         if (project.doc?.id !== doc.id) continue;
-        picture.value = made;
+        viewModel.value = made;
         if (made.ok) {
           good.value = made;
           // The shape is drawn once, when it came ahead of the rest; what is not judged comes whole.
@@ -99,7 +99,7 @@ export const usePicture = defineStore('picture', () => {
         if (project.doc?.id !== doc.id) continue;
         answered.value = { doc, ok: false };
         // What was found before is of another project by now, or of this one as it was: nothing of it is shown as today's.
-        picture.value = null;
+        viewModel.value = null;
         good.value = null;
         tooHeavy.value = problem instanceof TookTooLong;
         failure.value = tooHeavy.value ? heavyWords(doc) : problem instanceof Error ? problem.message : String(problem);
@@ -115,12 +115,12 @@ export const usePicture = defineStore('picture', () => {
     const mine = (trial = new AbortController());
     const input = { project: doc, limits: settings.limits, supply: stock.supplyFor(doc) };
     const tried = await askCore('fixes', input, { later: true }).catch(() => null);
-    if (mine.signal.aborted || project.doc !== doc || !picture.value?.ok) return;
+    if (mine.signal.aborted || project.doc !== doc || !viewModel.value?.ok) return;
     // What could not be tried is not offered.
     const findings =
       tried ??
-      picture.value.findings.map(({ finding, acceptedFor }) => ({ finding: { ...finding, fixes: [] }, acceptedFor }));
-    good.value = picture.value = { ...picture.value, findings };
+      viewModel.value.findings.map(({ finding, acceptedFor }) => ({ finding: { ...finding, fixes: [] }, acceptedFor }));
+    good.value = viewModel.value = { ...viewModel.value, findings };
   }
 
   /**
@@ -128,7 +128,7 @@ export const usePicture = defineStore('picture', () => {
    * that. Nothing is done when the project was left by then, or cannot be flattened. Callers run in order; each sees the
    * changes of the one before.
    */
-  function whenShown(act: (shape: ShapePicture) => void): Promise<void> {
+  function whenShown(act: (shape: ShapeViewModel) => void): Promise<void> {
     const id = project.doc?.id;
     const turn = lastTurn
       .then(() => shownNow(id))
@@ -141,7 +141,7 @@ export const usePicture = defineStore('picture', () => {
   let lastTurn: Promise<void> = Promise.resolve();
   /** Done when every change that waits for the picture is in the document: no file is written before. */
   const changesMade = (): Promise<void> => lastTurn;
-  const shownNow = (id: string | undefined): Promise<ShapePicture | null> =>
+  const shownNow = (id: string | undefined): Promise<ShapeViewModel | null> =>
     new Promise((resolve) => {
       const stop = watch(
         () => project.doc === answered.value?.doc || project.doc?.id !== id,
@@ -177,7 +177,7 @@ export const usePicture = defineStore('picture', () => {
     () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting, stock.supply] as const,
     ([doc], [before]) => {
       if (doc?.id !== before?.id) {
-        picture.value = null;
+        viewModel.value = null;
         good.value = null;
         shape.value = null;
         failure.value = null;
@@ -189,7 +189,7 @@ export const usePicture = defineStore('picture', () => {
       if (doc && before && doc.id === before.id && doc.blank.kind !== before.blank.kind) {
         shape.value = null;
         good.value = null;
-        picture.value = null;
+        viewModel.value = null;
       }
       void refresh();
     },
@@ -204,19 +204,19 @@ export const usePicture = defineStore('picture', () => {
   const instead = computed(() =>
     failure.value !== null
       ? 'It could not be worked out; the slip says why.'
-      : picture.value?.ok && picture.value.unjudged !== null
+      : viewModel.value?.ok && viewModel.value.unjudged !== null
         ? 'It was not judged, so there is nothing to show here yet.'
         : null,
   );
   /** Whether nothing is known yet of the open project, good or bad, because it is still being worked out. */
-  const awaited = computed(() => project.doc !== null && picture.value === null && failure.value === null);
+  const awaited = computed(() => project.doc !== null && viewModel.value === null && failure.value === null);
   const open = computed(() =>
-    picture.value?.ok
-      ? picture.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null)
+    viewModel.value?.ok
+      ? viewModel.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null)
       : [],
   );
   return {
-    picture,
+    viewModel,
     shape,
     good,
     failure,

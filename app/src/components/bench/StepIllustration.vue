@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Blank, Film, ShapePicture } from '@mivet/core';
+import type { Blank, Film, ShapeViewModel } from '@mivet/core';
 import { computed } from 'vue';
 import CupDrawing from '../projects/CupDrawing.vue';
 import FlatDrawing from '../projects/FlatDrawing.vue';
@@ -8,19 +8,19 @@ import FlatDrawing from '../projects/FlatDrawing.vue';
 const props = defineProps<{
   kind: 'template' | 'film' | 'blank';
   film: string | null;
-  picture: ShapePicture;
+  viewModel: ShapeViewModel;
   films: readonly Film[];
   blank: Blank;
 }>();
 const pieces = computed(() =>
-  props.kind === 'film' ? props.picture.pieces.filter((p) => p.film === props.film) : props.picture.pieces,
+  props.kind === 'film' ? props.viewModel.pieces.filter((p) => p.film === props.film) : props.viewModel.pieces,
 );
 </script>
 
 <template>
   <figure>
-    <CupDrawing v-if="kind === 'blank'" :blank="blank" :picture="picture" :films="films" />
-    <FlatDrawing v-else :picture="picture" :films="films" :pieces="pieces" marks />
+    <CupDrawing v-if="kind === 'blank'" :blank="blank" :view-model="viewModel" :films="films" />
+    <FlatDrawing v-else :view-model="viewModel" :films="films" :pieces="pieces" marks />
   </figure>
 </template>
 
