@@ -1,5 +1,5 @@
-import type { HandClash, KeptFilm, PartOnBoard, Project, StripPart, StripViewModel } from '@mivet/core';
-import { clashOf, letGoOfPart, putByHand } from '@mivet/core';
+import type { HandCollision, KeptFilm, PartOnBoard, Project, StripPart, StripViewModel } from '@mivet/core';
+import { collisionOf, letGoOfPart, putByHand } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { watchCloser } from '../workers/core-client.ts';
@@ -17,7 +17,7 @@ export interface HandMove {
   /** mm from where it lies, x along the feed and y across it. */
   readonly dx: number;
   readonly dy: number;
-  readonly clash: HandClash;
+  readonly collision: HandCollision;
 }
 
 /** How the films lie on boards: as planned, closer and closer while one watches, or put there by hand. */
@@ -117,14 +117,14 @@ export const usePlan = defineStore('plan', () => {
     );
   };
   /** What is in the way when a part is moved by some millimetres. */
-  function clash(strip: StripViewModel, part: StripPart, dx: number, dy: number): HandClash {
+  function collision(strip: StripViewModel, part: StripPart, dx: number, dy: number): HandCollision {
     const board = sheet.value!.plan.board;
     const others = strip.parts.filter((one) => one !== part).map((one) => local(one, strip, board));
-    return clashOf(local(part, strip, board, dx, dy), others, roomOf(strip, board), board);
+    return collisionOf(local(part, strip, board, dx, dy), others, roomOf(strip, board), board);
   }
   /** Puts a part where it was dragged to, unless something is in the way; it stays there from then on. */
   function put(strip: StripViewModel, part: StripPart, dx: number, dy: number): boolean {
-    if (clash(strip, part, dx, dy) !== null) return false;
+    if (collision(strip, part, dx, dy) !== null) return false;
     const [a, b, c, d, e, f] = part.matrix;
     const { marginMm } = sheet.value!.plan.board;
     const to: PartOnBoard['matrix'] = [a, b, c, d, e + dx - strip.from, f + dy - marginMm];
@@ -149,5 +149,5 @@ export const usePlan = defineStore('plan', () => {
     project.edit('Plan the loads anew', (p) => ({ ...p, laid: [] }));
   }
 
-  return { closer, watching, problem, sheet, strips, laidAs, fixed, canCloser, saved, start, keep, end, clash, put, letGo, anew }; // prettier-ignore
+  return { closer, watching, problem, sheet, strips, laidAs, fixed, canCloser, saved, start, keep, end, collision, put, letGo, anew }; // prettier-ignore
 });

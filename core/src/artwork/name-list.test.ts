@@ -196,7 +196,7 @@ describe('a job for a list of names', () => {
     for (const { pieces } of batch) expect(pieces.some((p) => p.itemIds.includes('text-1'))).toBe(true);
   });
 
-  it('puts an item on both faces, opposite each other, mirrored if wished', () => {
+  it('puts an item on both faces, opposite each other, mirrored if asked', () => {
     const faced = (alternate: boolean) =>
       examined(
         projectOf(

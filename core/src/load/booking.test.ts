@@ -96,10 +96,10 @@ describe('what is booked', () => {
   });
 
   it('takes tape only off a roll of it, never below nothing', () => {
-    const taking = (id: string, lengthMm: number) => bookPlan(SHELF, toBook([], [], { tape: { id, lengthMm } }));
-    expect(put(taking('tape', 300), 'tape')).toMatchObject({ lengthMm: 700 });
-    expect(put(taking('tape', 1300), 'tape')).toMatchObject({ lengthMm: 0 });
-    expect(put(taking('roll', 300), 'roll')).toBeUndefined();
+    const allocated = (id: string, lengthMm: number) => bookPlan(SHELF, toBook([], [], { tape: { id, lengthMm } }));
+    expect(put(allocated('tape', 300), 'tape')).toMatchObject({ lengthMm: 700 });
+    expect(put(allocated('tape', 1300), 'tape')).toMatchObject({ lengthMm: 0 });
+    expect(put(allocated('roll', 300), 'roll')).toBeUndefined();
     expect(put(bookPlan(SHELF, toBook([])), 'tape')).toBeUndefined();
   });
 

@@ -5,7 +5,7 @@ import { makeOffcut } from '../../test/stock.ts';
 import { STARTING_FILMS } from '../material/film.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { boardById } from './boards.ts';
-import { clashOf, keptOf, letGoOfPart, putByHand } from './by-hand.ts';
+import { collisionOf, keptOf, letGoOfPart, putByHand } from './by-hand.ts';
 import { betterLoads, boxOnBoard, planLoads, type LoadPlan } from './load.ts';
 import { type FilmBlock } from './blocks.ts';
 import { type KeptFilm } from '../model/laid.ts';
@@ -126,7 +126,7 @@ describe('parts put by hand', () => {
     );
   });
 
-  it('clash with others and with the edge exactly where brute force finds them too near', () => {
+  it('collide with others and with the edge exactly where brute force finds them too near', () => {
     const room = { along: 200, across: 150 };
     const others = [
       [box(20, 20, 60, 60)],
@@ -136,14 +136,14 @@ describe('parts put by hand', () => {
     fc.assert(
       fc.property(at, at, fc.integer({ min: 5, max: 60 }), (x, y, size) => {
         const moved = [Float64Array.from([x, y, x + size, y, x + size / 2, y + size])];
-        const clash = clashOf(moved, others, room, { gapMm: 6 });
+        const collision = collisionOf(moved, others, room, { gapMm: 6 });
         const edge = x < 3 || y < 3 || x + size > 197 || y + size > 147;
-        expect(clash === 'edge').toBe(edge);
+        expect(collision === 'edge').toBe(edge);
         if (edge) return;
         const near = others.some((rings) => apart(moved, [rings[0]!]) < 6 - 1e-9);
         const inside = others.some(([ring]) => x + size / 2 > ring![0]! && x + size / 2 < ring![2]! && y + size / 3 > ring![1]! && y + size / 3 < ring![5]!); // prettier-ignore
-        if (near || inside) expect(clash).toBe('part');
-        else expect(clash).toBeNull();
+        if (near || inside) expect(collision).toBe('part');
+        else expect(collision).toBeNull();
       }),
       { numRuns: 300 },
     );

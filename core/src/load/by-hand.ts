@@ -80,7 +80,7 @@ export const letGoOfPart = (kept: KeptFilm, part: string | null): KeptFilm => ({
 });
 
 /** What a part is in the way of where it is dragged to. */
-export type HandClash = 'edge' | 'part' | null;
+export type HandCollision = 'edge' | 'part' | null;
 
 /**
  * Whether a part may lie somewhere: clear of the edge of its film by the blade's margin, and of every other part by the
@@ -91,12 +91,12 @@ export type HandClash = 'edge' | 'part' | null;
  * @param room how far the film reaches, or may reach: along and across, mm
  * @param gapMm between parts
  */
-export function clashOf(
+export function collisionOf(
   moved: readonly Ring[],
   others: readonly (readonly Ring[])[],
   room: { readonly along: number; readonly across: number },
   { gapMm }: Pick<Board, 'gapMm'>,
-): HandClash {
+): HandCollision {
   const at = BLADE_MARGIN_MM - EPSILON_MM;
   const box = boxOf(moved);
   if (box.minX < at || box.minY < at || box.maxX > room.along - at || box.maxY > room.across - at) return 'edge';

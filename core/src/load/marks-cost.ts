@@ -47,7 +47,7 @@ export function marksCost(
     marks.length > 0 ? planLoads(blocksOf(pieces, films, supply), plan.board, supply) : plan,
   );
   // What marks on every layer would cost, for those that have none.
-  const wished = once(() => {
+  const requested = once(() => {
     const everywhere = Object.fromEntries(wrap.layers.map((film) => [film, 'marks' as const]));
     return lineUp({ stack: { ...stack, marks: everywhere } }, wrap, some, support).marks;
   });
@@ -60,7 +60,7 @@ export function marksCost(
     of: (film) => {
       if (wrap.layers.length < 2) return 0;
       const has = marked.has(film);
-      const own = has ? marks.filter(({ part }) => !many || part === first) : wished();
+      const own = has ? marks.filter(({ part }) => !many || part === first) : requested();
       const blocks = (list: readonly CuttablePiece[]): FilmBlock[] =>
         blocksOf(
           list.filter((piece) => piece.film === film),

@@ -86,7 +86,7 @@ describe('seams that are looked for', () => {
   const field = (...groups: Ring[][]) => ({ side: SIDE, radiusAt: () => RADIUS, groups });
   const options = { clearance: 2, count: 1, home: -Math.PI };
 
-  it('pass closer than was wished before they cut film, down to three tenths of it', () => {
+  it('pass closer than was requested before they cut film, down to three tenths of it', () => {
     // All of the way round is closed but for a gap at the back.
     const gate = (gap: number): Ring => box(-back + gap / 2, back - gap / 2, 8, 12);
     const through = (gap: number) => findSeams(field([gate(gap)]), options)[0]!;

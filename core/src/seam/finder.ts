@@ -40,7 +40,7 @@ const TIGHT_SHARE = 0.3;
 export function findSeams(field: SeamField, options: SeamOptions): FoundSeam[] {
   const { near } = options;
   const count = near ? 1 : options.count;
-  // The tighter grid is made only when the wished clearance leaves no way.
+  // The tighter grid is made only when the requested clearance leaves no way.
   const wide = rasterise(field, options.clearance, count);
   let tight: Grid | null = null;
   const grids = (fold: number): Grids => ({
@@ -58,7 +58,7 @@ export function findSeams(field: SeamField, options: SeamOptions): FoundSeam[] {
   );
 }
 
-/** The side with the clearance that was wished for, and with as little as is worth trying. */
+/** The side with the clearance that was requested, and with as little as is worth trying. */
 interface Grids {
   readonly wide: Grid;
   readonly tight: () => Grid;
@@ -70,7 +70,7 @@ function findIn(field: SeamField, { wide, tight }: Grids, aim: Aim): FoundSeam {
     const path = pullTaut(field, wide, free, true);
     return { path, free: true, ...measure(field, path) };
   }
-  // Before film is cut, a way that passes closer than was wished.
+  // Before film is cut, a way that passes closer than was requested.
   const close = cheapestWay(field, tight(), aim, true);
   const path = close
     ? pullTaut(field, tight(), close, true)

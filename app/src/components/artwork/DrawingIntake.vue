@@ -68,10 +68,10 @@ const widthMm = ref(offered());
 watch(drawing, () => (widthMm.value = offered()));
 /** Specks at the size that it will have. They are left off, not thrown away: they come back when it is made larger. */
 const specks = computed(() => specksOf(drawing.value, (TINY_PIECE_MM * drawing.value.widthMm) / widthMm.value));
-const wished = ref<boolean | null>(null);
+const requested = ref<boolean | null>(null);
 const leavesSpecks = computed({
-  get: () => wished.value ?? !specks.value.pattern,
-  set: (leaves: boolean) => (wished.value = leaves),
+  get: () => requested.value ?? !specks.value.pattern,
+  set: (leaves: boolean) => (requested.value = leaves),
 });
 /** Each colour on a film of its own as far as there are enough, or each on the nearest, so that like colours merge. */
 const way = ref<'own' | 'nearest'>('own');

@@ -88,10 +88,10 @@ const partWords = (s: StripViewModel): string =>
 /** Where the film of a strip comes from, in words. */
 function fromWords(s: StripViewModel): string {
   const own = strips.value.filter((one) => one.load === s.load);
-  const taking = sheet.value?.usage.strips.find((t: Allocation) => t.load === s.load && t.strip === own.indexOf(s));
-  switch (taking?.from.kind) {
+  const allocated = sheet.value?.usage.strips.find((t: Allocation) => t.load === s.load && t.strip === own.indexOf(s));
+  switch (allocated?.from.kind) {
     case 'roll':
-      return `cut ${mm(taking.lengthMm)} off the roll`;
+      return `cut ${mm(allocated.lengthMm)} off the roll`;
     case 'sheet':
       return 'from a sheet';
     case 'offcut':

@@ -22,9 +22,9 @@ const svg = shallowRef<SVGSVGElement | null>(null);
 /** What is in hand: a part on its strip, and how far it was moved, mm. */
 const inHand = shallowRef<{ strip: StripViewModel; part: StripPart; dx: number; dy: number } | null>(null);
 const movable = (s: StripViewModel): boolean => !plan.watching && (s.parts.length > 1 || s.offcut !== null);
-const clash = computed(() => {
+const collision = computed(() => {
   const held = inHand.value;
-  return held ? plan.clash(held.strip, held.part, held.dx, held.dy) : null;
+  return held ? plan.collision(held.strip, held.part, held.dx, held.dy) : null;
 });
 const isHeld = (s: StripViewModel, part: StripPart): boolean => inHand.value?.strip === s && inHand.value.part === part;
 function grab(event: PointerEvent, strip: StripViewModel, part: StripPart): void {
@@ -163,7 +163,7 @@ function fromTo(s: StripViewModel): string {
             v-if="isHeld(s, p)"
             :d="partData(p, board.widthMm)"
             class="held"
-            :class="{ clash }"
+            :class="{ collision }"
             :transform="`translate(${inHand!.dx} ${-inHand!.dy})`"
           />
         </template>
@@ -188,9 +188,9 @@ function fromTo(s: StripViewModel): string {
     </svg>
     <p v-if="inHand" class="held-word" role="status">
       {{
-        clash === 'part'
+        collision === 'part'
           ? `Too near to another part: scissors need ${board.gapMm} mm.`
-          : clash === 'edge'
+          : collision === 'edge'
             ? 'Too near to the edge of the film.'
             : 'It fits here, and stays here when the rest is planned anew.'
       }}
@@ -276,7 +276,7 @@ svg {
   vector-effect: non-scaling-stroke;
   pointer-events: none;
 }
-.held.clash {
+.held.collision {
   stroke: var(--brick);
   stroke-dasharray: 4 3;
 }

@@ -91,8 +91,8 @@ export function innerViewport(
   use: { readonly element: Element; readonly style: Style } | null,
 ): Viewport | null {
   const size = (name: 'width' | 'height', along: 'x' | 'y'): number => {
-    const wished = use && sizeOf(use.element, use.style, name, measure, along);
-    return wished ?? sizeOf(element, style, name, measure, along) ?? measure[name];
+    const requested = use && sizeOf(use.element, use.style, name, measure, along);
+    return requested ?? sizeOf(element, style, name, measure, along) ?? measure[name];
   };
   const [width, height] = [size('width', 'x'), size('height', 'y')];
   if (!(width > 0 && height > 0)) return null;
