@@ -162,7 +162,7 @@ const STAGES = [
 /** Names of the stages, in order. */
 export const STAGE_NAMES: readonly StageName[] = STAGES.map(({ name }) => name);
 
-/** What stages made the last time, and from what; kept by whoever works the same project through again and again. */
+/** Results of the last run of each stage with their keys; held by callers that run the same project repeatedly. */
 export type StageMemo = Map<StageName, { readonly from: string; readonly made: StageResults[StageName] }>;
 
 /** A project worked through from readings to the bench, with everything that was found. */

@@ -8,7 +8,7 @@ import { useTape } from './useTape.ts';
 
 /** Allocation what a job was cut from off the shelf, and putting it back. */
 export function useBooking(): {
-  /** Blanks that it is made on, with how many stand on the shelf; those that nobody counts are left out. */
+  /** Blanks that it is made on, with how many are on the shelf; those that are not counted are left out. */
   blanks: ComputedRef<{ id: string; name: string; count: number; there: number }[]>;
   /** Whether any film of the job is in stock. */
   known: ComputedRef<boolean>;

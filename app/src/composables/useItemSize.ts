@@ -26,7 +26,7 @@ export function useItemSize(item: () => ArtworkItem): {
     );
 
   /**
-   * Makes it so wide or so high and keeps its shape. It is reckoned from the size that it has then, not from a picture that
+   * Makes it so wide or so high and keeps its shape. It is calculated from the size that it has then, not from a picture that
    * a change made a moment ago has outrun.
    */
   function grow(which: 'width' | 'height', mm: number): Promise<void> {

@@ -371,7 +371,7 @@ export async function changeStock(
   for (const thing of wanted?.put ?? []) await stock.put(stockDocument(thing, now));
   for (const { id, by } of wanted?.blanks ?? []) {
     const entry = blanks.find(({ blank }) => blank.id === id);
-    // Who has stopped counting meanwhile is not made to count again.
+    // Counting that was switched off meanwhile stays off.
     if (entry && entry.inStock !== null)
       await shelf.put({ ...entry, inStock: Math.max(0, entry.inStock + by), changedAt: now });
   }

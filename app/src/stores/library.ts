@@ -248,7 +248,7 @@ export const useLibrary = defineStore('library', () => {
     await load();
   }
 
-  /** Brings a backup back; whoever has one of its projects open is shown it. */
+  /** Restores a backup; open pages of its projects are refreshed. */
   async function restore(backup: Backup): Promise<void> {
     const revisions = await database.restoreAll(backup, new Date().toISOString());
     for (const [id, revision] of revisions) {

@@ -20,14 +20,14 @@ export interface HandMove {
   readonly collision: HandCollision;
 }
 
-/** How the films lie on boards: as planned, closer and closer while one watches, or put there by hand. */
+/** How the films lie on boards: as planned, tightened while the user watches, or placed by hand. */
 export const usePlan = defineStore('plan', () => {
   const project = useProject();
   const viewModel = useViewModel();
   const settings = useSettings();
   const stock = useStock();
 
-  /** The best so far, while one watches; null when nobody does. */
+  /** The best so far while the user watches; otherwise null. */
   const closer = shallowRef<CloserPart | null>(null);
   const watching = ref(false);
   const problem = ref<string | null>(null);
@@ -84,7 +84,7 @@ export const usePlan = defineStore('plan', () => {
   }
   const sheetLoads = (): number | undefined => viewModel.good?.sheet.plan.loads.length;
 
-  // What is changed meanwhile is planned anew; another project has another plan.
+  // What changes meanwhile is planned again; another project has another plan.
   watch(
     () => project.doc,
     (doc) => doc !== settling && end(),
@@ -144,7 +144,7 @@ export const usePlan = defineStore('plan', () => {
       laid: laidAs.value.map((kept) => (film === null || kept.film === film ? letGoOfPart(kept, part) : kept)),
     }));
   }
-  /** Plans everything anew, as if nobody had touched it. */
+  /** Plans everything again, without what was placed by hand. */
   function anew(): void {
     project.edit('Plan the loads anew', (p) => ({ ...p, laid: [] }));
   }

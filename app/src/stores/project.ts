@@ -109,7 +109,7 @@ export const useProject = defineStore('project', () => {
       return;
     }
     const next = kept.project;
-    // Proxies of the page cannot be stored or posted: caught here, where it is clear who handed them over.
+    // Proxies of the page cannot be stored or posted: caught here, where the caller is still known.
     if (import.meta.env.MODE !== 'production') structuredClone(next);
     const now = Date.now();
     const merges = kind !== '' && kind === lastEdit.kind && now - lastEdit.at < MERGE_MS && past.value.length > 0;

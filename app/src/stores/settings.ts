@@ -8,7 +8,7 @@ export interface Cutting extends CutOptions {
   readonly format: 'svg' | 'dxf' | 'hpgl';
 }
 
-/** What a person reckons jobs by: money in their own, minutes, and a share on top in per cent. */
+/** Rates that jobs are priced by: the user's own currency, minutes, and a markup in per cent. */
 export interface OwnRates {
   readonly hour: number;
   readonly minutes: number;
@@ -39,7 +39,7 @@ export const useSettings = defineStore('settings', () => {
   const useOffcuts = useLocalStorage<boolean>('mivet-offcuts', true);
   /** The roll of transfer tape that jobs are lifted with; none yet chosen, or `none` off the shelf. */
   const tapeId = useLocalStorage<string>('mivet-tape', '');
-  /** What a job is reckoned by; replaced whole. */
+  /** Rates that a job is priced by; replaced as a whole. */
   const rates = useLocalStorage<OwnRates>('mivet-rates', USUAL_RATES, { shallow: true, mergeDefaults: true });
   const judgedBy = computed(() => limitsWith(limits.value));
   const dark = usePreferredDark();

@@ -194,7 +194,7 @@ describe('the picture of the open project', () => {
     const { viewModel, project } = await opened();
     asked().at(-1)!.answer(made);
     await settle();
-    // Two changes, each reckoned from the picture of the one before; the second has to wait for it.
+    // Two changes, each calculated from the picture of the one before; the second has to wait for it.
     void viewModel.whenShown(() => (project.doc = { ...project.doc!, name: 'One' }));
     void viewModel.whenShown(() => (project.doc = { ...project.doc!, name: `${project.doc!.name} and two` }));
     let name = '';

@@ -58,7 +58,7 @@ export const useViewModel = defineStore('view-model', () => {
       return;
     }
     busy.value = true;
-    // Once at the beginning: a plan from nothing would only be made anew.
+    // Once at the beginning: a plan from nothing would only be made again.
     if (!stock.loaded) await stock.load();
     do {
       stale = false;
@@ -182,7 +182,7 @@ export const useViewModel = defineStore('view-model', () => {
         shape.value = null;
         failure.value = null;
         tooHeavy.value = false;
-        // Nobody waits for what was being worked out of the other one.
+        // The other project's pending work has no caller any more.
         judged?.abort(LEFT);
       }
       // Nothing of another kind of blank is shown on this one, not even for a moment.

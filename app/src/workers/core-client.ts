@@ -184,7 +184,7 @@ function ask<K extends keyof CoreJobs>(
 }
 
 /**
- * Has a plan made better in a worker of its own, which is there for as long as one watches.
+ * Has a plan made better in a worker of its own, which lives for as long as the user watches.
  *
  * @param input of the job
  * @param onPart told whenever it is better

@@ -40,7 +40,7 @@ export interface FontSample {
   readonly data: string;
 }
 
-/** How far a plan has come while one watches. */
+/** Progress of a plan while the user watches. */
 export interface CloserPart {
   readonly sheet: JobSheet;
   readonly strips: readonly StripViewModel[];
@@ -114,7 +114,7 @@ export interface CoreJobs {
     readonly input: { readonly raster: Raster } & SilhouetteOptions;
     readonly output: SilhouetteResult;
   };
-  /** A plan that gets better for as long as one watches; ends by itself only when there is nothing to try. */
+  /** A plan that is improved until cancelled; ends by itself only when nothing is left to try. */
   readonly closer: {
     readonly input: CoreJobs['send']['input'] & { readonly seed: number };
     readonly output: null;

@@ -36,7 +36,7 @@ export type CutterRefusal =
   | { readonly code: 'too-wide'; readonly width: number; readonly most: number }
   | { readonly code: 'empty-board' }
   | { readonly code: 'worn-blade'; readonly metres: number; readonly most: number }
-  /** What it was to cut could not be read after the server was started anew. */
+  /** What it was to cut could not be read after a restart of the server. */
   | { readonly code: 'lost' }
   | { readonly code: 'stopped'; readonly share: number }
   | { readonly code: 'switched-off'; readonly share: number };

@@ -3,7 +3,7 @@ import { FILM_FINISHES } from '../material/film.ts';
 import type { Film } from '../model/film.ts';
 
 /**
- * Limits that keep a hostile or broken file from filling memory. They lie well past what anybody makes: every change is
+ * Limits that keep a hostile or broken file from filling memory. They lie well beyond real jobs: every change is
  * held to them before it is kept, so what the editor can make the reader takes.
  */
 export const MOST = {

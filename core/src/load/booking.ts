@@ -9,7 +9,7 @@ import type { FilmUsage } from './usage.ts';
 export interface ShelfChange {
   readonly put: readonly StockThing[];
   readonly remove: readonly string[];
-  /** Blanks of which more or fewer stand there, by how many; those that nobody counts are left out. */
+  /** Changes of blanks in stock; those that are not counted are left out. */
   readonly blanks?: readonly { readonly id: string; readonly by: number }[];
 }
 

@@ -1,6 +1,6 @@
 import type { FilmUse } from './usage.ts';
 
-/** What a person reckons a job by, in their own money. */
+/** Rates that a job is priced by, in the user's own currency. */
 export interface CostRates {
   /** For one hour of work. */
   readonly hour: number;
@@ -32,7 +32,7 @@ export interface Cost {
   readonly price: number;
   /** The same for one piece. */
   readonly each: { readonly cost: number; readonly price: number };
-  /** Films of which no price is known: reckoned by the usual one. */
+  /** Films of which no price is known: priced at the usual rate. */
   readonly unpriced: readonly string[];
 }
 

@@ -95,7 +95,7 @@ export function planLoads(
 }
 
 /**
- * The same plan, better and better for as long as one watches.
+ * The same plan, improved step by step for as long as the caller keeps asking.
  *
  * @param seed another one looks elsewhere
  * @returns yields a plan whenever it is better than the last, and `null` whenever one may stop in between; ends by itself
@@ -152,7 +152,7 @@ function firstOf(steps: Generator<LotStep | null, void>): LotStep | null {
   return null;
 }
 
-/** Fewest left out, then fewest strips cut anew, then the least length of all. */
+/** Fewest parts left out, then fewest newly cut strips, then least total length. */
 const lengthOf = ({ lots, left }: LotStep): number =>
   1e9 * left.length + lots.reduce((sum, lot) => sum + (lot.offcut === null ? 1e5 : 0) + lot.used.along, 0);
 

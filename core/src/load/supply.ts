@@ -28,7 +28,7 @@ export function pricePerMm2(thing: StockFilm | Offcut | StockTape): number | nul
   return thing.price === null || whole <= 0 ? null : thing.price / whole;
 }
 
-/** Film of one kind, what is older first, so that it is used up; what nobody knows the age of is oldest. */
+/** Film of one kind, what is older first, so that it is used up; film of unknown age counts as the oldest. */
 export const lotsOf = (supply: Supply, filmId: string): StockFilm[] =>
   supply.films
     .filter(({ film, count }) => film.id === filmId && count > 0)

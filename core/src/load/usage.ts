@@ -134,7 +134,7 @@ class CuttingTable {
     return null;
   }
 
-  /** There is none, or nobody knows of any. */
+  /** There is none, or none is known. */
   fromNowhere({ film, length, width }: Wanted): From {
     if (this.#supply.films.some((lot) => lot.film.id === film)) this.#sum(film).short += 1;
     this.#pay(film, length * width, null);

@@ -26,7 +26,7 @@ export interface SurfaceCare {
   readonly dryMinutes: number;
 }
 
-/** Everything that is known of film, tape and surfaces: passed to whatever reckons with it, so that it can be learnt. */
+/** Everything that is known of film, tape and surfaces: passed to every function that uses it, so that it can be learnt. */
 export interface Materials {
   readonly films: Readonly<Record<FilmFinish, FilmNumbers>>;
   /** What transfer tape takes, pulled and pushed together, as a fraction. */

@@ -19,7 +19,7 @@ const NUMBER = /^(?:(\d+(?:[.,]\d+)?)|(?:(\d+)[\s-]+)?(\d+)\/(\d+))$/;
 
 /**
  * Reads a length as people type it: `10 3/8`, `10-3/8 in`, `10⅜"`, `10.375 in`, `26.4 cm`, `26,4cm`, `264`.
- * A fraction without a unit is inches, since nobody writes fractions of a millimetre.
+ * A fraction without a unit is inches, since millimetres are not written as fractions.
  *
  * @param typed what stands in the field
  * @param bare unit of a plain number without one
@@ -43,7 +43,7 @@ export function parseLength(typed: string, bare: LengthUnit): ParsedLength {
   const match = NUMBER.exec(negative ? body.slice(1).trim() : body);
   if (!match) return { ok: false, code: 'not-a-length' };
   const [, decimal, whole, top, bottom] = match;
-  // No tape shows nine eighths past the ten: a slip of the finger, and nobody knows of which.
+  // No tape shows nine eighths past the ten: a typing error, and which one cannot be told.
   if (whole !== undefined && Number(top) >= Number(bottom)) return { ok: false, code: 'not-a-length' };
   const number =
     decimal === undefined ? Number(whole ?? 0) + Number(top) / Number(bottom) : Number(decimal.replace(',', '.'));

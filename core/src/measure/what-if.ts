@@ -15,7 +15,7 @@ export interface Trial {
   readonly sideMm: number;
   /** Per cent by which the whole cup is larger, as another one from the same shelf may be. */
   readonly largerPercent: number;
-  /** Per cent by which film gives less than it is reckoned to: cold, old, or of another make. */
+  /** Per cent by which film gives less than assumed: cold, old, or of another make. */
   readonly stifferPercent: number;
 }
 

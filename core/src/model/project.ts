@@ -71,11 +71,11 @@ export interface ShelfBlank {
   readonly format: 'mivet-blank';
   readonly version: typeof FORMAT_VERSION;
   readonly blank: Blank;
-  /** What one costs, in the money that the person reckons in; null when not noted. */
+  /** What one costs, in the user's own currency; null when not noted. */
   readonly price: number | null;
   /** The shelf blank that this one is another colour of; they share their readings. */
   readonly variantOf: string | null;
-  /** How many stand there; null when nobody counts. */
+  /** How many are in stock; null when not counted. */
   readonly inStock: number | null;
   /** A small photograph as a data URL. */
   readonly photo: string | null;

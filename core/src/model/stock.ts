@@ -17,7 +17,7 @@ export interface StockFilm {
   readonly price: number | null;
   /** mm that the roll was long when it was bought; of a sheet its length. */
   readonly boughtLengthMm: number;
-  /** ISO day; null when nobody knows. */
+  /** ISO day; null when not known. */
   readonly boughtOn: string | null;
   /** Whether it has a direction, so that it is not turned a quarter. */
   readonly directional: boolean;
@@ -39,7 +39,7 @@ export interface Offcut {
   readonly lengthMm: number;
   /** Its true outline where it is no rectangle, x and y in mm from its corner; null for a rectangle. */
   readonly outline: readonly number[] | null;
-  /** ISO day on which the film was bought; null when nobody knows. */
+  /** ISO day on which the film was bought; null when not known. */
   readonly boughtOn: string | null;
   readonly directional: boolean;
   /** What it cost by its share of what it was cut from; null when not known. */

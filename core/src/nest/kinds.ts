@@ -32,7 +32,7 @@ export interface Kinds {
   noFit(lying: number, other: number): NoFitMask;
 }
 
-/** Bytes of no-fit masks that are kept; past that, they are made anew. */
+/** Bytes of no-fit masks that are kept; past that, they are rebuilt on demand. */
 const KEPT_BYTES = 96e6;
 
 /**

@@ -23,7 +23,7 @@ const FIRST_TASTE = { along: 2.2, size: 0.7 };
  * Searches for other ways to lay parts, again and again.
  *
  * @param shapes of each part in its turns
- * @param limit column that everything has to end before; asked for anew for each search
+ * @param limit column that everything has to end before; evaluated again for each search
  * @param times how many searches; left out, it goes on for ever
  * @returns yields places of all parts, and `null` whenever one may stop in between
  */
@@ -61,7 +61,7 @@ export function* searches(
   }
 }
 
-/** Another taste: all anew, or the best one with a few kinds sooner or later. */
+/** The next order to try: a random one, or the best so far with a few kinds moved. */
 function otherTaste(best: Taste, near: boolean, random: () => number): Taste {
   if (near) {
     const sooner = [...best.sooner];

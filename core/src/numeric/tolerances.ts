@@ -30,7 +30,7 @@ export const SEAM_SNAP_MM = 5e-4;
 /** mm. Joined tiles are widened by this on each side so that the union welds them; far under the blade's own width. */
 export const TILE_WELD_MM = 0.005;
 
-/** mm. Under this sagitta an arc is written as a line: nobody wants an arc with a radius of kilometres. */
+/** mm. Under this sagitta an arc is written as a line: an arc with a radius of kilometres is of no use. */
 export const ARC_SAGITTA_MM = 0.01;
 
 /** Halvings of one segment before the resampler gives up refining: 2^-14 of a 1.5 m edge is 0.1 mm. */

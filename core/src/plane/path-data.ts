@@ -17,7 +17,7 @@ export function parsePathData(data: string): Path[] {
 }
 
 /**
- * Reads SVG path data as far as it makes sense, as the standard asks of whoever draws it.
+ * Reads SVG path data as far as it makes sense, as the standard requires of renderers.
  *
  * @param data the `d` attribute
  * @returns one path a subpath up to the first error, y upwards, and what the error was; null for none

@@ -3,7 +3,7 @@ import { EPSILON_MM } from '../numeric/tolerances.ts';
 
 /** Steps in which things are moved and turned by a fix: what a hand sets and a button says. */
 const [STEP_MM, STEP_DEG] = [0.5, 1];
-/** Less than this is no change that anybody could see. */
+/** Smaller changes are not visible. */
 const [LEAST_FACTOR, LEAST_MM] = [0.002, 0.005];
 
 /**

@@ -22,7 +22,7 @@ export type Saying = (told: Told) => readonly [title: string, why: string];
 /** What a finding says, by `code/case`, or by its code alone where one sentence serves all cases. */
 export type Sayings = Readonly<Record<string, Saying>>;
 
-/** Who knows better than any program. */
+/** Closing words that defer to labels, local codes and trained people. */
 export const LAST_WORD = 'The label, local rules and trained people come first.';
 
 /** A finding made ready to be put into words. */

@@ -67,7 +67,7 @@ function rowsOf({ whole, keep: [from] }: CurvedSide, { bandBelowRimMm }: DrawnBl
   for (let i = -1; i <= steps + 1; i++) {
     const at = i < 0 ? -rim : i > steps ? whole.sideLength + FOOT_MM : (whole.sideLength * i) / steps;
     const inside = Math.min(whole.sideLength, Math.max(0, at));
-    // As it was heading, but no spike: past the stations nobody read anything.
+    // As it was heading, but no spike: beyond the stations there are no readings.
     const lean = at === inside ? whole.slopeAt(inside) : Math.max(-0.06, Math.min(0.06, whole.slopeAt(inside)));
     const before = rows.at(-1);
     if (before) height -= (at - from - before[0]) * Math.sqrt(Math.max(0.01, 1 - ((lean + before[3]) / 2) ** 2));

@@ -26,7 +26,7 @@ export interface Solid {
   unroll(filmThickness: number, flattening: Flattening): Unrolled;
   /** Gaussian curvature by slant of the template (mm), 1/mm²; null where it develops. */
   gaussianAt(choice: FlatteningChoice): ((slant: number) => number) | null;
-  /** As views draw it. @param patchMm mm across, what a patch covers; null while nobody knows */
+  /** As views draw it. @param patchMm mm across, what a patch covers; null while not known */
   drawn(blank: DrawnBlank, patchMm: number | null): DrawnSolid;
   /** Where the tape lies for a reading; null for readings that it does not have. @param drawn itself */
   tapeFor(asked: Asked, blank: Blank, drawn: DrawnSolid): TapePlace | null;

@@ -11,7 +11,7 @@ export interface LayerReport {
   readonly byRule: boolean;
   /**
    * mm² of film that the marks of this layer cost by the plan; when it has none, what they would cost. Null for a layer
-   * without marks of few things, or that meets no other: nothing hangs on it, and who asks has it worked out.
+   * without marks of few things, or that meets no other: nothing depends on it, and it is computed on request.
    */
   readonly marksMm2: number | null;
   /** Whether it touches film of another layer. */

@@ -42,7 +42,7 @@ export interface CutterMemory {
 
 /** What the machine is told and tells. */
 export interface MachineWorld {
-  /** Keeps everything; done before anybody is told, so that what was said is true after a fall. */
+  /** Keeps everything; done before listeners are notified, so that what they were told survives a crash. */
   readonly keep: (memory: CutterMemory) => void;
   readonly tell: (news: { readonly state: CutterState } | { readonly head: HeadNews }) => void;
   /** ISO. */

@@ -194,7 +194,7 @@ describe('the cutter over the wire', () => {
     await switchOff();
     await switchOn();
     await post('/pace', { faster: 5 });
-    // Nobody has written to it since.
+    // It has not been written to since.
     expect(statSync(file).mtimeMs).toBe(1_000_000);
     await post(`/loads/${ID}`, { do: 'take out' });
     expect(readdirSync(folder).filter((name) => name.startsWith('load-'))).toEqual([]);

@@ -42,7 +42,7 @@ export interface CutterRoutes {
 }
 
 /**
- * A simulated cutter on this machine only: loads come in, lie in it, are cut, and everybody who listens is told.
+ * A simulated cutter on this machine only: loads come in, lie in it, are cut, and all listeners are notified.
  *
  * @param keeping where it keeps what it knows
  * @param faster how many times faster than a real one it begins to work

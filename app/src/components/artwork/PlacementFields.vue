@@ -30,7 +30,7 @@ const facings = computed((): { value: Facing; label: string }[] =>
         { value: 'angle', label: 'At an angle' },
       ],
 );
-// Without a handle nobody knows where the drinker is: such a facing shows as the angle that it comes to.
+// Without a handle the drinker's side is not defined: such a facing shows as the angle that it comes to.
 const facing = computed(() =>
   facings.value.some((f) => f.value === props.item.placement.facing) ? props.item.placement.facing : 'angle',
 );

@@ -5,7 +5,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 
-/** Laying the parts closer while one watches, and what was put by hand. */
+/** Tightening the layout while the user watches, and parts placed by hand. */
 const plan = usePlan();
 const project = useProject();
 const settings = useSettings();

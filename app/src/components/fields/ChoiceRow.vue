@@ -6,7 +6,7 @@ defineProps<{
   says: string;
   value: T;
   options: readonly { readonly value: T; readonly label: string; readonly title?: string }[];
-  /** What the choices are, for those who do not see the row. */
+  /** Accessible name of the row. */
   label: string;
 }>();
 const emit = defineEmits<{ choose: [value: T] }>();

@@ -8,7 +8,7 @@ interface Held {
 const held = new WeakMap<HTMLInputElement, Held>();
 
 /**
- * Shows a value in an input without taking away what is being typed: while the project is worked out anew, a field that
+ * Shows a value in an input without taking away what is being typed: while the project is recomputed, a field that
  * someone is typing in keeps its text until that is taken (`change`) or left.
  */
 export const vHeld: ObjectDirective<HTMLInputElement, string | number> = {

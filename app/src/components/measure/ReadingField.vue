@@ -50,7 +50,7 @@ const TOOLS: Record<ReadingTool, string> = {
 };
 const tools = computed(() => {
   const usual: ReadingTool[] = props.girth ? ['tape', 'strip'] : ['ruler', 'tape', 'caliper'];
-  // What came from a photograph says so until it is read anew.
+  // What came from a photograph says so until it is measured again.
   if (props.reading?.how === 'photo') usual.push('photo');
   return usual.map((value) => ({ value, label: TOOLS[value] }));
 });

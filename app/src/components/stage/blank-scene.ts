@@ -65,14 +65,14 @@ export class BlankScene {
     this.art.colorSpace = SRGBColorSpace;
     this.art.wrapS = RepeatWrapping;
     if (this.slow) {
-      // Smaller copies of the artwork would have to be made anew at each step of a drag, by the processor.
+      // Smaller copies of the artwork would have to be regenerated at each step of a drag, on the CPU.
       this.art.generateMipmaps = false;
       this.art.minFilter = LinearFilter;
     } else this.art.anisotropy = 4;
     this.scene.add(this.table);
   }
 
-  /** Builds the blank anew. */
+  /** Rebuilds the blank. */
   setShape(shape: BlankShape): void {
     this.shape = shape;
     this.clearTable();
@@ -84,7 +84,7 @@ export class BlankScene {
     this.draw();
   }
 
-  /** Tells that the artwork canvas was painted anew. */
+  /** Marks the artwork canvas as repainted. */
   artChanged(): void {
     const { width, height } = this.art.image as HTMLCanvasElement;
     // A texture keeps the size it was first sent with; another size needs a new one on the card.
@@ -191,7 +191,7 @@ export class BlankScene {
     });
   }
 
-  /** Gives the canvas its pixels: only when they change, since that makes it anew. */
+  /** Gives the canvas its pixels: only when they change, since setting them clears it. */
   private fitCanvas(): void {
     const sharp = Math.min(2.5, Math.max(this.slow ? 1.5 : 2, window.devicePixelRatio));
     const ratio = this.turning ? (this.slow ? 0.7 : 0.9) : sharp;

@@ -1,6 +1,6 @@
 import { isRaw, type VersionStep } from './walk.ts';
 
-/** What the film is for was not kept, cast film was always reckoned warm, and limits were nobody's own. */
+/** What the film is for was not kept, cast film was always taken as laid warm, and limits could not be changed. */
 export const fromV5: VersionStep = {
   backup: (backup) => ({ limits: {}, ...backup }),
   project: (project) => ({

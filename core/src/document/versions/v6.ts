@@ -2,7 +2,7 @@ import { isRaw, type VersionStep } from './walk.ts';
 
 const STACK = { build: 'full', underlapMm: 0.6, thinMm: 4, order: [], lay: 'flat' };
 
-/** Films lay whole on each other and were lined up by hand; there was no stock, and nobody counted blanks. */
+/** Films lay whole on each other and were lined up by hand; there was no stock, and blanks were not counted. */
 export const fromV6: VersionStep = {
   backup: (backup) => ({ stock: [], ...backup }),
   project: (project) => ({

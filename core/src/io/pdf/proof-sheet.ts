@@ -32,7 +32,7 @@ const AT_TABLE = 600;
 const COLUMNS = 3;
 
 /**
- * A sheet for whoever it is made for: how it will look from its sides, sizes, films, names, and what was found and
+ * A sheet for the customer: how it will look from its sides, sizes, films, names, and what was found and
  * accepted; with a line to sign.
  *
  * @returns PDF bytes

@@ -20,11 +20,11 @@ export function judgeEdge(context: ProofContext, edge: 'rim' | 'base'): Finding[
   const side = wrap.size.side;
   const zone = zones[edge];
   return wrap.placed.flatMap((placed): Finding[] => {
-    // A mask reaches to the edges, and is gone before anybody drinks.
+    // A mask reaches to the edges, and is removed before the cup is used.
     if (!placed.slants || isMask(placed.item)) return [];
     const [top, bottom] = placed.slants;
     const room = edge === 'rim' ? top : side - bottom;
-    // Less than half of what is shown is nothing that anybody could set right; film set on the line is not inside it.
+    // Less than half of what is shown cannot be put right by placing; film set on the line is not inside it.
     if (room >= zone - SHOWN_MM / 2) return [];
     const need = zone - room;
     const other = edge === 'rim' ? side - bottom - zones.base : top - zones.rim;

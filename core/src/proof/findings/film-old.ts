@@ -3,7 +3,7 @@ import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 import { base } from './stock-finding.ts';
 
-/** Film that is old, or a scrap that nobody knows the age of. */
+/** Film that is old, or a scrap of unknown age. */
 export const judgeFilmOld: Judge = (context) => {
   const { supply, usage, limits } = context;
   const seen = new Map<string, Finding>();
@@ -12,7 +12,7 @@ export const judgeFilmOld: Judge = (context) => {
     const offcut = offcutsOf(supply, film).find(({ id }) => id === from.id);
     const lot = supply.films.find(({ id }) => id === from.id);
     const years = yearsSince((offcut ?? lot)?.boughtOn ?? null, supply.today);
-    // Of film that was bought one may not have noted the day; of a scrap nobody knows.
+    // Of film that was bought one may not have noted the day; of a scrap the age is not known.
     const unknown = years === null && offcut !== undefined;
     if (!unknown && (years === null || years <= limits.filmOld)) continue;
     seen.set(film, {

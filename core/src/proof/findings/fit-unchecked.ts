@@ -3,7 +3,7 @@ import { APART_MM } from '../../pieces/tape-sheets.ts';
 import type { Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 
-/** Film nearly all the way round on a blank whose template nobody has tried on paper. */
+/** Film nearly all the way round on a blank whose template has not been checked on paper. */
 export const judgeFitUnchecked: Judge = ({ job, wrap, limits }) => {
   if (!wrap.template.closed || wrap.size.fit === 'applied') return [];
   // Masks are aligned at the rim and come off again, but they too have to close.

@@ -8,7 +8,7 @@ import type { Finding, Judge, ProofContext } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 import { sentence } from '../told.ts';
 
-/** How much more a sharp inner corner asks than the body that is reckoned with: half as much again on stars, less on crosses. */
+/** How much more a sharp inner corner asks than the body that is calculated with: half as much again on stars, less on crosses. */
 const CORNER_MORE = 1.5;
 
 /**

@@ -332,7 +332,7 @@ class Reader implements Walk {
   }
 }
 
-/** Whether a part of a `switch` is for someone who reads English and asks for nothing special. */
+/** Whether a part of a `switch` is for an English reader without special settings. */
 function isWanted({ attributes }: Element): boolean {
   const languages = attributes['systemLanguage'];
   if (attributes['requiredExtensions'] !== undefined) return false;
