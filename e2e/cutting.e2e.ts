@@ -16,7 +16,7 @@ test('cut lines are written for a cutter that reads pen movements, with a test c
   // The choice is kept on this device.
   await expect(page.getByRole('button', { name: 'HPGL' })).toHaveAttribute('aria-pressed', 'true');
   await setField(page, 'Weeding lines every', '60');
-  await setField(page, 'Run on past the start', '0.5');
+  await setField(page, 'Overcut', '0.5');
   await expect(page.locator('path.extra').first()).toHaveAttribute('d', /^M/);
   await page.getByText('One film at a time').click();
   const file = await download(page, 'Shallows, load 1');

@@ -22,7 +22,7 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
       '<rect x="10" y="10" width="20" height="20" fill="#e0623a"/><path d="M50 10h20v20h-20z" fill="#0f4c5c"/><text x="3" y="9">Cox</text>',
     ),
   );
-  await expect(page.getByRole('heading', { name: 'A drawing comes in' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Import a drawing' })).toBeVisible();
   await expect(page.getByText('words that are still type')).toBeVisible();
   // Matched all at once: each colour is one of the films.
   await expect(page.getByLabel('#e0623a')).toHaveValue('ensign');
@@ -59,7 +59,7 @@ test('bow numbers come round a lid in a ring, with ornaments between, and are cu
   await page.getByLabel('Words or a name').fill('BOW 7');
   await page.getByRole('button', { name: 'Place it' }).click();
   await page.getByRole('button', { name: 'In a ring' }).click();
-  await setField(page, 'Capitals are high', '9 mm');
+  await setField(page, 'Capital height', '9 mm');
   await setField(page, 'Letters stand on a ring of', '56 mm');
   await page.getByRole('button', { name: 'One more round' }).click();
   await page.getByRole('button', { name: 'One more round' }).click();
@@ -101,7 +101,7 @@ test('stars are scattered over a tumbler on three films, clear of the name, and 
   await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
   await page.getByRole('button', { name: 'Brass', exact: true }).first().click();
   await expect(page.getByText('24 spread out, running on across the seam; none is cut by it.')).toBeVisible();
-  await page.getByRole('button', { name: 'Arrange anew' }).click();
+  await page.getByRole('button', { name: 'Shuffle' }).click();
   await expect(page.getByText('Arrangement 2')).toBeVisible();
   await expect(page.getByText('24 pieces')).toBeVisible();
   await goTo(page, 'Proof');

@@ -186,7 +186,7 @@ test('what an older version kept in this browser opens as it is', async ({ page 
   await page.goto('/shelf');
   await expect(page.getByRole('article')).toHaveCount(12);
   await page.getByRole('button', { name: 'Change Crew mug' }).click();
-  await expect(page.getByLabel('One costs')).toHaveValue('');
+  await expect(page.getByLabel('Cost each')).toHaveValue('');
   await page.goto('/project/demo-tumbler/flat');
   await expect(page.getByRole('button', { name: 'It is wrapped' })).toBeVisible();
   await expect(page.getByText('276.0 mm along the rim edge')).toBeVisible();
@@ -196,7 +196,7 @@ test('notes in the log stay with the project', async ({ page }) => {
   await openDemo(page, 'demo-tumbler', 'log');
   await page.getByLabel('What you want to remember').fill('Second strip lifted at the lap');
   await page.getByRole('button', { name: 'So-so' }).click();
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Add to the log' }).click();
   await saved(page);
   await page.reload();
   await expect(page.getByText('Second strip lifted at the lap')).toBeVisible();

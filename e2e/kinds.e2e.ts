@@ -94,12 +94,12 @@ test('a flat side is its own template, and artwork keeps its size on it', async 
   await page.getByLabel('Words or a name').fill('COX');
   await page.getByRole('button', { name: 'Place it' }).click();
   await expect(page.getByRole('textbox', { name: 'Right of the middle by' })).toBeVisible();
-  await expect(page.getByText('Runs', { exact: true })).toBeHidden();
+  await expect(page.getByText('Follows', { exact: true })).toBeHidden();
 });
 
 test('a ball takes the widest patch that lies flat, or gores round it', async ({ page }) => {
   await fresh(page, 'Ball');
-  await read(page, 'Round the widest place', '252.6');
+  await read(page, 'Girth at the widest place', '252.6');
   await goTo(page, 'Flat');
   // Tape of 0.4 mm off: R = (252.6 − 0.4π)/2π = 40.0 mm; 2√(6 · 2 %)·R = 27.7, in whole millimetres 27.
   const [patch] = await outlines(page);
@@ -114,7 +114,7 @@ test('a ball takes the widest patch that lies flat, or gores round it', async ({
 
 test('a balloon is judged by what it will be at the hand-over', async ({ page }) => {
   await fresh(page, 'Balloon');
-  await read(page, 'Round the widest place', '880');
+  await read(page, 'Girth at the widest place', '880');
   await read(page, 'Over the skin, neck to crown', '480');
   await page.getByRole('button', { name: 'Helium' }).click();
   await expect(page.getByText('Helium keeps about 3 hours')).toBeVisible();
@@ -145,7 +145,7 @@ test('a bowl is read at some heights, its band ended where it strains, or divide
   await page.getByRole('button', { name: 'End the band here' }).click();
   await expect(page.getByText('The band ends before the side does')).toBeVisible();
   await expect(page.getByRole('radio', { name: /One band/ })).toContainText('lies flat');
-  await page.getByRole('button', { name: 'Take all of it' }).click();
+  await page.getByRole('button', { name: 'Use the whole side' }).click();
   await page.getByRole('radio', { name: /bands/ }).click();
   const bands = await outlines(page);
   expect(bands.length).toBeGreaterThanOrEqual(2);
@@ -214,7 +214,7 @@ test('a photographed mug is read by its clean side, scaled by a girth where the 
   }
   await expect(tape).toHaveAttribute('aria-valuenow', '20');
   await setField(page, 'Round where the tape lay', (2 * Math.PI * scene.radiusAt(0.2 * scene.height)).toFixed(1));
-  await setField(page, 'Camera stood off by (0: far)', view.far.toFixed(0));
+  await setField(page, 'Camera distance (empty: far away)', view.far.toFixed(0));
   await page.getByRole('button', { name: 'Take these 7 girths' }).click();
   for (let i = 1; i <= 7; i++) {
     const girth = parseFloat(await page.getByRole('textbox', { name: `Girth ${i}` }).inputValue());

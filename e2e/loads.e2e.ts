@@ -77,7 +77,7 @@ test('a wrap of three films goes side by side on one board, is cut, and is booke
   await expect(page.getByRole('button', { name: 'Change the offcut of Deep water, 94 × 46 mm' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Change the offcut of Shallows, 174 × 36 mm' })).toBeVisible();
   // It can be put back, all of it.
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Undo booking' }).click();
   await expect(page.getByText('is taken back')).toBeVisible();
   expect(await shelf(page, 'Deep water')).toBe('3.42 m left of 5.00 m');
   await expect(roll).toContainText('6.20 m');
@@ -131,11 +131,11 @@ test('eight names go on one strip a film, are laid closer, cut and booked', asyn
   const off = async (): Promise<number> =>
     Number(/cut (\d+) mm off/.exec((await row(page, 'Deep water').textContent())!)![1]);
   const before = await off();
-  await page.getByRole('button', { name: 'Lay it closer' }).click();
+  await page.getByRole('button', { name: 'Tighten the layout' }).click();
   await expect(page.getByText(/Trying other ways|less so far/)).toBeVisible();
   await page.waitForTimeout(2500);
-  await page.getByRole('button', { name: 'Good enough' }).click();
-  await expect(page.getByRole('button', { name: 'Lay it closer' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this layout' }).click();
+  await expect(page.getByRole('button', { name: 'Tighten the layout' })).toBeVisible();
   const after = await off();
   expect(after).toBeLessThanOrEqual(before);
   await page.getByRole('button', { name: 'Send to the cutter' }).click();
@@ -152,7 +152,7 @@ test('eight names go on one strip a film, are laid closer, cut and booked', asyn
   // Taken back from the stock's own list, the mugs stand there again.
   const counted = page.getByRole('region', { name: 'Blanks' }).locator('.row-line').filter({ hasText: 'Crew mug' });
   await expect(counted).toContainText('16');
-  await page.getByRole('region', { name: 'Booked' }).getByRole('button', { name: 'Take it back' }).first().click();
+  await page.getByRole('region', { name: 'Booked' }).getByRole('button', { name: 'Undo booking' }).first().click();
   await expect(counted).toContainText('24');
 });
 
@@ -183,7 +183,7 @@ test('a part is put by hand with the keys, stays there, and may not come too nea
   for (let i = 0; i < 60; i++) await page.keyboard.press('Shift+ArrowDown');
   const film = await page.locator('.load rect:not(.tape):not(.board)').nth(1).boundingBox();
   expect(await low()).toBeLessThan(film!.y + film!.height);
-  await page.getByRole('button', { name: 'Plan it anew' }).click();
+  await page.getByRole('button', { name: 'Plan again' }).click();
   await expect(page.getByText('One part stays where you put it')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('One part stays where you put it')).toBeVisible();

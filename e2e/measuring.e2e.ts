@@ -42,7 +42,7 @@ test('repeat readings are averaged and a far-off one is noticed', async ({ page 
   await read(page, RIM, '261');
   await expect(page.getByText('260.5 mm')).toBeVisible();
   await read(page, RIM, '27.4 cm');
-  await expect(page.getByText('Your goes at this reading are far apart')).toBeVisible();
-  await page.getByRole('button', { name: 'Take out 27.4 cm' }).click();
-  await expect(page.getByText('Your goes at this reading are far apart')).toBeHidden();
+  await expect(page.getByText('Your readings here are far apart')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove 27.4 cm' }).click();
+  await expect(page.getByText('Your readings here are far apart')).toBeHidden();
 });

@@ -17,12 +17,12 @@ test('a font of one’s own is kept with its source, cuts the words, and travels
   await page.getByRole('button', { name: 'COX' }).click();
   await page.locator('input[type=file]').first().setInputFiles({ name: 'quill.woff', mimeType: 'font/woff', buffer: quill }); // prettier-ignore
   await expect(page.getByText('Each letter is a piece of its own.')).toBeVisible();
-  await page.getByLabel('Called').fill('Quill');
+  await page.getByLabel('Name', { exact: true }).fill('Quill');
   await page.getByLabel('Where it is from', { exact: true }).fill('Cut by a friend');
   await page.getByLabel('May you use it?').selectOption('Yes, I may');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByLabel('Letters', { exact: true })).toHaveValue(/^own-/);
-  await setField(page, 'Capitals are high', '20 mm');
+  await page.getByRole('button', { name: 'Add the font' }).click();
+  await expect(page.getByLabel('Font', { exact: true })).toHaveValue(/^own-/);
+  await setField(page, 'Capital height', '20 mm');
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
   // X is flat above and below: 20 mm as asked, on both mugs; O stands over a little on both sides.
@@ -52,9 +52,9 @@ test('a drawing is kept among the motifs, and comes to rest on the rim line and 
     '<svg xmlns="http://www.w3.org/2000/svg" width="40mm" height="10mm" viewBox="0 0 40 10"><rect width="20" height="10" fill="#0f4c5c"/><rect x="30" width="1" height="1" fill="#0f4c5c"/></svg>';
   await page.locator('input[type=file]').first().setInputFiles({ name: 'otter.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(otter) }); // prettier-ignore
   await expect(page.getByText('Leave off one speck')).toBeVisible();
-  await page.getByLabel('Keep it among my motifs').check();
+  await page.getByLabel('Add to my motifs').check();
   await page.getByRole('button', { name: 'Place it' }).click();
-  await page.getByRole('button', { name: 'Take away' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   // Found again by its name, after a reload, and placed with one click.
   await page.reload();
   await page.getByLabel('Find a motif').fill('otter');

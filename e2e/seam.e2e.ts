@@ -128,7 +128,7 @@ test('a list of names is pasted, fitted, set by hand where it must be, and cut n
     .click();
   await goTo(page, 'Artwork');
   await page.getByRole('button', { name: '8 names to make' }).click();
-  await page.getByLabel('One a line; a count and a hand may follow').fill('Wilhelmina Ottoline, 2, left\nAsh');
+  await page.getByLabel('One per line; a count and a hand may follow').fill('Wilhelmina Ottoline, 2, left\nAsh');
   await page.getByRole('button', { name: 'Add names' }).click();
   await expect(page.getByText('2 names added.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'All names on the blank' }).getByRole('listitem')).toHaveCount(10);

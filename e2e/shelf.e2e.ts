@@ -8,7 +8,7 @@ test('a shelf is searched, priced, written as a table, and a table comes in with
   await openProjects(page);
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   await page.getByRole('button', { name: 'Change Steel tumbler' }).click();
-  await page.getByLabel('One costs').fill('6,50');
+  await page.getByLabel('Cost each').fill('6,50');
   await page.getByLabel('Photograph', { exact: true }).setInputFiles('docs/screenshots/bench-phone.png');
   await expect(page.getByAltText('The blank as photographed')).toBeVisible();
   await page.getByRole('button', { name: 'Other colour' }).click();
@@ -38,5 +38,5 @@ test('a shelf is searched, priced, written as a table, and a table comes in with
   await page.reload();
   await expect(page.getByRole('article')).toHaveCount(14);
   await page.getByRole('button', { name: /^New project on Steel tumbler, claret/ }).click();
-  await expect(page.getByRole('heading', { name: 'What goes on it' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Artwork' })).toBeVisible();
 });

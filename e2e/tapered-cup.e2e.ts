@@ -16,7 +16,7 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
   await page.getByLabel('Words or a name').fill('HELM');
   await page.getByRole('button', { name: 'Place it' }).click();
   await page.getByRole('group', { name: 'Counted from' }).getByRole('button', { name: 'rim' }).click();
-  await setField(page, 'Capitals are high', '5/8');
+  await setField(page, 'Capital height', '5/8');
   await setField(page, 'Top below the rim line', '1 1/2');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.getByRole('button', { name: 'Wave', exact: true }).click();

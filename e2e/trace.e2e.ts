@@ -28,9 +28,9 @@ test('a picture is traced, tuned while it is looked at, placed and cut at its si
     .setInputFiles({ name: 'ring.png', mimeType: 'image/png', buffer: Buffer.from(url.split(',')[1]!, 'base64') });
   // Its outer and its inner outline, and the speck.
   await expect(page.getByText('3 outlines in one colour.')).toBeVisible();
-  await page.getByLabel('Specks left out').fill('3');
+  await page.getByLabel('Ignore specks under').fill('3');
   await expect(page.getByText('2 outlines in one colour.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take these outlines' }).click();
+  await page.getByRole('button', { name: 'Use these outlines' }).click();
   await setField(page, 'Width', '40 mm');
   await page.getByRole('button', { name: 'Place it' }).click();
   await expect(page.getByRole('heading', { name: 'ring' })).toBeVisible();

@@ -192,7 +192,7 @@ export function useItems(): {
           const second = { ...moveItem(i, 30, 0, doc), id: crypto.randomUUID(), keepTogether: null };
           return second.type === 'art' ? { ...second, setId } : second;
         });
-      project.edit('Make a second one', (p) => ({ ...p, items: [...p.items, ...seconds] }));
+      project.edit('Duplicate', (p) => ({ ...p, items: [...p.items, ...seconds] }));
       view.selectedId = seconds[0]!.id;
     },
     removeSelected: () => {
@@ -200,7 +200,7 @@ export function useItems(): {
       if (!item || !project.doc) return;
       // A drawing goes with all its colours; one of them alone is left off in its own editor.
       const gone = new Set([item.id, ...matesOf(project.doc.items, item).map((mate) => mate.id)]);
-      project.edit('Take away', (p) => ({ ...p, items: p.items.filter((i) => !gone.has(i.id)) }));
+      project.edit('Delete', (p) => ({ ...p, items: p.items.filter((i) => !gone.has(i.id)) }));
       view.selectedId = null;
     },
     reorder: (id, by) =>

@@ -74,12 +74,12 @@ export const usePlan = defineStore('plan', () => {
     settling = null;
     return best;
   }
-  /** Good enough: what was found is kept. */
+  /** Keep this layout: what was found is kept. */
   function keep(): void {
     const better = saved.value > 1e-6 || (closer.value?.sheet.plan.loads.length ?? 0) < (sheetLoads() ?? 0);
     const best = end();
     if (!best || !better) return;
-    project.edit('Lay the films closer', (p) => ({ ...p, laid: best.kept }));
+    project.edit('Tighten the layout', (p) => ({ ...p, laid: best.kept }));
     [settling, closer.value] = [project.doc, best];
   }
   const sheetLoads = (): number | undefined => viewModel.good?.sheet.plan.loads.length;
@@ -139,7 +139,7 @@ export const usePlan = defineStore('plan', () => {
   }
   /** Lets a part be moved by the plan again, or all of them. */
   function letGo(film: string | null, part: string | null): void {
-    project.edit('Let go of what was put by hand', (p) => ({
+    project.edit('Unlock what was placed by hand', (p) => ({
       ...p,
       laid: laidAs.value.map((kept) => (film === null || kept.film === film ? letGoOfPart(kept, part) : kept)),
     }));

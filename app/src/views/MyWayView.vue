@@ -31,9 +31,9 @@ const UNITS = [
   { value: 'in' as const, label: 'Inches' },
 ];
 const THEMES = [
-  { value: 'light' as const, label: 'Daylight' },
-  { value: 'dim' as const, label: 'Evening' },
-  { value: 'system' as const, label: 'As the device' },
+  { value: 'light' as const, label: 'Light' },
+  { value: 'dim' as const, label: 'Dark' },
+  { value: 'system' as const, label: 'System' },
 ];
 const PAPERS = [
   { value: 'a4' as const, label: 'A4' },
@@ -74,10 +74,10 @@ async function demo(): Promise<void> {
       <h2>How you work</h2>
       <ChoiceRow says="Units" :value="settings.unit" :options="UNITS" label="Units" @choose="settings.unit = $event" />
       <ChoiceRow
-        says="Light"
+        says="Theme"
         :value="settings.theme"
         :options="THEMES"
-        label="Light"
+        label="Theme"
         @choose="settings.theme = $event"
       />
       <ChoiceRow
@@ -95,10 +95,10 @@ async function demo(): Promise<void> {
       />
     </section>
     <section>
-      <h2>What you are judged by</h2>
+      <h2>Limits</h2>
       <p class="quiet">
-        Proof reckons with these numbers. They are starting values: change them as your own hands and films teach you.
-        What a film holds is set with the film, and how far film keeps from rim, base and handle with the blank.
+        Proof uses these numbers. They are starting values: change them as your own hands and films teach you. What a
+        film holds is set with the film, and how far film keeps from rim, base and handle with the blank.
       </p>
       <LimitTable :limits="settings.limits" :unit="settings.unit" @change="settings.limits = $event" />
     </section>
@@ -137,7 +137,7 @@ async function demo(): Promise<void> {
             @change="bringBack"
           />
         </label>
-        <button type="button" class="btn btn-outline-primary" @click="demo">Bring in the demo</button>
+        <button type="button" class="btn btn-outline-primary" @click="demo">Load the demo</button>
       </div>
       <p v-if="said" class="mt-3" role="status">{{ said }}</p>
       <UnreadableList

@@ -119,7 +119,7 @@ async function duplicate(project: Project): Promise<void> {
             aria-label="Find on your shelf"
           />
         </div>
-        <p v-if="onShelf.length === 0" class="quiet">Nothing on your shelf is called that.</p>
+        <p v-if="onShelf.length === 0" class="quiet">Nothing on your shelf matches.</p>
         <div class="grid shelf">
           <ShelfCard
             v-for="entry in onShelf"
@@ -147,7 +147,7 @@ async function duplicate(project: Project): Promise<void> {
       <p v-if="library.projects.length === 0" class="quiet mt-4">
         Only looking?
         <button type="button" class="btn btn-link" @click="bringInDemo()">
-          Bring in the rowing club’s shelf and projects
+          Load the rowing club’s shelf and projects
         </button>
       </p>
     </section>
@@ -165,7 +165,7 @@ async function duplicate(project: Project): Promise<void> {
       {{ part.length }} of {{ shown.length }} shown.
       <button type="button" class="btn btn-link btn-sm" @click="grow">Show more</button>
     </p>
-    <p v-if="library.projects.length > 0 && shown.length === 0" class="quiet">No project is called that.</p>
+    <p v-if="library.projects.length > 0 && shown.length === 0" class="quiet">No project matches.</p>
   </div>
 </template>
 

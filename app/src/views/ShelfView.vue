@@ -125,12 +125,12 @@ const toFile = (entry: ShelfBlank): void =>
       <button type="button" class="btn btn-link btn-sm" @click="grow">Show more</button>
     </p>
     <p v-if="library.shelf.length > 0 && shown.length === 0" class="quiet mt-3">
-      No blank is called that, or made of it.
+      No blank matches.
       <button type="button" class="btn btn-link btn-sm" @click="search = ''">Show all</button>
     </p>
     <section class="files" aria-label="Files">
       <label class="btn btn-outline-primary">
-        Bring blanks in
+        Import blanks
         <input type="file" accept=".csv,.json,text/csv,application/json" class="visually-hidden" @change="bringIn" />
       </label>
       <button v-if="library.shelf.length > 0" type="button" class="btn btn-link" @click="saveTable">

@@ -141,10 +141,10 @@ async function saveTable(): Promise<void> {
     <section aria-labelledby="films">
       <div class="head">
         <h2 id="films">Films</h2>
-        <button type="button" class="btn btn-primary btn-sm" @click="edit(newStockFilm(), true)">Put film in</button>
+        <button type="button" class="btn btn-primary btn-sm" @click="edit(newStockFilm(), true)">Add film</button>
       </div>
       <p v-if="stock.loaded && films.length === 0 && !search && !onlyLow" class="quiet">
-        Nothing is noted yet. Put in the first roll or pack of sheets; until then a plan takes film to be there.
+        Nothing is noted yet. Add the first roll or pack of sheets; until then a plan takes film to be there.
       </p>
       <div class="films">
         <FilmCard v-for="f in films" :key="f.id" :film="f" :unit="settings.unit" :today="today" @change="edit(f)" />
@@ -155,7 +155,7 @@ async function saveTable(): Promise<void> {
       <div class="head">
         <h2 id="offcuts">Offcuts</h2>
         <button type="button" class="btn btn-outline-primary btn-sm" @click="edit(newOffcut(knownFilms[0]!), true)">
-          Put an offcut in
+          Add offcut
         </button>
       </div>
       <p v-if="offcuts.length === 0" class="quiet">
@@ -168,9 +168,7 @@ async function saveTable(): Promise<void> {
       <section aria-labelledby="tapes">
         <div class="head">
           <h2 id="tapes">Tapes</h2>
-          <button type="button" class="btn btn-outline-primary btn-sm" @click="edit(newTape(), true)">
-            Put tape in
-          </button>
+          <button type="button" class="btn btn-outline-primary btn-sm" @click="edit(newTape(), true)">Add tape</button>
         </div>
         <p v-if="tapes.length === 0" class="quiet">None is noted.</p>
         <StockLine
@@ -187,7 +185,7 @@ async function saveTable(): Promise<void> {
         <div class="head">
           <h2 id="cutters">Cutters</h2>
           <button type="button" class="btn btn-outline-primary btn-sm" @click="edit(newCutter(), true)">
-            Put a cutter in
+            Add cutter
           </button>
         </div>
         <p v-if="cutters.length === 0" class="quiet">None is noted; the usual boards are offered at Cut.</p>
@@ -209,8 +207,8 @@ async function saveTable(): Promise<void> {
           >
         </div>
         <p v-if="counted.length === 0" class="quiet">
-          Nobody counts them yet. <RouterLink :to="{ name: 'shelf' }">On the shelf</RouterLink>, change a blank and note
-          how many stand there.
+          Not counted yet. <RouterLink :to="{ name: 'shelf' }">On the shelf</RouterLink>, change a blank and note how
+          many are in stock.
         </p>
         <div v-for="b in counted" :key="b.blank.id" class="row-line">
           <span>{{ b.blank.name }}</span>
@@ -228,7 +226,7 @@ async function saveTable(): Promise<void> {
 
     <section class="files" aria-label="Files">
       <label class="btn btn-outline-primary">
-        Bring a table in
+        Import a table
         <input type="file" accept=".csv,.json,text/csv,application/json" class="visually-hidden" @change="bringIn" />
       </label>
       <button v-if="stock.things.length > 0" type="button" class="btn btn-link" @click="saveTable">

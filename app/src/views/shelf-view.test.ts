@@ -51,7 +51,7 @@ describe('Shelf', () => {
     await view.get('input[type=search]').setValue('steel BARE');
     expect(names(view)).toEqual(['Steel tumbler']);
     await view.get('input[type=search]').setValue('nothing like it');
-    expect(view.text()).toContain('No blank is called that');
+    expect(view.text()).toContain('No blank matches');
     await press(view, 'Show all');
     expect(names(view)).toHaveLength(4);
   });
@@ -97,10 +97,10 @@ describe('Shelf', () => {
         .dispatchEvent(new Event('submit', { cancelable: true }));
       await nextTick();
     };
-    await type('One costs', 'six');
+    await type('Cost each', 'six');
     await keep();
     expect(dialog().textContent).toContain('“six” is not a price');
-    await type('One costs', '6,5');
+    await type('Cost each', '6,5');
     await type('Name', '  ');
     await keep();
     expect(dialog().textContent).toContain('A blank needs a name');

@@ -13,7 +13,7 @@ export const READING_LABEL: Record<ReadingName, string> = {
   side: 'Down the side of the band',
   upright: 'Straight up, band height',
   acrossRim: 'Across the rim end',
-  girth: 'Round the widest place',
+  girth: 'Girth at the widest place',
   overCrown: 'Over the skin, neck to crown',
   across: 'Straight across',
   hole: 'Across the straw hole',
@@ -145,7 +145,7 @@ export function describeDoubt(
       };
     case 'takes-disagree':
       return {
-        title: 'Your goes at this reading are far apart',
+        title: 'Your readings here are far apart',
         why: `They differ by ${mm(doubt.value)}; ${mm(doubt.expected)} is usual. Read it once more and take out the odd one.`,
       };
   }

@@ -97,7 +97,7 @@ export interface Blank {
   readonly balloon: BalloonPlan;
   /** Set when film goes on the inside; null for the outside. */
   readonly inside: InsideFilm | null;
-  /** What was read when, the oldest first. */
+  /** Reading history, the oldest first. */
   readonly readingLog: readonly ReadingLogLine[];
   /** Width of the handle where it meets the side, mm; 0 for none. */
   readonly handleWidthMm: number;

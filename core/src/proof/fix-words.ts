@@ -51,7 +51,7 @@ export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
     case 'split-panels':
       return `Split into ${command.panels} panels`;
     case 'arrange-anew':
-      return 'Arrange anew';
+      return 'Shuffle';
     case 'thicken-item':
       return `Thicken it by ${formatLength(command.mm, unit)} all round`;
     case 'change-film':

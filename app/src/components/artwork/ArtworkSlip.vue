@@ -90,8 +90,8 @@ async function keepFont(font: OwnFont): Promise<void> {
   await library.keepFonts([font]);
   incoming.font = null;
   if (selected.value?.type === 'text')
-    items.change('Change the letters', (i) => (i.type === 'text' ? { ...i, font: font.id } : i));
-  else said.value = `“${font.name}” is among the letters now.`;
+    items.change('Change the font', (i) => (i.type === 'text' ? { ...i, font: font.id } : i));
+  else said.value = `“${font.name}” is in the font list now.`;
 }
 </script>
 
@@ -126,7 +126,7 @@ async function keepFont(font: OwnFont): Promise<void> {
   />
   <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
-    <h2>What goes on it</h2>
+    <h2>Artwork</h2>
     <p v-if="!viewModel.shape && viewModel.awaited" class="quiet">Working out what is there…</p>
     <p v-else-if="!viewModel.shape" class="quiet">
       Artwork is placed on the measured side.
@@ -144,7 +144,7 @@ async function keepFont(font: OwnFont): Promise<void> {
         </div>
       </form>
       <label class="btn btn-sm btn-outline-primary mt-3 mb-0" :class="{ disabled: incoming.busy }">
-        {{ incoming.busy ? 'Reading it…' : 'Bring in a drawing, picture or font' }}
+        {{ incoming.busy ? 'Reading it…' : 'Import a drawing, picture or font' }}
         <input
           type="file"
           accept=".svg,.dxf,.png,.jpg,.jpeg,.webp,.ttf,.otf,.woff,.woff2,image/svg+xml,image/png,image/jpeg,image/webp"

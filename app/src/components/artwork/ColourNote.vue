@@ -15,7 +15,7 @@ const mates = computed(() => matesOf(project.doc!.items, props.item));
 function leaveOff(): void {
   const { id: gone } = props.item;
   const next = mates.value[0]!.id;
-  project.edit('Leave a colour off', (p) => ({ ...p, items: p.items.filter((i) => i.id !== gone) }));
+  project.edit('Leave out a colour', (p) => ({ ...p, items: p.items.filter((i) => i.id !== gone) }));
   view.selectedId = next;
 }
 /** The drawing that the item is a colour of, kept as it was drawn. */
@@ -43,11 +43,9 @@ const isKept = computed(() => library.motifs.some((m) => m.colours.some((c) => c
       <template v-if="item.source">From: {{ item.source }}.</template>
       <template v-if="item.rights === 'unsure'"> Ask whether you may use it.</template>
     </p>
-    <BButton v-if="!isKept" size="sm" variant="link" class="p-0 mb-2" @click="keepAsMotif">
-      Keep it among my motifs
-    </BButton>
+    <BButton v-if="!isKept" size="sm" variant="link" class="p-0 mb-2" @click="keepAsMotif"> Add to my motifs </BButton>
     <BButton v-if="mates.length > 0" size="sm" variant="outline-primary" class="mb-2" @click="leaveOff">
-      Leave this colour off
+      Leave out this colour
     </BButton>
   </div>
 </template>

@@ -142,7 +142,7 @@ function place(): void {
 
 <template>
   <section aria-labelledby="intake">
-    <h2 id="intake">A drawing comes in</h2>
+    <h2 id="intake">Import a drawing</h2>
     <svg :viewBox="view" class="preview" role="img" :aria-label="`${name} in the films chosen`">
       <path
         v-for="(p, i) in pictures"
@@ -153,7 +153,7 @@ function place(): void {
       />
     </svg>
     <div class="row-line">
-      <label :for="`${id}-n`">Called</label>
+      <label :for="`${id}-n`">Name</label>
       <input :id="`${id}-n`" v-model="name" class="form-control form-control-sm w-50" maxlength="120" />
     </div>
     <div v-if="incoming.asDrawn" class="row-line">
@@ -195,18 +195,18 @@ function place(): void {
       >
     </BFormCheckbox>
     <div v-if="drawing.leftOut.length > 0" class="note-bar look">
-      <p class="fw-bold">Not taken as drawn</p>
+      <p class="fw-bold">Changed on import</p>
       <p v-for="l in drawing.leftOut.slice(0, 8)" :key="l.what">{{ l.count > 1 ? `${l.count} × ` : '' }}{{ l.what }}</p>
     </div>
     <SourceFields :said="said" what="drawing" @change="said = $event" />
-    <CheckBox class="mt-2" :checked="keeps" @change="keeps = $event">Keep it among my motifs</CheckBox>
+    <CheckBox class="mt-2" :checked="keeps" @change="keeps = $event">Add to my motifs</CheckBox>
     <div v-if="tooMuch" class="note-bar fails" role="alert">
       <p>The drawing is too detailed, or too large, to be kept with a project. Simplify it where it was drawn.</p>
       <p>Nothing was changed.</p>
     </div>
     <div class="d-flex flex-wrap gap-2 mt-3">
       <button type="button" class="btn btn-primary" :disabled="taken === 0" @click="place">Place it</button>
-      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Leave it</button>
+      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Cancel</button>
     </div>
   </section>
 </template>

@@ -19,7 +19,7 @@ function keep(): void {
     format: 'mivet-font',
     version: FORMAT_VERSION,
     id: `own-${crypto.randomUUID()}`,
-    name: name.value.trim().slice(0, 80) || 'A font of mine',
+    name: name.value.trim().slice(0, 80) || 'My font',
     source: said.value.source.trim(),
     rights: said.value.rights,
     data: props.incoming.data,
@@ -30,7 +30,7 @@ function keep(): void {
 
 <template>
   <section aria-labelledby="font-intake">
-    <h2 id="font-intake">A font comes in</h2>
+    <h2 id="font-intake">Import a font</h2>
     <svg :viewBox="view" class="sample" role="img" aria-label="Heron 27, set in this font">
       <path :d="incoming.sample.data" fill="currentColor" fill-rule="nonzero" />
     </svg>
@@ -46,7 +46,7 @@ function keep(): void {
       <p>Words with these cannot be cut in it; Proof says so when it happens.</p>
     </div>
     <div class="row-line">
-      <label :for="`${id}-n`">Called</label>
+      <label :for="`${id}-n`">Name</label>
       <input :id="`${id}-n`" v-model="name" class="form-control form-control-sm w-50" maxlength="80" />
     </div>
     <SourceFields :said="said" what="font" @change="said = $event" />
@@ -54,8 +54,8 @@ function keep(): void {
       The font stays in this browser, goes with your backups, and with every project file that needs it.
     </p>
     <div class="d-flex flex-wrap gap-2 mt-3">
-      <button type="button" class="btn btn-primary" @click="keep">Keep it</button>
-      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Leave it</button>
+      <button type="button" class="btn btn-primary" @click="keep">Add the font</button>
+      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Cancel</button>
     </div>
   </section>
 </template>

@@ -50,7 +50,7 @@ const runningSays = computed(() => {
 
 function keepWith(other: string | null): void {
   const { id: own } = props.item;
-  project.edit(other ? 'Keep together' : 'Let go', (p) => ({
+  project.edit(other ? 'Keep together' : 'Ungroup', (p) => ({
     ...p,
     items: other ? keepTogether(p.items, own, other) : letGo(p.items, own),
   }));
@@ -112,7 +112,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     />
     <ChoiceRow
       v-if="!joined && round"
-      says="Runs"
+      says="Follows"
       :value="item.running"
       :options="RUNNING"
       label="How it runs"
@@ -154,8 +154,8 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       />
     </div>
     <div class="d-flex flex-wrap gap-3 mt-3">
-      <button type="button" class="btn btn-link" @click="items.duplicate()">Make a second one</button>
-      <button type="button" class="btn btn-link text-brick" @click="items.removeSelected()">Take away</button>
+      <button type="button" class="btn btn-link" @click="items.duplicate()">Duplicate</button>
+      <button type="button" class="btn btn-link text-brick" @click="items.removeSelected()">Delete</button>
     </div>
   </div>
 </template>

@@ -42,7 +42,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
         v-model="sought"
         type="search"
         class="form-control form-control-sm w-50"
-        placeholder="Find one"
+        placeholder="Search"
         aria-label="Find a motif"
       />
     </div>
@@ -77,7 +77,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
         {{ m.label }}
       </button>
     </div>
-    <p v-if="offered.length + offeredOwn.length === 0" class="quiet small">No motif is called that.</p>
+    <p v-if="offered.length + offeredOwn.length === 0" class="quiet small">No motif matches.</p>
     <button v-if="!wanted && !all" type="button" class="btn btn-sm btn-link p-0 mt-2" @click="all = true">
       All {{ shipped.length + own.length }} motifs
     </button>

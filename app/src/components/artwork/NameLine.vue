@@ -80,7 +80,7 @@ function setCap(event: Event): void {
       :aria-label="`Capitals of ${row.name}`"
       @change="setCap"
     />
-    <button type="button" :aria-label="`Take ${row.name} away`" title="Take away" @click="emit('remove')">
+    <button type="button" :aria-label="`Delete ${row.name}`" title="Delete" @click="emit('remove')">
       <IBiX />
     </button>
     <label v-if="blanks.length > 1" class="on small">

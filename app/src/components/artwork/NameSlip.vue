@@ -86,7 +86,7 @@ async function load(event: Event): Promise<void> {
   if (file) await take(await textOf(file));
 }
 function drop(): void {
-  project.edit('Drop the list of names', (p) => ({ ...p, names: null, otherBlanks: [] }));
+  project.edit('Delete the list of names', (p) => ({ ...p, names: null, otherBlanks: [] }));
   emit('done');
 }
 </script>
@@ -105,7 +105,7 @@ function drop(): void {
       <template v-else>{{ total }} to make, alike but for the hand that holds it and the blank.</template>
     </p>
     <form v-if="worded" @submit.prevent="add">
-      <label class="quiet" :for="`${id}-p`">One a line; a count and a hand may follow</label>
+      <label class="quiet" :for="`${id}-p`">One per line; a count and a hand may follow</label>
       <textarea
         :id="`${id}-p`"
         v-model="pasted"
@@ -143,7 +143,7 @@ function drop(): void {
         @change="change('Change the place of names', { leastCapMm: $event })"
       />
       <LengthField
-        label="Letters close up by"
+        label="Tighten letters by at most"
         :mm="list.closeMm"
         :unit="settings.unit"
         :most="20"

@@ -59,7 +59,7 @@ function press(event: KeyboardEvent, index: number): void {
         type="button"
         :class="{ moved: l.mm !== 0 }"
         :style="{ marginLeft: `${Math.max(-8, Math.min(24, l.mm * 3))}px` }"
-        :title="l.mm === 0 ? 'As the font has it' : `${l.mm > 0 ? '+' : ''}${formatLength(l.mm, unit)}`"
+        :title="l.mm === 0 ? 'Font default' : `${l.mm > 0 ? '+' : ''}${formatLength(l.mm, unit)}`"
         :aria-label="`${l.letter}, ${formatLength(l.mm, unit)} from where the font has it`"
         @pointerdown="grab($event, l.index)"
         @pointermove="drag"

@@ -52,7 +52,7 @@ function toggle(index: number): void {
       {{ viewModel.parts.length === 1 ? 'It is one part.' : `${viewModel.parts.length} parts. Press those to drop.` }}
       <template v-if="left > 0">{{ left }} dropped.</template>
       <button v-if="left > 0" type="button" class="btn btn-sm btn-link p-0 ms-1" @click="emit('change', [])">
-        Bring all back
+        Restore all
       </button>
     </p>
   </div>

@@ -67,7 +67,7 @@ function setTimes(by: number): void {
       @choose="set({ tops: $event }, 'Turn the letters')"
     />
     <div class="row-line">
-      <span>Times round</span>
+      <span>Copies round</span>
       <span class="d-flex align-items-center gap-2">
         <button type="button" class="btn btn-sm btn-outline-primary" aria-label="One fewer round" @click="setTimes(-1)">
           −

@@ -121,7 +121,7 @@ function setCount(event: Event): void {
     <template v-if="scattered">
       <LengthField
         v-if="leads"
-        label="Room between, at least"
+        label="Smallest gap"
         :mm="scattered.gapMm"
         :unit="unit"
         :most="100"
@@ -129,7 +129,7 @@ function setCount(event: Event): void {
       />
       <div class="row-line">
         <span>Also on</span>
-        <span class="films" role="group" aria-label="Films besides its own">
+        <span class="films" role="group" aria-label="More films">
           <button
             v-for="f in others"
             :key="f.id"
@@ -161,16 +161,16 @@ function setCount(event: Event): void {
           v-if="leads"
           type="button"
           class="btn btn-sm btn-outline-primary mt-2"
-          @click="setScatter({ seed: (scattered.seed + 1) % 1000000 }, 'Arrange anew')"
+          @click="setScatter({ seed: (scattered.seed + 1) % 1000000 }, 'Shuffle')"
         >
-          Arrange anew
+          Shuffle
         </button>
         <span v-if="leads" class="quiet small ms-2">Arrangement {{ scattered.seed }}</span>
       </div>
     </template>
     <LengthField
       v-if="!scattered && pitch"
-      label="From one to the next"
+      label="Spacing"
       :mm="pitch"
       :unit="unit"
       :least="1"

@@ -54,12 +54,12 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
       >Fill holes</CheckBox
     >
     <LengthField
-      label="Thicken by"
+      label="Thicken / thin by"
       :mm="item.acts.thickenMm"
       :unit="unit"
       :least="-10"
       :most="20"
-      hint="Below nothing thins"
+      hint="Negative values thin"
       @change="emit('acts', 'Thicken or thin', { thickenMm: $event })"
     />
     <div class="row-line">
@@ -77,7 +77,7 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
           class="btn btn-sm btn-link p-0"
           @click="emit('acts', 'Cut away no more', { cutAway: item.acts.cutAway.filter((o) => o !== other) })"
         >
-          No more
+          Remove
         </button>
       </div>
       <div v-if="offered.length > 0" class="row-line">
@@ -103,7 +103,7 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
     <template v-if="others.length > 0">
       <div v-if="kept.length > 0" class="row-line">
         <span>Kept together with {{ kept.map(itemTitle).join(', ') }}</span>
-        <button type="button" class="btn btn-sm btn-link p-0" @click="emit('together', null)">Let go</button>
+        <button type="button" class="btn btn-sm btn-link p-0" @click="emit('together', null)">Ungroup</button>
       </div>
       <div class="row-line">
         <label :for="`${id}-t`">Keep together with</label>
@@ -133,7 +133,7 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
         @change="emit('acts', 'Only shape others', { shapesOnly: checked($event) })"
       />
       <label class="form-check-label" :for="`${id}-s`"
-        >Only shapes others <span class="quiet">and is not cut itself</span></label
+        >Use as a cutter only <span class="quiet">(is not cut itself)</span></label
       >
     </div>
   </section>

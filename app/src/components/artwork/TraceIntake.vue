@@ -59,9 +59,9 @@ function set(part: Partial<TraceOptions>): void {
 }
 
 const MODES: { value: TraceOptions['mode']; label: string; title: string }[] = [
-  { value: 'dark', label: 'Dark', title: 'What is dark becomes film' },
-  { value: 'light', label: 'Light', title: 'What is light becomes film' },
-  { value: 'ground', label: 'Off its ground', title: 'All that stands out from the colour of the border' },
+  { value: 'dark', label: 'Dark parts', title: 'What is dark becomes film' },
+  { value: 'light', label: 'Light parts', title: 'What is light becomes film' },
+  { value: 'ground', label: 'All but the background', title: 'All that stands out from the colour of the border' },
   { value: 'colours', label: 'Colours', title: 'Several colours, each a film' },
 ];
 const height = computed(() => (FIRST_TRACE.widthMm * props.incoming.raster.height) / props.incoming.raster.width);
@@ -90,7 +90,7 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
 
 <template>
   <section :aria-labelledby="`${id}-h`">
-    <h2 :id="`${id}-h`">A picture comes in</h2>
+    <h2 :id="`${id}-h`">Trace a picture</h2>
     <svg
       class="preview"
       :viewBox="`${-FIRST_TRACE.widthMm / 2} ${-height / 2} ${FIRST_TRACE.widthMm} ${height}`"
@@ -110,11 +110,11 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
     </svg>
     <p class="quiet small" role="status">{{ says }}</p>
     <div class="row-line">
-      <span>Film is what is</span>
+      <span>Cut</span>
     </div>
     <ChoiceButtons :value="options.mode" :options="MODES" label="What becomes film" @choose="set({ mode: $event })" />
     <div v-if="options.mode === 'dark' || options.mode === 'light'" class="row-line mt-2">
-      <label :for="`${id}-t`">Up to which grey</label>
+      <label :for="`${id}-t`">Threshold</label>
       <input
         :id="`${id}-t`"
         type="range"
@@ -125,7 +125,7 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
       />
     </div>
     <div v-else-if="options.mode === 'ground'" class="row-line mt-2">
-      <label :for="`${id}-g`">How alike the ground is</label>
+      <label :for="`${id}-g`">Background tolerance</label>
       <input
         :id="`${id}-g`"
         type="range"
@@ -159,11 +159,11 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
         }}
       </p>
       <CheckBox class="mt-2" :checked="options.dropGround" @change="set({ dropGround: $event })"
-        >Leave the ground off</CheckBox
+        >Remove background</CheckBox
       >
     </template>
     <div class="row-line">
-      <label :for="`${id}-s`">Evened out</label>
+      <label :for="`${id}-s`">Smoothing</label>
       <input
         :id="`${id}-s`"
         type="range"
@@ -175,7 +175,7 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
       />
     </div>
     <div class="row-line">
-      <label :for="`${id}-p`">Specks left out</label>
+      <label :for="`${id}-p`">Ignore specks under</label>
       <input
         :id="`${id}-p`"
         type="range"
@@ -187,8 +187,8 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
       />
     </div>
     <div class="d-flex gap-2 mt-3">
-      <button type="button" class="btn btn-primary" :disabled="!result?.ok" @click="take">Take these outlines</button>
-      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Leave it</button>
+      <button type="button" class="btn btn-primary" :disabled="!result?.ok" @click="take">Use these outlines</button>
+      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Cancel</button>
     </div>
   </section>
 </template>

@@ -116,19 +116,14 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       :value="item.text"
       @input="text({ text: ($event.target as HTMLTextAreaElement).value }, 'Change the words', 'words')"
     />
-    <SelectRow
-      label="Letters"
-      :value="item.font"
-      :options="fonts"
-      @change="text({ font: $event }, 'Change the letters')"
-    />
+    <SelectRow label="Font" :value="item.font" :options="fonts" @change="text({ font: $event }, 'Change the font')" />
     <label class="btn btn-sm btn-link p-0" :class="{ disabled: incoming.busy }">
-      {{ incoming.busy ? 'Reading it…' : 'Bring in a font of your own' }}
+      {{ incoming.busy ? 'Reading it…' : 'Import a font' }}
       <input type="file" accept=".ttf,.otf,.woff,.woff2" class="visually-hidden" @change="bringFont" />
     </label>
     <p v-if="fontSaid" class="quiet small mb-1" role="status">{{ fontSaid }}</p>
     <LengthField
-      label="Capitals are high"
+      label="Capital height"
       :mm="placed?.capHeight ?? item.size.mm"
       :unit="settings.unit"
       :least="1"
@@ -150,7 +145,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       :unit="settings.unit"
       :least="-20"
       :most="60"
-      hint="Below nothing closes them up"
+      hint="Negative values tighten"
       @change="text({ letterGapMm: $event / growth, ...gapsHeld }, 'Change the letter spacing')"
     />
     <template v-if="!item.ring">
@@ -170,7 +165,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
           @choose="text({ align: $event }, 'Align the lines')"
         />
         <LengthField
-          label="Line to line"
+          label="Line spacing"
           :mm="item.linePitch * (placed?.capHeight ?? 10)"
           :unit="settings.unit"
           :least="1"
@@ -184,7 +179,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
         />
       </template>
       <ChoiceRow
-        says="Reads"
+        says="Direction"
         :value="item.placement.turnDeg === 90 ? 'up' : 'along'"
         :options="READS"
         label="Which way it reads"

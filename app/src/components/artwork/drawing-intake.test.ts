@@ -85,7 +85,7 @@ describe('a drawing that comes in', () => {
     const said = await useIncoming().bringIn('pennant.svg', PENNANT);
     expect(said).toBe('pennant.svg is a drawing in 2 colours. It waits on the Artwork stop.');
     await bench.settled();
-    expect(slip.text()).toContain('A drawing comes in');
+    expect(slip.text()).toContain('Import a drawing');
     expect(slip.text()).toContain('pictures');
     await press(slip, 'Place it');
     await bench.settled();
@@ -114,7 +114,7 @@ describe('a drawing that comes in', () => {
     await bench.settled();
     await press(slip, 'Place it');
     await bench.settled();
-    await press(slip, 'Leave this colour off');
+    await press(slip, 'Leave out this colour');
     expect(useProject().doc!.items.map((i) => i.film)).toEqual(['deep-water']);
     expect(useView().selectedId).toBe(useProject().doc!.items[0]!.id);
   });
@@ -137,8 +137,8 @@ describe('a drawing that comes in', () => {
     );
     await useIncoming().bringIn('pennant.svg', PENNANT);
     await bench.settled();
-    await press(slip, 'Leave it');
-    expect(slip.text()).toContain('What goes on it');
+    await press(slip, 'Cancel');
+    expect(slip.text()).toContain('Artwork');
     expect(useProject().doc!.items).toEqual([]);
   });
 });

@@ -108,10 +108,10 @@ describe('the seam', () => {
   it('divides a wrap; beside a handle there is nothing to run until it is divided', async () => {
     const bench = await openWorkbench({ ...mug, names: null });
     const view = bench.mount(SeamFields);
-    expect(view.text()).not.toContain('Runs');
+    expect(view.text()).not.toContain('Follows');
     await press(view, '2');
     await bench.settled();
-    expect(view.text()).toContain('Runs');
+    expect(view.text()).toContain('Follows');
     expect(bench.viewModel.good!.panels.map((p) => p.name)).toEqual(['panel 1 of 2', 'panel 2 of 2']);
   });
 
@@ -150,7 +150,7 @@ describe('single letters and parts', () => {
     await view.setProps({ item } as never);
     await until(() => view.text().includes('1 dropped.'));
     expect(view.findAll('path')[1]!.attributes('aria-pressed')).toBe('true');
-    await press(view, 'Bring all back');
+    await press(view, 'Restore all');
     expect(view.emitted('change')!.at(-1)).toEqual([[]]);
   });
 });

@@ -57,7 +57,7 @@ describe('the motifs on offer', () => {
     await picker.get('button.forget').trigger('click');
     expect(picker.emitted('forget')).toEqual([[own[0]]]);
     await picker.get('input[type=search]').setValue('nothing of the kind');
-    expect(picker.text()).toContain('No motif is called that.');
+    expect(picker.text()).toContain('No motif matches.');
   });
 
   it('are placed as drawings in the nearest film, with their source', async () => {
@@ -76,11 +76,11 @@ describe('the motifs on offer', () => {
     await bench.settled();
     await press(slip, 'Place it');
     await bench.settled();
-    await press(slip, 'Keep it among my motifs');
+    await press(slip, 'Add to my motifs');
     await until(() => written.length === 1);
     expect(written[0]!.motifs).toMatchObject([{ name: 'kite', widthMm: 9, colours: { length: 1 } }]);
     await bench.settled();
-    expect(slip.text()).not.toContain('Keep it among my motifs');
+    expect(slip.text()).not.toContain('Add to my motifs');
   });
 });
 
@@ -93,7 +93,7 @@ describe('a font that comes in', () => {
     expect(intake.text()).toContain('a word is cut in one piece');
     await intake.get('input[placeholder^="Who made it"]').setValue('  a friend ');
     await intake.get('select').setValue('own');
-    await press(intake, 'Keep it');
+    await press(intake, 'Add the font');
     expect(intake.emitted('keep')![0]).toMatchObject([
       { format: 'mivet-font', name: 'Quill', source: 'a friend', rights: 'own', data: 'AAAA' },
     ]);

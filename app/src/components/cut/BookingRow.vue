@@ -32,7 +32,7 @@ const tapeWords = computed(() => {
 
 <template>
   <div>
-    <h3 class="mt-4">When it is cut</h3>
+    <h3 class="mt-4">After cutting</h3>
     <template v-if="tapes.length > 0">
       <SelectRow
         label="Lifted with"
@@ -57,10 +57,10 @@ const tapeWords = computed(() => {
       </p>
       <p class="quiet small mb-1">The loads above are how it would be cut once more.</p>
       <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.undo">
-        Take it back
+        Undo booking
       </button>
       <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.book">
-        Book it once more
+        Book it again
       </button>
     </template>
     <template v-else>

@@ -21,19 +21,19 @@ const how = computed(() => {
     <template v-if="plan.watching">
       <p class="mb-1" role="status">{{ how }}</p>
       <div class="moving" aria-hidden="true"><i></i></div>
-      <button type="button" class="btn btn-primary btn-sm" @click="plan.keep">Good enough</button>
-      <button type="button" class="btn btn-link btn-sm" @click="plan.end">Leave it as it was</button>
+      <button type="button" class="btn btn-primary btn-sm" @click="plan.keep">Keep this layout</button>
+      <button type="button" class="btn btn-link btn-sm" @click="plan.end">Discard</button>
     </template>
     <template v-else>
-      <button type="button" class="btn btn-outline-primary btn-sm" @click="plan.start">Lay it closer</button>
+      <button type="button" class="btn btn-outline-primary btn-sm" @click="plan.start">Tighten the layout</button>
       <button v-if="project.doc!.laid.length > 0" type="button" class="btn btn-link btn-sm" @click="plan.anew">
-        Plan it anew
+        Plan again
       </button>
       <p class="quiet small mt-1 mb-0">
         <template v-if="plan.fixed > 0">
           {{ plan.fixed === 1 ? 'One part stays' : `${plan.fixed} parts stay` }} where you put
           {{ plan.fixed === 1 ? 'it' : 'them' }}.
-          <button type="button" class="btn btn-link btn-sm p-0" @click="plan.letGo(null, null)">Let go</button>
+          <button type="button" class="btn btn-link btn-sm p-0" @click="plan.letGo(null, null)">Unlock</button>
         </template>
         <template v-else>Or drag a part on the board: it stays there.</template>
       </p>

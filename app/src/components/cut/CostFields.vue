@@ -114,11 +114,11 @@ const set = (what: Partial<OwnRates>): void => {
         <span>Work</span><span class="dims">{{ money(now.cost.work) }}</span>
       </div>
       <div class="row-line total">
-        <span>It costs</span><span class="dims">{{ money(now.cost.total) }}</span>
+        <span>Cost</span><span class="dims">{{ money(now.cost.total) }}</span>
       </div>
       <div class="row-line total">
         <span
-          >Ask<span class="quiet"> with {{ settings.rates.marginPercent }} % on top</span></span
+          >Price<span class="quiet"> with {{ settings.rates.marginPercent }} % markup</span></span
         >
         <span class="dims">{{ money(now.cost.price) }}</span>
       </div>
@@ -126,7 +126,7 @@ const set = (what: Partial<OwnRates>): void => {
         {{ money(now.cost.each.cost) }} each, ask {{ money(now.cost.each.price) }}.
       </p>
       <p v-if="unpriced.length > 0" class="quiet small mb-1">
-        No price is noted for {{ unpriced.join(', ') }}: reckoned at {{ money(settings.rates.film100cm2) }} for 100 cm².
+        No price is noted for {{ unpriced.join(', ') }}: priced at {{ money(settings.rates.film100cm2) }} for 100 cm².
       </p>
       <table class="many">
         <caption class="quiet">
@@ -136,8 +136,8 @@ const set = (what: Partial<OwnRates>): void => {
           <tr>
             <th scope="col">{{ listed > 1 ? 'Lists' : 'Made' }}</th>
             <th scope="col">Film each</th>
-            <th scope="col">Costs each</th>
-            <th scope="col">Ask each</th>
+            <th scope="col">Cost each</th>
+            <th scope="col">Price each</th>
           </tr>
         </thead>
         <tbody class="dims">
@@ -149,7 +149,7 @@ const set = (what: Partial<OwnRates>): void => {
           </tr>
         </tbody>
       </table>
-      <p class="quiet small mb-1">Reckoned by:</p>
+      <p class="quiet small mb-1">Rates:</p>
       <NumberRow label="An hour of work" :value="settings.rates.hour" :most="1000" @change="set({ hour: $event })" />
       <NumberRow
         label="Minutes for each"
@@ -164,13 +164,13 @@ const set = (what: Partial<OwnRates>): void => {
         @change="set({ minutesOnce: $event })"
       />
       <NumberRow
-        label="Gloves and such, each"
+        label="Consumables, each"
         :value="settings.rates.consumables"
         :most="1000"
         @change="set({ consumables: $event })"
       />
       <NumberRow
-        label="On top, %"
+        label="Markup, %"
         :value="settings.rates.marginPercent"
         :most="1000"
         @change="set({ marginPercent: $event })"
@@ -186,7 +186,7 @@ const set = (what: Partial<OwnRates>): void => {
       </p>
     </template>
     <p v-else-if="plan.watching" class="quiet">Once the plan stands still.</p>
-    <p v-else class="quiet" role="status">Reckoning…</p>
+    <p v-else class="quiet" role="status">Calculating…</p>
   </details>
 </template>
 

@@ -35,7 +35,7 @@ const change = (what: Partial<typeof settings.cutting>): void => {
       No room for it on {{ noMark.join(', ') }}: cut a test on a scrap.
     </p>
     <LengthField
-      label="Run on past the start"
+      label="Overcut"
       :mm="settings.cutting.overcutMm"
       :unit="settings.unit"
       :most="3"

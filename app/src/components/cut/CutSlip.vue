@@ -150,7 +150,7 @@ async function send(): Promise<void> {
         <span>Weeded away</span><span class="dims">{{ ((1 - sheet.use) * 100).toFixed(0) }} %</span>
       </div>
       <div v-if="born.length > 0" class="row-line">
-        <span>Left to keep</span
+        <span>Offcuts to keep</span
         ><span class="dims">{{
           born.length === 1 ? size(born[0]!.lengthMm, born[0]!.widthMm) : `${born.length} offcuts`
         }}</span>

@@ -20,7 +20,7 @@ const faster = computed(() => {
   return known?.value ?? '1';
 });
 const FASTER = [
-  { value: '1', label: '1 ×', title: 'As a real one' },
+  { value: '1', label: '1 ×', title: 'Real speed' },
   { value: '10', label: '10 ×' },
   { value: '60', label: '60 ×' },
 ];
@@ -41,13 +41,13 @@ async function put(one: CutterLoad): Promise<void> {
   <div>
     <h2>At the cutter</h2>
     <p v-if="cutter.link === 'lost'" class="note-bar look" role="status">
-      It cannot be heard at the moment. It goes on by itself; this page listens again as soon as it can.
+      No connection to the cutter at the moment. It carries on by itself; this page reconnects as soon as it can.
     </p>
-    <p v-else-if="cutter.link === 'trying'" class="quiet">Reaching the cutter…</p>
+    <p v-else-if="cutter.link === 'trying'" class="quiet">Connecting to the cutter…</p>
     <div v-if="cutter.state?.lost?.length" class="note-bar look" role="alert">
       <p v-for="(words, i) in cutter.state.lost" :key="i">{{ words }}</p>
       <BButton size="sm" variant="outline-primary" class="mt-2" :disabled="cutter.busy" @click="cutter.lostRead()"
-        >I have read it</BButton
+        >OK</BButton
       >
     </div>
     <p class="quiet">A simulated cutter: it takes, refuses and cuts as a real one would, without a blade.</p>
@@ -66,7 +66,7 @@ async function put(one: CutterLoad): Promise<void> {
           :disabled="cutter.busy"
           @click="cutter.newBlade()"
         >
-          A new blade is in
+          New blade fitted
         </button>
       </div>
       <template v-if="load.state === 'waiting'">
@@ -140,7 +140,7 @@ async function put(one: CutterLoad): Promise<void> {
       <h3 class="mt-4">Waiting</h3>
       <div v-for="l in waiting" :key="l.id" class="row-line">
         <span>{{ l.title }}, load {{ l.number }}</span>
-        <button type="button" class="btn btn-link btn-sm" @click="cutter.act(l, { do: 'take out' })">Take out</button>
+        <button type="button" class="btn btn-link btn-sm" @click="cutter.act(l, { do: 'take out' })">Remove</button>
       </div>
     </template>
     <template v-if="over.length > 0">
@@ -180,7 +180,7 @@ async function put(one: CutterLoad): Promise<void> {
       :disabled="cutter.busy || load?.state === 'cutting'"
       @click="cutter.newBlade()"
     >
-      A new blade is in
+      New blade fitted
     </button>
     <ChoiceRow
       says="Works"

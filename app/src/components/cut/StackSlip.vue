@@ -36,7 +36,7 @@ watch(
 const BUILDS = [
   { value: 'full', label: 'Full', title: 'Whole films, one on another' },
   { value: 'inlay', label: 'Inlay', title: 'Each film knocked out of those below it' },
-  { value: 'hybrid', label: 'By rule', title: 'Thin lines on whole film, broad areas inlaid' },
+  { value: 'hybrid', label: 'Automatic', title: 'Thin lines on whole film, broad areas inlaid' },
 ] as const;
 const WHY: Readonly<Record<Stack['build'], string>> = {
   full: 'Easiest to line up, and the thickest: every film lies whole on those below.',
@@ -49,7 +49,7 @@ const LAYS = [
   { value: 'on the blank', label: 'On the blank', title: 'Film by film, each on its marks' },
 ] as const;
 const AIMS = [
-  { value: 'rule', label: 'As usual' },
+  { value: 'rule', label: 'Automatic' },
   { value: 'marks', label: 'Marks' },
   { value: 'by hand', label: 'By hand' },
 ] as const;
@@ -132,7 +132,7 @@ function says(layer: LayerReport): string {
           <p class="quiet small mb-0">{{ says(layer) }}</p>
         </div>
         <p class="quiet small mt-2">
-          As usual: marks for a layer of more than three things that meets film below, and for the lowest; fewer are as
+          Automatic: marks for a layer of more than three things that meets film below, and for the lowest; fewer are as
           quickly lined up by hand.
         </p>
         <button

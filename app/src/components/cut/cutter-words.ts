@@ -9,7 +9,7 @@ export const STATE_WORDS: Readonly<Record<CutterLoad['state'], string>> = {
   'corner test': 'is cut: now the corner test',
   done: 'done',
   refused: 'refused',
-  'taken out': 'taken out',
+  'taken out': 'removed',
 };
 
 /** A stretch of time for people. */

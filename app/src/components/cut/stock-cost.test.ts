@@ -52,8 +52,8 @@ describe('film from the shelf', () => {
     expect(kept.things.find((t) => t.id === 'demo-tape-clear')).toMatchObject({
       lengthMm: 6200 - Math.round(bench.viewModel.good!.tapeMm2 / (3 * 300)),
     });
-    await until(() => slip.findAll('button').some((b) => b.text() === 'Take it back' && !b.element.disabled));
-    await press(slip, 'Take it back');
+    await until(() => slip.findAll('button').some((b) => b.text() === 'Undo booking' && !b.element.disabled));
+    await press(slip, 'Undo booking');
     await until(() => !slip.text().includes('film and tape are off the shelf'));
     expect([...kept.things].sort((a, b) => a.id.localeCompare(b.id))).toEqual(before);
   });
@@ -92,12 +92,12 @@ describe('film from the shelf', () => {
     const fields = bench.mount(CostFields);
     fields.get('details').element.open = true;
     await fields.get('details').trigger('toggle');
-    await until(() => fields.text().includes('It costs'));
+    await until(() => fields.text().includes('Cost'));
     // Eight mugs at 4.50; 8 × 0.30; 20 minutes once and 8 × 12 at 15 an hour.
     expect(fields.text()).toMatch(/8 blanks\s*36\.00/);
     expect(fields.text()).toMatch(/such\s*2\.40/);
     expect(fields.text()).toMatch(/Work\s*29\.00/);
-    const [cost, ask] = [...fields.text().matchAll(/(?:It costs|on top)\s*(\d+\.\d\d)/g)].map((m) => Number(m[1]));
+    const [cost, ask] = [...fields.text().matchAll(/(?:Cost|markup)\s*(\d+\.\d\d)/g)].map((m) => Number(m[1]));
     expect(ask!).toBeCloseTo(1.4 * cost!, 1);
     // Made more often, what is done once is shared.
     const each = fields.findAll('tbody tr').map((row) => Number(row.findAll('td')[2]!.text()));

@@ -63,7 +63,7 @@ const say = ({ unit, usual }: LimitInfo): string =>
             :aria-label="`${row.label}: back to usual`"
             @click="keep(row, row.usual)"
           >
-            Back to usual
+            Reset
           </button>
         </template>
       </p>

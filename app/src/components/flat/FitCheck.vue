@@ -94,7 +94,7 @@ function take(): void {
   emit(
     'change',
     { on: new Date().toISOString(), seen: seen.value, before: read.value, after, sigma },
-    fits.value ? 'Keep the fit check' : 'Take the fit check',
+    fits.value ? 'Keep the fit check' : 'Apply the fit check',
   );
   wrapped.value = false;
 }
@@ -176,7 +176,7 @@ function take(): void {
         <button type="button" class="btn btn-primary" :disabled="!result.ok" @click="take">
           {{ fits ? 'Keep the date' : 'Take these sizes' }}
         </button>
-        <button type="button" class="btn btn-outline-primary" @click="wrapped = false">Leave it</button>
+        <button type="button" class="btn btn-outline-primary" @click="wrapped = false">Cancel</button>
       </template>
       <template v-else>
         <button
@@ -196,7 +196,7 @@ function take(): void {
           class="btn btn-link"
           @click="emit('change', null, 'Take the fit check back')"
         >
-          Take it back
+          Undo the check
         </button>
       </template>
     </div>

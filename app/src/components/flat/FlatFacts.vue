@@ -22,8 +22,8 @@ const lines = computed((): [string, string][] => {
     ];
   if (face && !face.patch)
     return [
-      ['Wide', width],
-      ['High', height],
+      ['Width', width],
+      ['Height', height],
     ];
   const { sector } = template;
   const arcs: [string, string][] =
@@ -32,7 +32,7 @@ const lines = computed((): [string, string][] => {
       : [
           ['Rim arc’s radius', mm(sector.apexRadiusRim)],
           ['Base arc’s radius', mm(sector.apexRadiusBase!)],
-          ['Opens by', `${((sector.angle * 180) / Math.PI).toFixed(2)}°`],
+          ['Sector angle', `${((sector.angle * 180) / Math.PI).toFixed(2)}°`],
         ];
   if (props.pieces > 1)
     return [

@@ -57,7 +57,7 @@ function change(label: string, part: Partial<Seam>): void {
     <h3 class="mt-4 mb-1">Seam</h3>
     <ChoiceRow
       v-if="meets"
-      says="Runs"
+      says="Follows"
       :value="seam.way"
       :options="WAYS"
       label="How the seam runs"

@@ -95,7 +95,7 @@ function setUp(event: Event): void {
       class="btn btn-sm btn-link p-0"
       @click="emit('choose', { keep: null }, 'Take the whole side')"
     >
-      Take all of it
+      Use the whole side
     </button>
   </div>
   <template v-if="patch && !divided">
@@ -112,9 +112,9 @@ function setUp(event: Event): void {
       <button
         type="button"
         class="btn btn-sm btn-link p-0"
-        @click="emit('choose', { patchMm: null }, 'Take the widest')"
+        @click="emit('choose', { patchMm: null }, 'Use the widest size')"
       >
-        Take it
+        Use this size
       </button>
     </div>
     <div class="row-line">

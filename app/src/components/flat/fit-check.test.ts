@@ -93,11 +93,11 @@ describe('the paper fit check', () => {
     const { blank } = bench.project.doc!;
     const rim = blank.readings.girthRim!;
     const readings = { ...blank.readings, girthRim: { ...rim, takes: [{ typed: '270', mm: 270 }] } };
-    bench.project.edit('Take a reading', (p) => ({ ...p, blank: { ...p.blank, readings } }));
+    bench.project.edit('Add a reading', (p) => ({ ...p, blank: { ...p.blank, readings } }));
     await bench.settled();
     expect(size(bench).fit).toBe('stale');
     expect(slip.text()).toContain('The readings have changed since');
-    await press(slip, 'Take it back');
+    await press(slip, 'Undo the check');
     await bench.settled();
     expect(bench.project.doc!.blank.fitCheck).toBeNull();
   });

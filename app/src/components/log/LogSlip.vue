@@ -38,7 +38,7 @@ function add(): void {
   text.value = '';
 }
 function drop(id: string): void {
-  project.edit('Take a note out', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
+  project.edit('Delete a note', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
 }
 function toFile(): void {
   saveProjectFile(project.doc!, library.fonts, useSettings().limits, useStock().supplyFor(project.doc!));
@@ -51,7 +51,7 @@ async function showCopies(): Promise<void> {
 
 <template>
   <div>
-    <h2>How it turned out</h2>
+    <h2>Result</h2>
     <form class="mt-2" @submit.prevent="add">
       <ChoiceButtons :value="outcome" :options="OUTCOMES" label="Outcome" @choose="outcome = $event" />
       <label class="quiet mt-3" for="log-text">What you want to remember</label>
@@ -63,13 +63,13 @@ async function showCopies(): Promise<void> {
         maxlength="5000"
         placeholder="Film, tape, settings, what went wrong"
       />
-      <button type="submit" class="btn btn-primary mt-2" :disabled="!text.trim()">Write it down</button>
+      <button type="submit" class="btn btn-primary mt-2" :disabled="!text.trim()">Add to the log</button>
     </form>
     <p v-if="entries.length === 0" class="quiet mt-3">Nothing written yet. A line now saves a cup later.</p>
     <article v-for="e in entries" :key="e.id" class="note-bar" :class="BAR[e.outcome]">
       <p class="dims quiet">{{ when(e.at) }} · {{ label(e.outcome) }}</p>
       <p class="text">{{ e.text }}</p>
-      <button type="button" class="btn btn-link btn-sm" @click="drop(e.id)">Take out</button>
+      <button type="button" class="btn btn-link btn-sm" @click="drop(e.id)">Remove</button>
     </article>
     <h3 class="mt-4 mb-2">This project</h3>
     <div class="d-flex flex-wrap gap-2">
@@ -80,7 +80,7 @@ async function showCopies(): Promise<void> {
       <p v-if="copies.length === 0" class="quiet mt-2">No copies yet. One is kept every ten minutes of work.</p>
       <div v-for="c in copies" :key="c.at" class="row-line">
         <span>{{ when(c.at) }}</span>
-        <button type="button" class="btn btn-link btn-sm" @click="project.restore(c.document)">Go back to it</button>
+        <button type="button" class="btn btn-link btn-sm" @click="project.restore(c.document)">Restore</button>
       </div>
     </template>
   </div>

@@ -50,7 +50,7 @@ function set(key: 'hours' | 'shrinkPerDay', event: Event, most: number): void {
     />
   </div>
   <div v-if="girth !== null" class="row-line">
-    <span>Round it then</span><span class="dims">{{ formatLength(then.girth, unit) }}</span>
+    <span>Girth at hand-over</span><span class="dims">{{ formatLength(then.girth, unit) }}</span>
   </div>
   <div class="note-bar" :class="then.lateHours > 0 ? 'look' : 'fine'">
     <p class="fw-bold">{{ plan.gas === 'helium' ? 'Helium' : 'Air' }} keeps about {{ then.keepsHours }} hours</p>

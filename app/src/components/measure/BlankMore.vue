@@ -40,7 +40,7 @@ function setName(event: Event): void {
 <template>
   <LengthField
     v-if="round"
-    label="Handle is wide by"
+    label="Handle width"
     :mm="blank.handleWidthMm"
     :unit="unit"
     :most="200"
@@ -97,7 +97,7 @@ function setName(event: Event): void {
     />
     <LengthField
       v-if="round && blank.inside?.read === 'outside'"
-      label="The wall is thick by"
+      label="Wall thickness"
       :mm="blank.inside.wallMm"
       :unit="unit"
       :most="50"
@@ -106,7 +106,7 @@ function setName(event: Event): void {
     />
     <LengthField
       v-if="girths.length > 0"
-      label="Your tape is thick by"
+      label="Tape thickness"
       :mm="tape"
       :unit="unit"
       :most="5"
@@ -123,7 +123,7 @@ function setName(event: Event): void {
     />
     <LengthField
       v-if="round"
-      label="Film keeps off the rim by"
+      label="Rim clearance"
       :mm="blank.rimClearanceMm"
       :unit="unit"
       :most="200"
@@ -131,7 +131,7 @@ function setName(event: Event): void {
       @change="emit('change', { rimClearanceMm: $event })"
     />
     <LengthField
-      :label="round ? 'Film keeps off the base by' : 'Film keeps off the edge by'"
+      :label="round ? 'Base clearance' : 'Edge clearance'"
       :mm="blank.baseClearanceMm"
       :unit="unit"
       :most="200"
@@ -139,7 +139,7 @@ function setName(event: Event): void {
     />
     <LengthField
       v-if="round && blank.handleWidthMm > 0"
-      label="Film keeps off the handle by"
+      label="Handle clearance"
       :mm="blank.handleClearanceMm"
       :unit="unit"
       :most="100"

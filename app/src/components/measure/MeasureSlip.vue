@@ -88,7 +88,7 @@ function setKind(kind: BlankKind): void {
 function setReading(name: ReadingName, reading: Reading | undefined): void {
   const first = !blank.value.readings[name];
   const { [name]: _old, ...others } = blank.value.readings;
-  setBlank({ readings: reading ? { ...others, [name]: reading } : others }, 'Take a reading');
+  setBlank({ readings: reading ? { ...others, [name]: reading } : others }, 'Add a reading');
   // After the first go at one reading, the next one that is missing is asked for.
   if (first && reading && unread.value) active.value = unread.value;
 }

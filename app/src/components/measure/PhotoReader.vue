@@ -173,7 +173,7 @@ function take(): void {
     </p>
     <LengthField
       v-if="opened"
-      label="Camera stood off by (0: far)"
+      label="Camera distance (empty: far away)"
       :mm="cameraMm"
       :unit="unit"
       :most="10000"
@@ -207,7 +207,7 @@ function take(): void {
       />
       <LengthField
         v-else
-        label="High in all"
+        label="Overall height"
         :mm="heightMm"
         :unit="unit"
         :least="10"

@@ -91,11 +91,11 @@ function setReading(reading: Reading | undefined): void {
       <summary>Read {{ chosen.what === 'girth' ? 'girth' : 'height' }} {{ chosen.number }} once more</summary>
       <ReadingField
         :key="chosen.station.id + chosen.what"
-        :label="chosen.what === 'girth' ? 'Round there' : 'Below the first line'"
+        :label="chosen.what === 'girth' ? 'Girth here' : 'Below the first line'"
         :girth="chosen.what === 'girth'"
         :reading="chosen.station[chosen.what]"
         :unit="unit"
-        hint="Several goes are averaged, and the line shows their mean."
+        hint="Several readings are averaged, and the line shows their mean."
         :active="true"
         :doubts="[]"
         @change="setReading"

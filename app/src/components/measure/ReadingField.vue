@@ -37,7 +37,7 @@ const shown = computed(() => (summary.value ? formatLength(summary.value.mean, p
 const goes = computed(() => {
   const s = summary.value;
   if (!s) return '';
-  const words = ['', 'one go', 'two goes', 'three goes', 'four goes'][s.count] ?? `${s.count} goes`;
+  const words = ['', 'one reading', 'mean of 2', 'mean of 3', 'mean of 4'][s.count] ?? `mean of ${s.count}`;
   return `${words}, ±${formatLength(s.sigma, props.unit)}`;
 });
 
@@ -111,7 +111,7 @@ function leave(): void {
         :aria-describedby="`${id}-says`"
         @blur="leave"
       />
-      <button type="submit" class="btn btn-outline-primary">{{ summary ? 'Add a go' : 'Take it' }}</button>
+      <button type="submit" class="btn btn-outline-primary">{{ summary ? 'Add a reading' : 'Set' }}</button>
     </form>
     <div :id="`${id}-says`" aria-live="polite">
       <p v-if="problem" class="problem">{{ problem }}</p>
@@ -119,7 +119,7 @@ function leave(): void {
     <ul v-if="reading && reading.takes.length > 0" class="takes">
       <li v-for="(t, i) in reading.takes" :key="i">
         <span class="dims">{{ t.typed }}</span>
-        <button type="button" :aria-label="`Take out ${t.typed}`" @click="drop(i)"><IBiX /></button>
+        <button type="button" :aria-label="`Remove ${t.typed}`" @click="drop(i)"><IBiX /></button>
       </li>
     </ul>
   </div>

@@ -18,7 +18,7 @@ const when = (at: string): string => (isValid(parseISO(at)) ? format(parseISO(at
 
 <template>
   <details v-if="blank.readingLog.length > 0">
-    <summary>What was read when</summary>
+    <summary>Reading history</summary>
     <ol>
       <li v-for="(line, i) in lines" :key="i" :class="{ out: line.did === 'taken out' }">
         <span class="quiet">{{ when(line.at) }}</span>

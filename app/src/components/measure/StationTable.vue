@@ -94,8 +94,8 @@ const LABEL: Record<What, string> = { down: 'Height', girth: 'Girth' };
       <thead>
         <tr>
           <th scope="col">{{ along === 'side' ? 'Down the side' : 'Straight down' }}</th>
-          <th scope="col">Round there</th>
-          <th><span class="visually-hidden">Take out</span></th>
+          <th scope="col">Girth here</th>
+          <th><span class="visually-hidden">Remove</span></th>
         </tr>
       </thead>
       <tbody>
@@ -118,7 +118,7 @@ const LABEL: Record<What, string> = { down: 'Height', girth: 'Girth' };
             />
           </td>
           <td>
-            <button type="button" :aria-label="`Take out height ${i + 1}`" @click="remove(s.id)"><IBiX /></button>
+            <button type="button" :aria-label="`Remove height ${i + 1}`" @click="remove(s.id)"><IBiX /></button>
           </td>
         </tr>
       </tbody>

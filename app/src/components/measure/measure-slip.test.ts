@@ -39,10 +39,10 @@ describe('a curved side on the slip', () => {
     expect(log[0]).toMatchObject({ of: 'height-2/girth', did: 'taken out', mm: 262 });
     await press(slip, 'Add a height');
     expect(bench.project.doc!.blank.stations).toHaveLength(6);
-    await slip.get('button[aria-label="Take out height 6"]').trigger('click');
+    await slip.get('button[aria-label="Remove height 6"]').trigger('click');
     await bench.settled();
     expect(bench.viewModel.good!.size.kind).toBe('profile');
-    expect(slip.text()).toContain('What was read when');
+    expect(slip.text()).toContain('Reading history');
   });
 
   it('is changed on the drawn curve by keys, and says what cannot be', async () => {

@@ -33,10 +33,10 @@ describe('ReadingField', () => {
     expect(f.get('input').element.value).toBe('');
   });
 
-  it('adds another go to those there and shows their mean', async () => {
+  it('adds another reading to those there and shows their mean', async () => {
     const f = field({ reading: reading(276, 277) });
     expect(f.text()).toContain('276.5 mm');
-    expect(f.text()).toContain('two goes, ±0.5 mm');
+    expect(f.text()).toContain('mean of 2, ±0.5 mm');
     await f.get('input').setValue('278');
     await f.get('form').trigger('submit');
     expect((f.emitted('change')![0]![0] as Reading).takes.map((t) => t.mm)).toEqual([276, 277, 278]);

@@ -36,7 +36,7 @@ const when = computed(() => {
   return isValid(at) ? formatDistanceToNow(at, { addSuffix: true }) : '';
 });
 const state = computed(() => {
-  if (failed.value) return 'Too much for a picture here';
+  if (failed.value) return 'Too heavy to preview';
   if (!viewModel.value) return '';
   if (!viewModel.value.ok) return 'To be measured';
   if (props.project.items.length === 0) return 'Measured, no artwork yet';

@@ -53,7 +53,7 @@ function accept(): void {
         <button type="button" class="btn btn-link btn-sm" @click="emit('withdraw')">Look at it again</button>
       </p>
       <div v-else-if="finding.severity !== 'fine'" class="acts">
-        <span v-if="trying" class="quiet small" role="status"><BSpinner small /> Trying what would mend it…</span>
+        <span v-if="trying" class="quiet small" role="status"><BSpinner small /> Working out fixes…</span>
         <template v-else>
           <BButton
             v-for="(fix, i) in finding.fixes"

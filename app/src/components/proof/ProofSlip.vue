@@ -24,10 +24,10 @@ const opened = computed(() => findings.value.find((f) => f.finding.id === opened
 const verdict = computed(() => {
   const fails = viewModel.open.filter((f) => f.finding.severity === 'fails').length;
   const looks = viewModel.open.length - fails;
-  if (viewModel.failure) return { title: 'Not judged', why: 'It could not be worked out, so nothing is said of it.' };
+  if (viewModel.failure) return { title: 'Not judged', why: 'It could not be worked out, so it was not judged.' };
   if (viewModel.awaited) return { title: 'Looking at it…', why: 'Readings, seam, zones, sizes and the load.' };
   if (viewModel.viewModel?.ok && viewModel.viewModel.unjudged !== null)
-    return { title: 'Not judged', why: 'So nothing is said of it; film is better not cut by it.' };
+    return { title: 'Not judged', why: 'It was not judged: better not to cut film from it.' };
   // What was found is of the project as it was a moment ago.
   if (viewModel.judging)
     return { title: 'Looking at it again…', why: 'What was found before stands below until then.' };
@@ -58,15 +58,15 @@ const judged = computed(
 const isRound = (): boolean => viewModel.good?.template.closed ?? true;
 const LOOKED_AT: { code: Finding['code'][]; words: string; when?: () => boolean }[] = [
   { code: ['reading-implausible', 'reading-spread', 'reading-weak'], words: 'The readings agree' },
-  { code: ['rim-zone'], words: 'Film keeps off the rim', when: isRound },
-  { code: ['base-zone'], words: 'Film keeps off the base', when: isRound },
-  { code: ['face-edge'], words: 'Film keeps off the edge', when: () => !isRound() },
+  { code: ['rim-zone'], words: 'Film clears the rim', when: isRound },
+  { code: ['base-zone'], words: 'Film clears the base', when: isRound },
+  { code: ['face-edge'], words: 'Film clears the edge', when: () => !isRound() },
   {
     code: ['wrinkle', 'stretch'],
     words: 'Every piece lies flat',
     when: () => viewModel.good?.template.flattening.map !== null,
   },
-  { code: ['handle-zone'], words: 'Film keeps off the handle', when: () => project.doc!.blank.handleWidthMm > 0 },
+  { code: ['handle-zone'], words: 'Film clears the handle', when: () => project.doc!.blank.handleWidthMm > 0 },
   {
     code: ['seam-cut', 'seam-gap'],
     words: 'Nothing is cut at the seam',

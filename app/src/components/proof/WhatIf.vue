@@ -107,7 +107,7 @@ const gap = (v: number): string =>
   Math.abs(v) < 0.05 ? 'they meet' : v > 0 ? `they gape ${mm(v)}` : `they overlap ${mm(-v)}`;
 const says = computed(() => {
   const o = outcome.value;
-  if (!o) return ['There is no such cup.'];
+  if (!o) return ['No cup has these sizes.'];
   return [
     Math.abs(o.gapRimMm - o.gapBaseMm) < 0.05
       ? `At the seam ${gap(o.gapRimMm)}.`

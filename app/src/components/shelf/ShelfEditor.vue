@@ -103,7 +103,7 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
         <input :id="`${id}-c`" v-model="draft.colour" type="color" class="form-control form-control-color" />
       </div>
       <div class="row-line">
-        <label :for="`${id}-p`">One costs</label>
+        <label :for="`${id}-p`">Cost each</label>
         <input
           :id="`${id}-p`"
           v-model="draft.price"
@@ -114,7 +114,7 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
         />
       </div>
       <div class="row-line">
-        <label :for="`${id}-i`">Stand there</label>
+        <label :for="`${id}-i`">In stock</label>
         <input
           :id="`${id}-i`"
           v-model="draft.inStock"
@@ -128,7 +128,7 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
         <span>Photograph</span>
         <span class="d-flex align-items-center gap-2">
           <img v-if="photo" :src="photo" alt="The blank as photographed" class="photo" />
-          <button v-if="photo" type="button" class="btn btn-link btn-sm" @click="photo = null">Leave it out</button>
+          <button v-if="photo" type="button" class="btn btn-link btn-sm" @click="photo = null">Remove</button>
           <label class="btn btn-outline-primary btn-sm">
             {{ photo ? 'Another' : 'Choose' }}
             <input
@@ -151,14 +151,14 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
         <button type="button" class="btn btn-link btn-sm" @click="act('colour')">Other colour</button>
         <button type="button" class="btn btn-link btn-sm" @click="act('copy')">Make a copy</button>
         <button type="button" class="btn btn-link btn-sm" @click="act('file')">Save to a file</button>
-        <button v-if="!sure" type="button" class="btn btn-link btn-sm" @click="sure = true">Take off</button>
+        <button v-if="!sure" type="button" class="btn btn-link btn-sm" @click="sure = true">Delete</button>
         <button v-else type="button" class="btn btn-link btn-sm brick" @click="emit('remove', entry)">
-          Take off for good
+          Delete from the shelf
         </button>
       </div>
     </form>
     <template #footer>
-      <button type="button" class="btn btn-outline-primary" @click="emit('close')">Leave it</button>
+      <button type="button" class="btn btn-outline-primary" @click="emit('close')">Cancel</button>
       <button type="submit" :form="`${id}-form`" class="btn btn-primary">Keep</button>
     </template>
   </BModal>

@@ -10,9 +10,9 @@ const keys = [
   ['G', 'One-glance zone on or off'],
   ['H', 'Rim, base and handle zones on or off'],
   ['Arrows', 'Nudge 1 mm · with Shift 10 · with Alt 0.1'],
-  ['D', 'Another one round the blank'],
-  ['Delete', 'Take the selection away'],
-  ['Esc', 'Select nothing'],
+  ['D', 'Select the next copy round the blank'],
+  ['Delete', 'Delete the selection'],
+  ['Esc', 'Clear the selection'],
   ['Ctrl Z', 'Undo · with Shift redo'],
   ['?', 'This list'],
 ];

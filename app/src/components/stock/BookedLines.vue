@@ -34,7 +34,7 @@ const when = (at: string): string =>
     <span
       >{{ b.title }} <span class="quiet small d-block">{{ when(b.at) }}: {{ used(b) }}</span></span
     >
-    <button type="button" class="btn btn-link btn-sm" @click="emit('undo', b)">Take it back</button>
+    <button type="button" class="btn btn-link btn-sm" @click="emit('undo', b)">Undo booking</button>
   </div>
   <button v-if="bookings.length > shown" type="button" class="btn btn-link btn-sm" @click="shown += 20">
     Show more

@@ -162,16 +162,16 @@ function keep(): void {
         />
         <LengthField
           v-if="film.form === 'roll'"
-          label="Low under"
+          label="Warn when under"
           :mm="film.lowAt ?? 0"
           :unit="unit"
           :most="100000"
-          hint="0 not to be told"
+          hint="0: no warning"
           @change="set({ lowAt: $event > 0 ? $event : null })"
         />
         <NumberRow
           v-else
-          label="Low under, sheets"
+          label="Warn when under, sheets"
           :value="film.lowAt ?? 0"
           whole
           :most="10000"
@@ -196,7 +196,7 @@ function keep(): void {
           @change="set({ widthMm: $event, outline: null })"
         />
         <p v-if="offcut.outline" class="quiet small mb-0">
-          Kept by its true outline; typed anew, it becomes a rectangle.
+          Kept by its true outline; with a length and width typed in it becomes a rectangle.
         </p>
       </template>
       <template v-if="withFilm">
@@ -249,11 +249,11 @@ function keep(): void {
           @change="set({ uses: $event })"
         />
         <LengthField
-          label="Low under"
+          label="Warn when under"
           :mm="tape.lowAt ?? 0"
           :unit="unit"
           :most="100000"
-          hint="0 not to be told"
+          hint="0: no warning"
           @change="set({ lowAt: $event > 0 ? $event : null })"
         />
       </template>
@@ -285,7 +285,7 @@ function keep(): void {
           @change="setBoard({ marginMm: $event })"
         />
         <LengthField
-          label="Room for scissors"
+          label="Gap between parts"
           :mm="cutter.board.gapMm"
           :unit="unit"
           :most="100"
@@ -299,13 +299,13 @@ function keep(): void {
           @change="set({ pace: { ...cutter!.pace, cutMmS: $event } })"
         />
         <NumberRow
-          label="Blade has cut, m"
+          label="Blade use, m"
           :value="Math.round(cutter.bladeMm / 1000)"
           :most="1000000"
           @change="set({ bladeMm: 1000 * $event })"
         />
         <NumberRow
-          label="A blade lasts, m"
+          label="Blade life, m"
           :value="Math.round(cutter.bladeLastsMm / 1000)"
           :least="1"
           :most="1000000"
@@ -328,14 +328,14 @@ function keep(): void {
       />
       <p v-if="problem" class="brick" role="alert">{{ problem }}</p>
       <div v-if="!isNew" class="mt-2">
-        <button v-if="!sure" type="button" class="btn btn-link btn-sm px-0" @click="sure = true">Take it off</button>
+        <button v-if="!sure" type="button" class="btn btn-link btn-sm px-0" @click="sure = true">Delete</button>
         <button v-else type="button" class="btn btn-link btn-sm px-0 brick" @click="emit('remove', draft.id)">
-          Take it off for good
+          Delete for good
         </button>
       </div>
     </form>
     <template #footer>
-      <button type="button" class="btn btn-outline-primary" @click="emit('close')">Leave it</button>
+      <button type="button" class="btn btn-outline-primary" @click="emit('close')">Cancel</button>
       <button type="submit" :form="`${id}-form`" class="btn btn-primary">{{ isNew ? 'Put it in' : 'Keep' }}</button>
     </template>
   </BModal>

@@ -27,6 +27,6 @@ export const judgeFontMissing: Judge = (context) =>
 export const sayFontMissing: Sayings = {
   'font-missing/missing': ({ names }) => [
     `The letters of ${names['item']} are not here`,
-    'They were set in a font of your own that this device does not have; others stand in. Bring the font file in again, or choose other letters.',
+    'They were set in a font of your own that this device does not have; others stand in. Bring the font file in again, or choose another font.',
   ],
 };
