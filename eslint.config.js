@@ -25,6 +25,15 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'vue/multi-word-component-names': 'error',
       'vue/no-v-html': 'error',
+      // What the library of components has is its component; what is drawn in SVG, and the file inputs that a label stands
+      // for, are ours (docs/decisions/0036).
+      'vue/no-restricted-html-elements': [
+        'error',
+        ...['button', 'select', 'textarea', 'table', 'details', 'dialog', 'progress'].map((element) => ({
+          element,
+          message: `Use the library's component instead of <${element}>.`,
+        })),
+      ],
       // The compiler of the page knows these globals.
       'no-undef': 'off',
     },

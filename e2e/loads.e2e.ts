@@ -246,7 +246,7 @@ test('whatever happens to the line, the page or the server, the cutter is shown 
     await expect(second.getByRole('button', { name: 'Stop' })).toBeVisible();
     // Killed in the middle: both pages say that they hear nothing, and later what became of it.
     await kill(server);
-    await expect(page.getByText('It cannot be heard at the moment')).toBeVisible();
+    await expect(page.getByText('No connection to the cutter')).toBeVisible();
     const cutThen = kept().bladeMm;
     expect(kept().loads[0]!.state).toBe('cutting');
     server = await switchOn();

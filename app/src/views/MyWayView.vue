@@ -108,9 +108,9 @@ async function demo(): Promise<void> {
         <span
           >{{ font.name }}<span class="quiet small">, {{ about(font) }}</span></span
         >
-        <button type="button" class="btn btn-sm btn-link p-0" @click="forget(font)" @blur="forgetting = null">
+        <BButton variant="link" size="sm" class="p-0" @click="forget(font)" @blur="forgetting = null">
           {{ forgetting === font.id ? 'Yes, forget it' : 'Forget' }}
-        </button>
+        </BButton>
       </div>
       <p class="quiet small mt-2">
         Words that are set in a forgotten font are shown in another, and Proof says so. Backups written before still
@@ -137,7 +137,7 @@ async function demo(): Promise<void> {
             @change="bringBack"
           />
         </label>
-        <button type="button" class="btn btn-outline-primary" @click="demo">Load the demo</button>
+        <BButton variant="outline-primary" @click="demo">Load the demo</BButton>
       </div>
       <p v-if="said" class="mt-3" role="status">{{ said }}</p>
       <UnreadableList

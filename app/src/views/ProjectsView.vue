@@ -77,23 +77,22 @@ async function duplicate(project: Project): Promise<void> {
   <div class="page">
     <header>
       <h1>Projects</h1>
-      <input
+      <BFormInput
         v-if="library.projects.length > 6"
         v-model="search"
         type="search"
-        class="form-control search"
+        class="search"
         placeholder="Find a project"
         aria-label="Find a project"
       />
-      <button
+      <BButton
         v-if="library.projects.length > 0"
-        type="button"
-        class="btn btn-primary"
+        variant="primary"
         :aria-expanded="choosing"
         @click="choosing = !choosing"
       >
         New project
-      </button>
+      </BButton>
     </header>
     <UnreadableList
       class="mb-3"
@@ -110,11 +109,12 @@ async function duplicate(project: Project): Promise<void> {
       <template v-if="library.shelf.length > 0">
         <div class="d-flex flex-wrap align-items-center justify-content-between gap-2 mb-2">
           <p class="quiet mb-0">From your shelf</p>
-          <input
+          <BFormInput
             v-if="library.shelf.length > 9"
             v-model="wanted"
+            size="sm"
             type="search"
-            class="form-control form-control-sm search"
+            class="search"
             placeholder="Find on your shelf"
             aria-label="Find on your shelf"
           />
@@ -136,19 +136,17 @@ async function duplicate(project: Project): Promise<void> {
       </template>
       <p v-else class="quiet">Measure it once; it goes on your shelf for next time.</p>
       <div class="fresh">
-        <button v-for="k in KINDS" :key="k" type="button" @click="fresh(k)">
+        <BButton v-for="k in KINDS" :key="k" variant="bare" @click="fresh(k)">
           <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KINDS_OF_BLANK[k].icon" /></svg>
           <span>
             <span class="fw-bold d-block">{{ KINDS_OF_BLANK[k].label }}</span>
             <span class="quiet small">{{ KINDS_OF_BLANK[k].like }}</span>
           </span>
-        </button>
+        </BButton>
       </div>
       <p v-if="library.projects.length === 0" class="quiet mt-4">
         Only looking?
-        <button type="button" class="btn btn-link" @click="bringInDemo()">
-          Load the rowing club’s shelf and projects
-        </button>
+        <BButton variant="link" @click="bringInDemo()"> Load the rowing club’s shelf and projects </BButton>
       </p>
     </section>
 
@@ -163,7 +161,7 @@ async function duplicate(project: Project): Promise<void> {
     </div>
     <p v-if="left > 0" ref="endOfList" class="quiet end">
       {{ part.length }} of {{ shown.length }} shown.
-      <button type="button" class="btn btn-link btn-sm" @click="grow">Show more</button>
+      <BButton variant="link" size="sm" @click="grow">Show more</BButton>
     </p>
     <p v-if="library.projects.length > 0 && shown.length === 0" class="quiet">No project matches.</p>
   </div>

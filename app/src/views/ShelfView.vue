@@ -78,20 +78,20 @@ const toFile = (entry: ShelfBlank): void =>
   <div class="page">
     <header>
       <h1>Shelf</h1>
-      <input
+      <BFormInput
         v-if="library.shelf.length > 3"
         v-model="search"
         type="search"
-        class="form-control search"
+        class="search"
         placeholder="Find a blank"
         aria-label="Find a blank"
       />
-      <select v-if="library.shelf.length > 3" v-model="order" class="form-select w-auto" aria-label="In the order of">
-        <option value="name">By name</option>
-        <option value="changed">Changed last</option>
-        <option value="girth">By size</option>
-        <option value="price">By price</option>
-      </select>
+      <BFormSelect v-if="library.shelf.length > 3" v-model="order" class="w-auto" aria-label="In the order of">
+        <BFormSelectOption value="name">By name</BFormSelectOption>
+        <BFormSelectOption value="changed">Changed last</BFormSelectOption>
+        <BFormSelectOption value="girth">By size</BFormSelectOption>
+        <BFormSelectOption value="price">By price</BFormSelectOption>
+      </BFormSelect>
     </header>
     <p class="quiet">Blanks that you measured and kept. Press one to start a project on it.</p>
     <p v-if="library.loaded && library.shelf.length === 0" class="mt-4">
@@ -109,36 +109,32 @@ const toFile = (entry: ShelfBlank): void =>
         <div class="foot">
           <span class="quiet small note" :title="entry.blank.notes">{{ entry.blank.notes }}</span>
           <span v-if="entry.price !== null" class="dims">{{ entry.price.toFixed(2) }}</span>
-          <button
-            type="button"
-            class="btn btn-link btn-sm"
+          <BButton
+            variant="link"
+            size="sm"
             :aria-label="`Change ${entry.blank.name}`"
             @click="editedId = entry.blank.id"
           >
             Change
-          </button>
+          </BButton>
         </div>
       </ShelfCard>
     </div>
     <p v-if="left > 0" ref="endOfList" class="quiet mt-3">
       {{ part.length }} of {{ shown.length }} shown.
-      <button type="button" class="btn btn-link btn-sm" @click="grow">Show more</button>
+      <BButton variant="link" size="sm" @click="grow">Show more</BButton>
     </p>
     <p v-if="library.shelf.length > 0 && shown.length === 0" class="quiet mt-3">
       No blank matches.
-      <button type="button" class="btn btn-link btn-sm" @click="search = ''">Show all</button>
+      <BButton variant="link" size="sm" @click="search = ''">Show all</BButton>
     </p>
     <section class="files" aria-label="Files">
       <label class="btn btn-outline-primary">
         Import blanks
         <input type="file" accept=".csv,.json,text/csv,application/json" class="visually-hidden" @change="bringIn" />
       </label>
-      <button v-if="library.shelf.length > 0" type="button" class="btn btn-link" @click="saveTable">
-        Save as a table
-      </button>
-      <button v-if="library.shelf.length > 0" type="button" class="btn btn-link" @click="saveAll">
-        Save with everything
-      </button>
+      <BButton v-if="library.shelf.length > 0" variant="link" @click="saveTable"> Save as a table </BButton>
+      <BButton v-if="library.shelf.length > 0" variant="link" @click="saveAll"> Save with everything </BButton>
       <p v-if="said" class="quiet w-100" role="status">{{ said }}</p>
     </section>
     <ShelfEditor

@@ -113,23 +113,17 @@ async function saveTable(): Promise<void> {
   <div class="page">
     <header>
       <h1>Stock</h1>
-      <input
+      <BFormInput
         v-if="stock.things.length > 5"
         v-model="search"
         type="search"
-        class="form-control search"
+        class="search"
         placeholder="Find film, tape, a cutter"
         aria-label="Find in the stock"
       />
-      <button
-        v-if="low > 0"
-        type="button"
-        class="btn btn-outline-primary"
-        :aria-pressed="onlyLow"
-        @click="onlyLow = !onlyLow"
-      >
+      <BButton v-if="low > 0" variant="outline-primary" :aria-pressed="onlyLow" @click="onlyLow = !onlyLow">
         {{ onlyLow ? 'Show everything' : `${low} running low` }}
-      </button>
+      </BButton>
     </header>
     <p class="quiet">
       What lies on your shelf. Loads are planned from it, offcuts first, and a job that is cut is booked off it.
@@ -141,7 +135,7 @@ async function saveTable(): Promise<void> {
     <section aria-labelledby="films">
       <div class="head">
         <h2 id="films">Films</h2>
-        <button type="button" class="btn btn-primary btn-sm" @click="edit(newStockFilm(), true)">Add film</button>
+        <BButton variant="primary" size="sm" @click="edit(newStockFilm(), true)">Add film</BButton>
       </div>
       <p v-if="stock.loaded && films.length === 0 && !search && !onlyLow" class="quiet">
         Nothing is noted yet. Add the first roll or pack of sheets; until then a plan takes film to be there.
@@ -154,9 +148,9 @@ async function saveTable(): Promise<void> {
     <section aria-labelledby="offcuts">
       <div class="head">
         <h2 id="offcuts">Offcuts</h2>
-        <button type="button" class="btn btn-outline-primary btn-sm" @click="edit(newOffcut(knownFilms[0]!), true)">
+        <BButton variant="outline-primary" size="sm" @click="edit(newOffcut(knownFilms[0]!), true)">
           Add offcut
-        </button>
+        </BButton>
       </div>
       <p v-if="offcuts.length === 0" class="quiet">
         {{ search || onlyLow ? 'None of these.' : 'None. What a booked job leaves over lands here.' }}
@@ -168,7 +162,7 @@ async function saveTable(): Promise<void> {
       <section aria-labelledby="tapes">
         <div class="head">
           <h2 id="tapes">Tapes</h2>
-          <button type="button" class="btn btn-outline-primary btn-sm" @click="edit(newTape(), true)">Add tape</button>
+          <BButton variant="outline-primary" size="sm" @click="edit(newTape(), true)">Add tape</BButton>
         </div>
         <p v-if="tapes.length === 0" class="quiet">None is noted.</p>
         <StockLine
@@ -184,9 +178,7 @@ async function saveTable(): Promise<void> {
       <section aria-labelledby="cutters">
         <div class="head">
           <h2 id="cutters">Cutters</h2>
-          <button type="button" class="btn btn-outline-primary btn-sm" @click="edit(newCutter(), true)">
-            Add cutter
-          </button>
+          <BButton variant="outline-primary" size="sm" @click="edit(newCutter(), true)"> Add cutter </BButton>
         </div>
         <p v-if="cutters.length === 0" class="quiet">None is noted; the usual boards are offered at Cut.</p>
         <StockLine
@@ -229,9 +221,7 @@ async function saveTable(): Promise<void> {
         Import a table
         <input type="file" accept=".csv,.json,text/csv,application/json" class="visually-hidden" @change="bringIn" />
       </label>
-      <button v-if="stock.things.length > 0" type="button" class="btn btn-link" @click="saveTable">
-        Save as a table
-      </button>
+      <BButton v-if="stock.things.length > 0" variant="link" @click="saveTable"> Save as a table </BButton>
       <p v-if="said" class="quiet w-100" role="status">{{ said }}</p>
     </section>
     <StockEditor

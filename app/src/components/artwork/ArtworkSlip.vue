@@ -139,8 +139,8 @@ async function keepFont(font: OwnFont): Promise<void> {
       <form class="mt-3" @submit.prevent="place">
         <label class="quiet" for="new-words">Words or a name</label>
         <div class="d-flex gap-2 mt-1">
-          <input id="new-words" v-model="words" class="form-control" maxlength="500" autocomplete="off" />
-          <button type="submit" class="btn btn-primary text-nowrap" :disabled="!words.trim()">Place it</button>
+          <BFormInput id="new-words" v-model="words" maxlength="500" autocomplete="off" />
+          <BButton variant="primary" class="text-nowrap" type="submit" :disabled="!words.trim()">Place it</BButton>
         </div>
       </form>
       <label class="btn btn-sm btn-outline-primary mt-3 mb-0" :class="{ disabled: incoming.busy }">
@@ -160,35 +160,26 @@ async function keepFont(font: OwnFont): Promise<void> {
         @forget="library.removeMotif($event.id)"
       />
       <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
-      <button
-        v-if="project.doc!.names"
-        type="button"
-        class="btn btn-outline-primary mt-3 me-2"
-        @click="view.showNames = true"
-      >
+      <BButton v-if="project.doc!.names" variant="outline-primary" class="mt-3 me-2" @click="view.showNames = true">
         {{ listSays }}
-      </button>
-      <button
+      </BButton>
+      <BButton
         v-else-if="hasHandle && project.doc!.items.length > 0"
-        type="button"
-        class="btn btn-outline-primary mt-3 me-2"
+        variant="outline-primary"
+        class="mt-3 me-2"
         title="One for the right hand and one for the left: what faces the drinker and the room changes sides"
         @click="makePair"
       >
         Make a pair, right and left
-      </button>
+      </BButton>
       <template v-if="viewModel.shape.template.closed && project.doc!.items.length > 0 && !masked">
         <h3 class="mt-4 mb-1">A mask of it</h3>
         <p class="quiet small mb-1">
           A plate up to the rim edge, for stripping, etching, blasting or paint. What is open?
         </p>
         <div class="d-flex flex-wrap gap-2">
-          <button type="button" class="btn btn-sm btn-outline-primary" @click="items.makeMask('figure')">
-            The design itself
-          </button>
-          <button type="button" class="btn btn-sm btn-outline-primary" @click="items.makeMask('ground')">
-            The ground round it
-          </button>
+          <BButton variant="outline-primary" size="sm" @click="items.makeMask('figure')"> The design itself </BButton>
+          <BButton variant="outline-primary" size="sm" @click="items.makeMask('ground')"> The ground round it </BButton>
         </div>
       </template>
       <SeamFields v-if="viewModel.shape.template.closed && project.doc!.items.length > 0" />

@@ -154,7 +154,7 @@ function place(): void {
     </svg>
     <div class="row-line">
       <label :for="`${id}-n`">Name</label>
-      <input :id="`${id}-n`" v-model="name" class="form-control form-control-sm w-50" maxlength="120" />
+      <BFormInput :id="`${id}-n`" v-model="name" size="sm" class="w-50" maxlength="120" />
     </div>
     <div v-if="incoming.asDrawn" class="row-line">
       <span>Cut</span>
@@ -205,8 +205,8 @@ function place(): void {
       <p>Nothing was changed.</p>
     </div>
     <div class="d-flex flex-wrap gap-2 mt-3">
-      <button type="button" class="btn btn-primary" :disabled="taken === 0" @click="place">Place it</button>
-      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Cancel</button>
+      <BButton variant="primary" :disabled="taken === 0" @click="place">Place it</BButton>
+      <BButton variant="outline-primary" @click="emit('leave')">Cancel</BButton>
     </div>
   </section>
 </template>

@@ -16,10 +16,10 @@ const chosen = computed(() => props.films.find((f) => f.id === props.value));
       >
     </div>
     <div class="swatches" role="radiogroup" aria-label="Film">
-      <button
+      <BButton
         v-for="f in films"
         :key="f.id"
-        type="button"
+        variant="bare"
         role="radio"
         :aria-checked="f.id === value"
         :aria-label="`${f.name}, ${f.finish}`"

@@ -47,15 +47,15 @@ function keep(): void {
     </div>
     <div class="row-line">
       <label :for="`${id}-n`">Name</label>
-      <input :id="`${id}-n`" v-model="name" class="form-control form-control-sm w-50" maxlength="80" />
+      <BFormInput :id="`${id}-n`" v-model="name" size="sm" class="w-50" maxlength="80" />
     </div>
     <SourceFields :said="said" what="font" @change="said = $event" />
     <p class="quiet small mt-2">
       The font stays in this browser, goes with your backups, and with every project file that needs it.
     </p>
     <div class="d-flex flex-wrap gap-2 mt-3">
-      <button type="button" class="btn btn-primary" @click="keep">Add the font</button>
-      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Cancel</button>
+      <BButton variant="primary" @click="keep">Add the font</BButton>
+      <BButton variant="outline-primary" @click="emit('leave')">Cancel</BButton>
     </div>
   </section>
 </template>

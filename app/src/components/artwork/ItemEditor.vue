@@ -9,7 +9,7 @@ import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 import LengthField from '../fields/LengthField.vue';
 import ColourNote from './ColourNote.vue';
 import FilmChoice from './FilmChoice.vue';
@@ -69,7 +69,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
   <div>
     <div class="d-flex align-items-start justify-content-between gap-2">
       <h2 class="title">{{ title }}</h2>
-      <button type="button" class="btn btn-link" @click="emit('done')">Done</button>
+      <BButton variant="link" @click="emit('done')">Done</BButton>
     </div>
     <p class="quiet mb-2">
       <template v-if="placed"
@@ -143,19 +143,20 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     />
     <div class="row-line mt-2">
       <label :for="`${id}-s`">Spares cut beside the wrap</label>
-      <input
+      <HeldInput
         :id="`${id}-s`"
-        v-held="item.spares"
+        size="sm"
+        :value="item.spares"
         type="number"
         min="0"
         max="50"
-        class="form-control form-control-sm dims number-field"
+        class="dims number-field"
         @change="setSpares"
       />
     </div>
     <div class="d-flex flex-wrap gap-3 mt-3">
-      <button type="button" class="btn btn-link" @click="items.duplicate()">Duplicate</button>
-      <button type="button" class="btn btn-link text-brick" @click="items.removeSelected()">Delete</button>
+      <BButton variant="link" @click="items.duplicate()">Duplicate</BButton>
+      <BButton variant="link" class="text-brick" @click="items.removeSelected()">Delete</BButton>
     </div>
   </div>
 </template>

@@ -30,30 +30,30 @@ function howOften(item: ArtworkItem): string {
     <h3>Film stack, topmost first</h3>
     <ul>
       <li v-for="item in listed" :key="item.id">
-        <button type="button" class="pick" @click="view.selectedId = item.id">
+        <BButton variant="bare" class="pick" @click="view.selectedId = item.id">
           <span class="chip" :style="{ background: films.get(item.film)?.colour }" />
           <span class="name"
             >{{ nameOf(item) }}<span class="quiet">{{ howOften(item) }}</span></span
           >
-        </button>
-        <button
-          type="button"
+        </BButton>
+        <BButton
+          variant="bare"
           class="order"
           aria-label="Nearer to you"
           title="Nearer to you"
           @click="items.reorder(item.id, 1)"
         >
           <IBiChevronUp />
-        </button>
-        <button
-          type="button"
+        </BButton>
+        <BButton
+          variant="bare"
           class="order"
           aria-label="Nearer to the blank"
           title="Nearer to the blank"
           @click="items.reorder(item.id, -1)"
         >
           <IBiChevronDown />
-        </button>
+        </BButton>
       </li>
     </ul>
   </div>

@@ -38,17 +38,18 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
   <section aria-label="Motifs">
     <div class="d-flex align-items-center justify-content-between gap-2 mt-3 mb-1">
       <span class="quiet">A motif</span>
-      <input
+      <BFormInput
         v-model="sought"
+        size="sm"
         type="search"
-        class="form-control form-control-sm w-50"
+        class="w-50"
         placeholder="Search"
         aria-label="Find a motif"
       />
     </div>
     <div class="motifs">
       <span v-for="m in offeredOwn" :key="m.id" class="own">
-        <button type="button" :title="about(m)" @click="emit('own', m)">
+        <BButton variant="bare" :title="about(m)" @click="emit('own', m)">
           <svg class="viewModel" aria-hidden="true" :viewBox="view(m)">
             <path
               v-for="(c, i) in m.colours"
@@ -60,9 +61,9 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
             />
           </svg>
           <span class="name">{{ m.name }}</span>
-        </button>
-        <button
-          type="button"
+        </BButton>
+        <BButton
+          variant="bare"
           class="forget"
           :class="{ sure: forgetting === m.id }"
           :aria-label="forgetting === m.id ? `Yes, forget ${m.name}` : `Forget ${m.name}`"
@@ -70,17 +71,17 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
           @blur="forgetting = null"
         >
           {{ forgetting === m.id ? 'Forget it' : '×' }}
-        </button>
+        </BButton>
       </span>
-      <button v-for="m in offered" :key="m.id" type="button" @click="emit('motif', m.id)">
+      <BButton v-for="m in offered" :key="m.id" variant="bare" @click="emit('motif', m.id)">
         <svg class="viewModel" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
         {{ m.label }}
-      </button>
+      </BButton>
     </div>
     <p v-if="offered.length + offeredOwn.length === 0" class="quiet small">No motif matches.</p>
-    <button v-if="!wanted && !all" type="button" class="btn btn-sm btn-link p-0 mt-2" @click="all = true">
+    <BButton v-if="!wanted && !all" variant="link" size="sm" class="p-0 mt-2" @click="all = true">
       All {{ shipped.length + own.length }} motifs
-    </button>
+    </BButton>
   </section>
 </template>
 

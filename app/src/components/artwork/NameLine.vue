@@ -2,7 +2,7 @@
 import type { Blank, Hand, NameViewModel, NameRow } from '@mivet/core';
 import { formatLength, parseLength } from '@mivet/core';
 import { computed } from 'vue';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 
 /** One name of the list: how often, for which hand, and how it was fitted. */
 const props = defineProps<{
@@ -54,9 +54,9 @@ function setCap(event: Event): void {
 
 <template>
   <li :class="grade">
-    <input v-held="row.name" class="name" maxlength="80" :aria-label="`Name ${row.name}`" @change="setName" />
-    <input
-      v-held="row.count"
+    <HeldInput :value="row.name" class="name" maxlength="80" :aria-label="`Name ${row.name}`" @change="setName" />
+    <HeldInput
+      :value="row.count"
       class="dims count"
       type="number"
       min="1"
@@ -64,34 +64,34 @@ function setCap(event: Event): void {
       :aria-label="`How many for ${row.name}`"
       @change="setCount"
     />
-    <select
+    <BFormSelect
       v-if="handled"
-      :value="row.hand ?? hand"
+      :model-value="row.hand ?? hand"
       :aria-label="`Hand of ${row.name}`"
-      @change="emit('change', { hand: ($event.target as HTMLSelectElement).value as Hand })"
+      @update:model-value="emit('change', { hand: $event as Hand })"
     >
-      <option value="right">right</option>
-      <option value="left">left</option>
-    </select>
-    <input
+      <BFormSelectOption value="right">right</BFormSelectOption>
+      <BFormSelectOption value="left">left</BFormSelectOption>
+    </BFormSelect>
+    <HeldInput
       v-if="fitted?.worded ?? true"
-      v-held="cap"
+      :value="cap"
       class="dims cap"
       :aria-label="`Capitals of ${row.name}`"
       @change="setCap"
     />
-    <button type="button" :aria-label="`Delete ${row.name}`" title="Delete" @click="emit('remove')">
+    <BButton variant="bare" :aria-label="`Delete ${row.name}`" title="Delete" @click="emit('remove')">
       <IBiX />
-    </button>
+    </BButton>
     <label v-if="blanks.length > 1" class="on small">
       on
-      <select
-        :value="row.blankId ?? blanks[0]!.id"
+      <BFormSelect
+        :model-value="row.blankId ?? blanks[0]!.id"
         :aria-label="`Blank of ${row.name}`"
-        @change="emit('blank', ($event.target as HTMLSelectElement).value)"
+        @update:model-value="emit('blank', String($event))"
       >
-        <option v-for="b in blanks" :key="b.id" :value="b.id">{{ b.name }}</option>
-      </select>
+        <BFormSelectOption v-for="b in blanks" :key="b.id" :value="b.id">{{ b.name }}</BFormSelectOption>
+      </BFormSelect>
     </label>
     <span v-if="says" class="says small">{{ says }}</span>
   </li>
@@ -130,14 +130,14 @@ select:hover {
   width: 4.4rem;
   text-align: right;
 }
-button {
+.btn.btn-bare {
   border: 0;
   background: none;
   color: var(--ink-2);
   display: flex;
   padding: 0.2rem;
 }
-button:hover {
+.btn.btn-bare:hover {
   color: var(--brick);
 }
 .says {

@@ -95,7 +95,7 @@ function drop(): void {
   <div>
     <div class="d-flex align-items-start justify-content-between gap-2">
       <h2>{{ worded ? 'Names' : 'How many of it' }}</h2>
-      <button type="button" class="btn btn-link" @click="emit('done')">Done</button>
+      <BButton variant="link" @click="emit('done')">Done</BButton>
     </div>
     <p class="quiet">
       <template v-if="worded">
@@ -106,15 +106,15 @@ function drop(): void {
     </p>
     <form v-if="worded" @submit.prevent="add">
       <label class="quiet" :for="`${id}-p`">One per line; a count and a hand may follow</label>
-      <textarea
+      <BFormTextarea
         :id="`${id}-p`"
         v-model="pasted"
-        class="form-control mt-1"
+        class="mt-1"
         rows="4"
         :placeholder="handled ? 'Rowan\nIda, 2\nFern, left' : 'Rowan\nIda, 2'"
       />
       <div class="d-flex gap-2 mt-2">
-        <button type="submit" class="btn btn-primary" :disabled="!pasted.trim()">Add names</button>
+        <BButton variant="primary" type="submit" :disabled="!pasted.trim()">Add names</BButton>
         <label class="btn btn-outline-primary mb-0">
           From a table (CSV)
           <input type="file" accept=".csv,.txt,text/csv,text/plain" class="visually-hidden" @change="load" />
@@ -174,14 +174,12 @@ function drop(): void {
         />
       </ul>
       <div v-if="library.shelf.length > 0 && !onOthers" class="mt-2">
-        <button type="button" class="btn btn-sm btn-outline-primary" @click="onOthers = true">
-          Some on another blank
-        </button>
+        <BButton variant="outline-primary" size="sm" @click="onOthers = true"> Some on another blank </BButton>
       </div>
     </template>
-    <button type="button" class="btn btn-link text-brick mt-3 p-0" @click="drop">
+    <BButton variant="link" class="text-brick mt-3 p-0" @click="drop">
       {{ worded ? 'Make it for one name only' : 'Make only one' }}
-    </button>
+    </BButton>
   </div>
 </template>
 

@@ -54,9 +54,9 @@ function press(event: KeyboardEvent, index: number): void {
     <template v-for="l in letters" :key="l.index">
       <br v-if="l.letter === '\n'" />
       <span v-else-if="!l.moves" class="fixed">{{ l.letter === ' ' ? '\u00a0' : l.letter }}</span>
-      <button
+      <BButton
         v-else
-        type="button"
+        variant="bare"
         :class="{ moved: l.mm !== 0 }"
         :style="{ marginLeft: `${Math.max(-8, Math.min(24, l.mm * 3))}px` }"
         :title="l.mm === 0 ? 'Font default' : `${l.mm > 0 ? '+' : ''}${formatLength(l.mm, unit)}`"
@@ -69,7 +69,7 @@ function press(event: KeyboardEvent, index: number): void {
         @dblclick="set(l.index, 0)"
       >
         {{ l.letter }}
-      </button>
+      </BButton>
     </template>
   </div>
 </template>
@@ -82,7 +82,7 @@ function press(event: KeyboardEvent, index: number): void {
   overflow-x: auto;
   white-space: nowrap;
 }
-button {
+.btn.btn-bare {
   border: 0;
   border-bottom: 2px solid var(--hairline);
   background: none;
@@ -92,8 +92,8 @@ button {
   touch-action: none;
   font: inherit;
 }
-button:hover,
-button:focus-visible {
+.btn.btn-bare:hover,
+.btn.btn-bare:focus-visible {
   border-color: var(--teal);
 }
 .moved {

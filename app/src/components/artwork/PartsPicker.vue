@@ -51,9 +51,9 @@ function toggle(index: number): void {
     <p class="quiet small mb-1">
       {{ viewModel.parts.length === 1 ? 'It is one part.' : `${viewModel.parts.length} parts. Press those to drop.` }}
       <template v-if="left > 0">{{ left }} dropped.</template>
-      <button v-if="left > 0" type="button" class="btn btn-sm btn-link p-0 ms-1" @click="emit('change', [])">
+      <BButton v-if="left > 0" variant="link" size="sm" class="p-0 ms-1" @click="emit('change', [])">
         Restore all
-      </button>
+      </BButton>
     </p>
   </div>
 </template>

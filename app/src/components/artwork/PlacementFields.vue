@@ -6,7 +6,7 @@ import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 import SelectRow from '../fields/SelectRow.vue';
 
 /** Where the item sits, in words. */
@@ -105,10 +105,11 @@ async function countFrom(from: Placement['from']): Promise<void> {
   />
   <div v-else-if="facing === 'angle'" class="row-line">
     <label :for="`${id}-a`">Right of the front by</label>
-    <input
+    <HeldInput
       :id="`${id}-a`"
-      v-held="`${angle.toFixed(0)}°`"
-      class="form-control form-control-sm dims number-field"
+      size="sm"
+      :value="`${angle.toFixed(0)}°`"
+      class="dims number-field"
       @change="setNumber('angleDeg', $event)"
     />
   </div>
@@ -137,10 +138,11 @@ async function countFrom(from: Placement['from']): Promise<void> {
   />
   <div v-if="item.repeat.mode !== 'joined'" class="row-line">
     <label :for="`${id}-t`">Turned</label>
-    <input
+    <HeldInput
       :id="`${id}-t`"
-      v-held="`${item.placement.turnDeg.toFixed(0)}°`"
-      class="form-control form-control-sm dims number-field"
+      size="sm"
+      :value="`${item.placement.turnDeg.toFixed(0)}°`"
+      class="dims number-field"
       @change="setNumber('turnDeg', $event)"
     />
   </div>

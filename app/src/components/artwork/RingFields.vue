@@ -69,31 +69,23 @@ function setTimes(by: number): void {
     <div class="row-line">
       <span>Copies round</span>
       <span class="d-flex align-items-center gap-2">
-        <button type="button" class="btn btn-sm btn-outline-primary" aria-label="One fewer round" @click="setTimes(-1)">
-          −
-        </button>
+        <BButton variant="outline-primary" size="sm" aria-label="One fewer round" @click="setTimes(-1)"> − </BButton>
         <span class="dims">{{ ring.times }}</span>
-        <button type="button" class="btn btn-sm btn-outline-primary" aria-label="One more round" @click="setTimes(1)">
-          +
-        </button>
+        <BButton variant="outline-primary" size="sm" aria-label="One more round" @click="setTimes(1)"> + </BButton>
       </span>
     </div>
     <div class="row-line">
       <label :for="`${id}-b`">Between them</label>
-      <select
+      <BFormSelect
         :id="`${id}-b`"
-        class="form-select form-select-sm w-auto"
-        :value="ring.between ?? ''"
-        @change="
-          set(
-            { between: (($event.target as HTMLSelectElement).value || null) as MotifId | null },
-            'Change the ornament',
-          )
-        "
+        size="sm"
+        class="w-auto"
+        :model-value="ring.between ?? ''"
+        @update:model-value="set({ between: ($event || null) as MotifId | null }, 'Change the ornament')"
       >
-        <option value="">nothing</option>
-        <option v-for="m in MOTIF_IDS" :key="m" :value="m">{{ MOTIFS[m].label }}</option>
-      </select>
+        <BFormSelectOption value="">nothing</BFormSelectOption>
+        <BFormSelectOption v-for="m in MOTIF_IDS" :key="m" :value="m">{{ MOTIFS[m].label }}</BFormSelectOption>
+      </BFormSelect>
     </div>
     <div v-if="room !== null" class="note-bar" :class="room < 0 ? 'fails' : 'fine'">
       <p v-if="room < 0">

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import type { ArtworkItem, Film, ItemViewModel, MotifId, RepeatRound, ShapeViewModel } from '@mivet/core';
 import { formatLength, MOTIF_IDS, MOTIFS, radiusOnSide } from '@mivet/core';
-import { computed, useId } from 'vue';
+import { computed, nextTick, ref, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
 import { itemTitle } from '../../composables/item-title.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 
 /** How often the item comes round the blank. */
 const props = defineProps<{
@@ -67,10 +67,13 @@ const mixed = computed(() =>
     )
     .map(itemTitle),
 );
-function mixIn(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  if (select.value) items.scatterToo(select.value as MotifId);
-  select.value = '';
+/** The motif that is chosen to be mixed in: none again as soon as it is done. */
+const toMix = ref('');
+async function mixIn(motif: unknown): Promise<void> {
+  toMix.value = String(motif);
+  if (motif) items.scatterToo(motif as MotifId);
+  await nextTick();
+  toMix.value = '';
 }
 function toggleFilm(film: string): void {
   const now = scattered.value?.films ?? [];
@@ -108,13 +111,14 @@ function setCount(event: Event): void {
   <template v-if="item.repeat.mode !== 'once'">
     <div class="row-line">
       <label :for="`${id}-c`">How many</label>
-      <input
+      <HeldInput
         :id="`${id}-c`"
-        v-held="item.repeat.count"
+        size="sm"
+        :value="item.repeat.count"
         type="number"
         min="1"
         max="200"
-        class="form-control form-control-sm dims number-field"
+        class="dims number-field"
         @change="setCount"
       />
     </div>
@@ -130,10 +134,10 @@ function setCount(event: Event): void {
       <div class="row-line">
         <span>Also on</span>
         <span class="films" role="group" aria-label="More films">
-          <button
+          <BButton
             v-for="f in others"
             :key="f.id"
-            type="button"
+            variant="bare"
             :style="{ background: f.colour }"
             :aria-pressed="scattered.films.includes(f.id)"
             :aria-label="f.name"
@@ -144,10 +148,10 @@ function setCount(event: Event): void {
       </div>
       <div class="row-line">
         <label :for="`${id}-x`">Mix in another motif</label>
-        <select :id="`${id}-x`" class="form-select form-select-sm w-auto" @change="mixIn">
-          <option value="">choose it</option>
-          <option v-for="m in MOTIF_IDS" :key="m" :value="m">{{ MOTIFS[m].label }}</option>
-        </select>
+        <BFormSelect :id="`${id}-x`" size="sm" class="w-auto" :model-value="toMix" @update:model-value="mixIn">
+          <BFormSelectOption value="">choose it</BFormSelectOption>
+          <BFormSelectOption v-for="m in MOTIF_IDS" :key="m" :value="m">{{ MOTIFS[m].label }}</BFormSelectOption>
+        </BFormSelect>
       </div>
       <p v-if="mixed.length > 0" class="quiet small mb-1">
         Mixed with {{ mixed.join(', ') }}. {{ leads ? 'This one leads' : 'The other leads' }}: its room and arrangement
@@ -157,14 +161,15 @@ function setCount(event: Event): void {
         <p v-if="!placed" role="status">Arranging them…</p>
         <p v-else-if="found < item.repeat.count">{{ found }} of {{ item.repeat.count }} found room.</p>
         <p v-else>{{ found }} spread out{{ round ? ', running on across the seam; none is cut by it' : '' }}.</p>
-        <button
+        <BButton
           v-if="leads"
-          type="button"
-          class="btn btn-sm btn-outline-primary mt-2"
+          variant="outline-primary"
+          size="sm"
+          class="mt-2"
           @click="setScatter({ seed: (scattered.seed + 1) % 1000000 }, 'Shuffle')"
         >
           Shuffle
-        </button>
+        </BButton>
         <span v-if="leads" class="quiet small ms-2">Arrangement {{ scattered.seed }}</span>
       </div>
     </template>
@@ -187,14 +192,15 @@ function setCount(event: Event): void {
         >; an odd count puts two alike side by side</span
       ></CheckBox
     >
-    <button
+    <BButton
       v-if="item.repeat.mode === 'joined' && item.placement.from !== 'middle'"
-      type="button"
-      class="btn btn-sm btn-outline-primary mt-2"
+      variant="outline-primary"
+      size="sm"
+      class="mt-2"
       @click="items.otherEnd()"
     >
       The same along the {{ item.placement.from === 'rim' ? 'base' : 'rim' }}
-    </button>
+    </BButton>
     <div v-if="!scattered && pitch" class="note-bar fine">
       <p class="fw-bold">Closes at the seam</p>
       <p>{{ item.repeat.count }} times {{ formatLength(pitch, unit) }}; the last meets the first.</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { maskPlate, togetherWith, type ArtworkItem, type OutlineActs } from '@mivet/core';
-import { computed, ref, useId } from 'vue';
+import { computed, nextTick, ref, useId } from 'vue';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import { itemTitle } from '../../composables/item-title.ts';
@@ -27,20 +27,24 @@ const shapes = computed(
   () =>
     others.value.filter((i) => i.acts.cutAway.includes(props.item.id) || i.acts.onlyInside === props.item.id).length,
 );
-function addAway(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  if (select.value) emit('acts', 'Cut away', { cutAway: [...props.item.acts.cutAway, select.value] });
-  select.value = '';
+/** What is chosen to be cut away, and to be kept together with it: nothing again as soon as it is done. */
+const toCutAway = ref('');
+const toKeep = ref('');
+async function addAway(id: unknown): Promise<void> {
+  toCutAway.value = String(id);
+  if (id) emit('acts', 'Cut away', { cutAway: [...props.item.acts.cutAway, String(id)] });
+  await nextTick();
+  toCutAway.value = '';
 }
 /** What moves along with it, and is fused with it where the film is the same. */
 const kept = computed(() => togetherWith(props.items, props.item).filter((i) => i.id !== props.item.id));
-function addKept(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  if (select.value) emit('together', select.value);
-  select.value = '';
+async function addKept(id: unknown): Promise<void> {
+  toKeep.value = String(id);
+  if (id) emit('together', String(id));
+  await nextTick();
+  toKeep.value = '';
 }
 const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
-const checked = (event: Event): boolean => (event.target as HTMLInputElement).checked;
 </script>
 
 <template>
@@ -64,55 +68,57 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
     />
     <div class="row-line">
       <span>Parts</span>
-      <button type="button" class="btn btn-sm btn-outline-primary" :aria-expanded="picking" @click="picking = !picking">
+      <BButton variant="outline-primary" size="sm" :aria-expanded="picking" @click="picking = !picking">
         {{ picking ? 'Close' : 'Drop parts' }}
-      </button>
+      </BButton>
     </div>
     <PartsPicker v-if="picking" :item="item" @change="emit('acts', 'Drop parts', { dropped: $event })" />
     <template v-if="others.length > 0">
       <div v-for="other in away" :key="other" class="row-line">
         <span>Cut away: {{ name(other) }}</span>
-        <button
-          type="button"
-          class="btn btn-sm btn-link p-0"
+        <BButton
+          variant="link"
+          size="sm"
+          class="p-0"
           @click="emit('acts', 'Cut away no more', { cutAway: item.acts.cutAway.filter((o) => o !== other) })"
         >
           Remove
-        </button>
+        </BButton>
       </div>
       <div v-if="offered.length > 0" class="row-line">
         <label :for="`${id}-a`">Cut away</label>
-        <select :id="`${id}-a`" class="form-select form-select-sm w-50" @change="addAway">
-          <option value="">choose what</option>
-          <option v-for="o in offered" :key="o.id" :value="o.id">{{ itemTitle(o) }}</option>
-        </select>
+        <BFormSelect :id="`${id}-a`" size="sm" class="w-50" :model-value="toCutAway" @update:model-value="addAway">
+          <BFormSelectOption value="">choose what</BFormSelectOption>
+          <BFormSelectOption v-for="o in offered" :key="o.id" :value="o.id">{{ itemTitle(o) }}</BFormSelectOption>
+        </BFormSelect>
       </div>
       <div class="row-line">
         <label :for="`${id}-i`">Keep only inside</label>
-        <select
+        <BFormSelect
           :id="`${id}-i`"
-          class="form-select form-select-sm w-50"
-          :value="item.acts.onlyInside && name(item.acts.onlyInside) ? item.acts.onlyInside : ''"
-          @change="emit('acts', 'Keep only inside', { onlyInside: ($event.target as HTMLSelectElement).value || null })"
+          size="sm"
+          class="w-50"
+          :model-value="item.acts.onlyInside && name(item.acts.onlyInside) ? item.acts.onlyInside : ''"
+          @update:model-value="emit('acts', 'Keep only inside', { onlyInside: ($event as string) || null })"
         >
-          <option value="">nothing</option>
-          <option v-for="o in others" :key="o.id" :value="o.id">{{ itemTitle(o) }}</option>
-        </select>
+          <BFormSelectOption value="">nothing</BFormSelectOption>
+          <BFormSelectOption v-for="o in others" :key="o.id" :value="o.id">{{ itemTitle(o) }}</BFormSelectOption>
+        </BFormSelect>
       </div>
     </template>
     <template v-if="others.length > 0">
       <div v-if="kept.length > 0" class="row-line">
         <span>Kept together with {{ kept.map(itemTitle).join(', ') }}</span>
-        <button type="button" class="btn btn-sm btn-link p-0" @click="emit('together', null)">Ungroup</button>
+        <BButton variant="link" size="sm" class="p-0" @click="emit('together', null)">Ungroup</BButton>
       </div>
       <div class="row-line">
         <label :for="`${id}-t`">Keep together with</label>
-        <select :id="`${id}-t`" class="form-select form-select-sm w-50" @change="addKept">
-          <option value="">choose what</option>
-          <option v-for="o in others.filter((i) => !kept.includes(i))" :key="o.id" :value="o.id">
+        <BFormSelect :id="`${id}-t`" size="sm" class="w-50" :model-value="toKeep" @update:model-value="addKept">
+          <BFormSelectOption value="">choose what</BFormSelectOption>
+          <BFormSelectOption v-for="o in others.filter((i) => !kept.includes(i))" :key="o.id" :value="o.id">
             {{ itemTitle(o) }}
-          </option>
-        </select>
+          </BFormSelectOption>
+        </BFormSelect>
       </div>
     </template>
     <LengthField
@@ -124,17 +130,12 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
       hint="For a mask laid by hand; nothing leaves islands loose on the tape"
       @change="emit('acts', 'Bridge the islands', { bridgeMm: $event })"
     />
-    <div v-if="shapes > 0 || item.acts.shapesOnly" class="form-check mt-2">
-      <input
-        :id="`${id}-s`"
-        class="form-check-input"
-        type="checkbox"
-        :checked="item.acts.shapesOnly"
-        @change="emit('acts', 'Only shape others', { shapesOnly: checked($event) })"
-      />
-      <label class="form-check-label" :for="`${id}-s`"
-        >Use as a cutter only <span class="quiet">(is not cut itself)</span></label
-      >
-    </div>
+    <CheckBox
+      v-if="shapes > 0 || item.acts.shapesOnly"
+      class="mt-2"
+      :checked="item.acts.shapesOnly"
+      @change="emit('acts', 'Only shape others', { shapesOnly: $event })"
+      >Use as a cutter only <span class="quiet">(is not cut itself)</span></CheckBox
+    >
   </section>
 </template>

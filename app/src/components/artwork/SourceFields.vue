@@ -11,26 +11,27 @@ const change = (part: Partial<Provenance>): void => emit('change', { ...props.sa
 
 <template>
   <h3 class="mt-3 mb-1">Where it is from</h3>
-  <input
-    :value="said.source"
-    class="form-control form-control-sm"
+  <BFormInput
+    size="sm"
+    :model-value="said.source"
     maxlength="200"
     placeholder="Who made it, or where you got it"
     aria-label="Where it is from"
-    @input="change({ source: ($event.target as HTMLInputElement).value })"
+    @update:model-value="change({ source: String($event ?? '') })"
   />
   <div class="row-line">
     <label :for="`${id}-r`">May you use it?</label>
-    <select
+    <BFormSelect
       :id="`${id}-r`"
-      class="form-select form-select-sm w-auto"
-      :value="said.rights"
-      @change="change({ rights: ($event.target as HTMLSelectElement).value as Provenance['rights'] })"
+      size="sm"
+      class="w-auto"
+      :model-value="said.rights"
+      @update:model-value="change({ rights: $event as Provenance['rights'] })"
     >
-      <option value="own">I made it</option>
-      <option value="allowed">Yes, I may</option>
-      <option value="unsure">I am not sure yet</option>
-    </select>
+      <BFormSelectOption value="own">I made it</BFormSelectOption>
+      <BFormSelectOption value="allowed">Yes, I may</BFormSelectOption>
+      <BFormSelectOption value="unsure">I am not sure yet</BFormSelectOption>
+    </BFormSelect>
   </div>
   <p v-if="said.rights === 'unsure'" class="quiet small">
     Only cut what you may use; ask whoever made it. It is kept with the {{ what }}.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import HeldInput from '../fields/HeldInput.vue';
 import type { DrawingResult, TraceOptions } from '@mivet/core';
 import { describeDrawingProblem, FIRST_TRACE, ringsData } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue';
@@ -115,35 +116,36 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
     <ChoiceButtons :value="options.mode" :options="MODES" label="What becomes film" @choose="set({ mode: $event })" />
     <div v-if="options.mode === 'dark' || options.mode === 'light'" class="row-line mt-2">
       <label :for="`${id}-t`">Threshold</label>
-      <input
+      <BFormInput
         :id="`${id}-t`"
         type="range"
         min="5"
         max="250"
-        :value="options.threshold ?? threshold"
+        :model-value="options.threshold ?? threshold"
         @input="set({ threshold: number($event) })"
       />
     </div>
     <div v-else-if="options.mode === 'ground'" class="row-line mt-2">
       <label :for="`${id}-g`">Background tolerance</label>
-      <input
+      <BFormInput
         :id="`${id}-g`"
         type="range"
         min="5"
         max="250"
-        :value="options.tolerance"
+        :model-value="options.tolerance"
         @input="set({ tolerance: number($event) })"
       />
     </div>
     <template v-else>
       <div class="row-line mt-2">
         <label :for="`${id}-c`">Colours</label>
-        <input
+        <HeldInput
           :id="`${id}-c`"
+          size="sm"
           type="number"
           min="1"
           :max="options.colours === null ? found : 12"
-          class="form-control form-control-sm dims number-field"
+          class="dims number-field"
           :value="Math.min(found, options.colours ?? found)"
           :aria-describedby="`${id}-cs`"
           @change="set({ colours: Math.min(12, Math.max(1, Math.round(number($event)) || 1)) })"
@@ -164,31 +166,31 @@ const number = (event: Event): number => Number((event.target as HTMLInputElemen
     </template>
     <div class="row-line">
       <label :for="`${id}-s`">Smoothing</label>
-      <input
+      <BFormInput
         :id="`${id}-s`"
         type="range"
         min="0"
         max="4"
         step="0.2"
-        :value="options.smooth"
+        :model-value="options.smooth"
         @input="set({ smooth: number($event) })"
       />
     </div>
     <div class="row-line">
       <label :for="`${id}-p`">Ignore specks under</label>
-      <input
+      <BFormInput
         :id="`${id}-p`"
         type="range"
         min="0"
         max="10"
         step="0.25"
-        :value="options.speckMm2"
+        :model-value="options.speckMm2"
         @input="set({ speckMm2: number($event) })"
       />
     </div>
     <div class="d-flex gap-2 mt-3">
-      <button type="button" class="btn btn-primary" :disabled="!result?.ok" @click="take">Use these outlines</button>
-      <button type="button" class="btn btn-outline-primary" @click="emit('leave')">Cancel</button>
+      <BButton variant="primary" :disabled="!result?.ok" @click="take">Use these outlines</BButton>
+      <BButton variant="outline-primary" @click="emit('leave')">Cancel</BButton>
     </div>
   </section>
 </template>

@@ -108,13 +108,14 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
 <template>
   <div>
     <label class="quiet" :for="`${id}-w`">Words</label>
-    <textarea
+    <BFormTextarea
       :id="`${id}-w`"
-      class="form-control mb-2"
-      :rows="Math.min(4, item.text.split('\n').length)"
+      class="mb-2"
+      :rows="2"
+      :max-rows="6"
       maxlength="500"
-      :value="item.text"
-      @input="text({ text: ($event.target as HTMLTextAreaElement).value }, 'Change the words', 'words')"
+      :model-value="item.text"
+      @update:model-value="text({ text: String($event ?? '') }, 'Change the words', 'words')"
     />
     <SelectRow label="Font" :value="item.font" :options="fonts" @change="text({ font: $event }, 'Change the font')" />
     <label class="btn btn-sm btn-link p-0" :class="{ disabled: incoming.busy }">

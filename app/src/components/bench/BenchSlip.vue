@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CheckBox from '../fields/CheckBox.vue';
 import { waitText } from '@mivet/core';
 import { computed } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
@@ -27,27 +28,20 @@ function toggle(id: string): void {
       {{ steps.length }} steps, about {{ hands }} min of work
     </p>
     <ol>
-      <li v-for="s in steps" :key="s.id" class="form-check">
-        <input
-          :id="`b-${s.id}`"
-          type="checkbox"
-          class="form-check-input"
-          :checked="project.doc!.bench.doneSteps.includes(s.id)"
-          @change="toggle(s.id)"
-        />
-        <label :for="`b-${s.id}`" class="form-check-label"
-          >{{ s.title }}<span v-if="s.waitMinutes > 0" class="quiet">, wait {{ waitText(s.waitMinutes) }}</span></label
+      <li v-for="s in steps" :key="s.id">
+        <CheckBox :checked="project.doc!.bench.doneSteps.includes(s.id)" @change="toggle(s.id)"
+          >{{ s.title
+          }}<span v-if="s.waitMinutes > 0" class="quiet">, wait {{ waitText(s.waitMinutes) }}</span></CheckBox
         >
       </li>
     </ol>
-    <button
-      type="button"
-      class="btn btn-outline-primary"
+    <BButton
+      variant="outline-primary"
       :disabled="files.busy.value || steps.length === 0"
       @click="files.print('bench-pdf')"
     >
       Print the bench sheet
-    </button>
+    </BButton>
     <p v-if="files.said.value" class="quiet mt-2" role="status">{{ files.said.value }}</p>
   </div>
 </template>

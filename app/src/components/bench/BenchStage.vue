@@ -104,9 +104,7 @@ function again(): void {
           </div>
           <div v-if="step.waitMinutes > 0" class="wait">
             <span class="dims">Wait {{ waitText(step.waitMinutes) }}</span>
-            <button v-if="waitEnd === null" type="button" class="btn btn-outline-primary" @click="startWait">
-              Start the wait
-            </button>
+            <BButton v-if="waitEnd === null" variant="outline-primary" @click="startWait"> Start the wait </BButton>
             <span v-else class="dims" role="timer">{{ left }}</span>
           </div>
           <div v-if="step.check" class="note-bar">
@@ -117,21 +115,14 @@ function again(): void {
         </article>
       </div>
       <footer>
-        <button type="button" class="btn btn-outline-primary big" :disabled="at === 0" @click="at -= 1">Back</button>
-        <button
-          v-if="step.check && !wentWrong"
-          type="button"
-          class="btn btn-outline-primary big"
-          @click="wentWrong = true"
-        >
+        <BButton variant="outline-primary" class="big" :disabled="at === 0" @click="at -= 1">Back</BButton>
+        <BButton v-if="step.check && !wentWrong" variant="outline-primary" class="big" @click="wentWrong = true">
           Went wrong
-        </button>
-        <button v-if="finished" type="button" class="btn btn-outline-primary big grow" @click="again">
-          Start again
-        </button>
-        <button v-else type="button" class="btn btn-primary big grow" @click="next">
+        </BButton>
+        <BButton v-if="finished" variant="outline-primary" class="big grow" @click="again"> Start again </BButton>
+        <BButton v-else variant="primary" class="big grow" @click="next">
           {{ at === steps.length - 1 ? 'Done' : 'Done, next' }}
-        </button>
+        </BButton>
       </footer>
     </template>
   </div>

@@ -56,12 +56,8 @@ const tapeWords = computed(() => {
         {{ booking.lastWords.value }}
       </p>
       <p class="quiet small mb-1">The loads above are how it would be cut once more.</p>
-      <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.undo">
-        Undo booking
-      </button>
-      <button type="button" class="btn btn-link" :disabled="booking.busy.value" @click="booking.book">
-        Book it again
-      </button>
+      <BButton variant="link" :disabled="booking.busy.value" @click="booking.undo"> Undo booking </BButton>
+      <BButton variant="link" :disabled="booking.busy.value" @click="booking.book"> Book it again </BButton>
     </template>
     <template v-else>
       <p class="quiet my-2">
@@ -71,15 +67,14 @@ const tapeWords = computed(() => {
             : 'None of these films is in your stock: put them there, and Mivet keeps count.'
         }}
       </p>
-      <button
+      <BButton
         v-if="booking.known.value"
-        type="button"
-        class="btn btn-outline-primary"
+        variant="outline-primary"
         :disabled="booking.busy.value || plan.watching"
         @click="booking.book"
       >
         Book it
-      </button>
+      </BButton>
       <RouterLink v-else :to="{ name: 'stock' }">Go to Stock</RouterLink>
     </template>
     <p v-if="booking.said.value" class="mt-2" role="status">{{ booking.said.value }}</p>

@@ -21,19 +21,17 @@ const how = computed(() => {
     <template v-if="plan.watching">
       <p class="mb-1" role="status">{{ how }}</p>
       <div class="moving" aria-hidden="true"><i></i></div>
-      <button type="button" class="btn btn-primary btn-sm" @click="plan.keep">Keep this layout</button>
-      <button type="button" class="btn btn-link btn-sm" @click="plan.end">Discard</button>
+      <BButton variant="primary" size="sm" @click="plan.keep">Keep this layout</BButton>
+      <BButton variant="link" size="sm" @click="plan.end">Discard</BButton>
     </template>
     <template v-else>
-      <button type="button" class="btn btn-outline-primary btn-sm" @click="plan.start">Tighten the layout</button>
-      <button v-if="project.doc!.laid.length > 0" type="button" class="btn btn-link btn-sm" @click="plan.anew">
-        Plan again
-      </button>
+      <BButton variant="outline-primary" size="sm" @click="plan.start">Tighten the layout</BButton>
+      <BButton v-if="project.doc!.laid.length > 0" variant="link" size="sm" @click="plan.anew"> Plan again </BButton>
       <p class="quiet small mt-1 mb-0">
         <template v-if="plan.fixed > 0">
           {{ plan.fixed === 1 ? 'One part stays' : `${plan.fixed} parts stay` }} where you put
           {{ plan.fixed === 1 ? 'it' : 'them' }}.
-          <button type="button" class="btn btn-link btn-sm p-0" @click="plan.letGo(null, null)">Unlock</button>
+          <BButton variant="link" size="sm" class="p-0" @click="plan.letGo(null, null)">Unlock</BButton>
         </template>
         <template v-else>Or drag a part on the board: it stays there.</template>
       </p>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import FoldOut from '../fields/FoldOut.vue';
+import HeldInput from '../fields/HeldInput.vue';
 import { costOf, pricePerMm2, type Cost, type CostRates } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { takeLatest } from '../../composables/take-latest.ts';
@@ -76,14 +78,14 @@ const set = (what: Partial<OwnRates>): void => {
 </script>
 
 <template>
-  <details class="cost" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>What it costs</summary>
+  <FoldOut v-model:open="open" title="What it costs" class="cost">
     <template v-if="now">
       <div class="row-line">
         <span>{{ listed > 1 ? 'The whole list' : 'Made' }}</span>
         <span class="dims"
-          ><input
-            class="form-control form-control-sm few dims"
+          ><HeldInput
+            size="sm"
+            class="few dims"
             inputmode="numeric"
             aria-label="How many times it is made"
             :value="times"
@@ -128,27 +130,27 @@ const set = (what: Partial<OwnRates>): void => {
       <p v-if="unpriced.length > 0" class="quiet small mb-1">
         No price is noted for {{ unpriced.join(', ') }}: priced at {{ money(settings.rates.film100cm2) }} for 100 cm².
       </p>
-      <table class="many">
+      <BTableSimple class="many">
         <caption class="quiet">
           If you made more
         </caption>
-        <thead>
-          <tr>
-            <th scope="col">{{ listed > 1 ? 'Lists' : 'Made' }}</th>
-            <th scope="col">Film each</th>
-            <th scope="col">Cost each</th>
-            <th scope="col">Price each</th>
-          </tr>
-        </thead>
-        <tbody class="dims">
-          <tr v-for="c in costs" :key="c.times" :class="{ here: c.times === times }">
-            <td>{{ c.times }}</td>
-            <td>{{ money(c.cost.film / c.pieces) }}</td>
-            <td>{{ money(c.cost.each.cost) }}</td>
-            <td>{{ money(c.cost.each.price) }}</td>
-          </tr>
-        </tbody>
-      </table>
+        <BThead>
+          <BTr>
+            <BTh scope="col">{{ listed > 1 ? 'Lists' : 'Made' }}</BTh>
+            <BTh scope="col">Film each</BTh>
+            <BTh scope="col">Cost each</BTh>
+            <BTh scope="col">Price each</BTh>
+          </BTr>
+        </BThead>
+        <BTbody class="dims">
+          <BTr v-for="c in costs" :key="c.times" :class="{ here: c.times === times }">
+            <BTd>{{ c.times }}</BTd>
+            <BTd>{{ money(c.cost.film / c.pieces) }}</BTd>
+            <BTd>{{ money(c.cost.each.cost) }}</BTd>
+            <BTd>{{ money(c.cost.each.price) }}</BTd>
+          </BTr>
+        </BTbody>
+      </BTableSimple>
       <p class="quiet small mb-1">Rates:</p>
       <NumberRow label="An hour of work" :value="settings.rates.hour" :most="1000" @change="set({ hour: $event })" />
       <NumberRow
@@ -187,14 +189,10 @@ const set = (what: Partial<OwnRates>): void => {
     </template>
     <p v-else-if="plan.watching" class="quiet">Once the plan stands still.</p>
     <p v-else class="quiet" role="status">Calculating…</p>
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>
-summary {
-  color: var(--teal);
-  font-weight: 600;
-}
 .few {
   display: inline-block;
   width: 3.6rem;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldOut from '../fields/FoldOut.vue';
 import { useSettings } from '../../stores/settings.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceRow from '../fields/ChoiceRow.vue';
@@ -19,8 +20,7 @@ const change = (what: Partial<typeof settings.cutting>): void => {
 </script>
 
 <template>
-  <details class="mt-3">
-    <summary>How the files are written</summary>
+  <FoldOut title="How the files are written" class="mt-3">
     <ChoiceRow
       says="Format"
       :value="settings.cutting.format"
@@ -53,12 +53,5 @@ const change = (what: Partial<typeof settings.cutting>): void => {
     <CheckBox class="mt-2" :checked="mirrored" @change="mirrored = $event"
       >Mirrored <span class="quiet">for the inside of glass, this time only</span></CheckBox
     >
-  </details>
+  </FoldOut>
 </template>
-
-<style scoped>
-summary {
-  color: var(--teal);
-  font-weight: 600;
-}
-</style>

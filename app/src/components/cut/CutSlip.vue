@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldOut from '../fields/FoldOut.vue';
 import type { StripViewModel, Allocation } from '@mivet/core';
 import { BOARDS, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
@@ -190,56 +191,45 @@ async function send(): Promise<void> {
     </div>
     <CutExtras v-if="strips.length > 0" v-model:mirrored="files.mirrored.value" :no-mark="noMark" />
     <div class="d-flex flex-wrap gap-2 mt-3">
-      <button
-        type="button"
-        class="btn btn-primary"
+      <BButton
+        variant="primary"
         :disabled="files.busy.value || plan.watching || strips.length === 0"
         @click="files.save('cut')"
       >
         Write cut files
-      </button>
-      <button
+      </BButton>
+      <BButton
         v-if="cutter.link === 'live'"
-        type="button"
-        class="btn btn-outline-primary"
+        variant="outline-primary"
         :disabled="cutter.busy || plan.watching || strips.length === 0"
         @click="send"
       >
         Send to the cutter
-      </button>
-      <button
-        type="button"
-        class="btn btn-outline-primary"
+      </BButton>
+      <BButton
+        variant="outline-primary"
         :disabled="files.busy.value || plan.watching || strips.length === 0"
         @click="files.save('all')"
       >
         Whole job as ZIP
-      </button>
+      </BButton>
     </div>
     <p v-if="sendProblem" class="mt-2" role="status">{{ sendProblem }}</p>
     <p v-if="files.said.value" class="mt-2" role="status">{{ files.said.value }}</p>
-    <details v-if="strips.length > 1" class="mt-2">
-      <summary>One film at a time</summary>
-      <button
+    <FoldOut v-if="strips.length > 1" title="One film at a time" class="mt-2">
+      <BButton
         v-for="s in strips"
         :key="`${s.load} ${s.film} ${s.lot}`"
-        type="button"
-        class="btn btn-link d-block"
+        variant="link"
+        class="d-block"
         @click="files.save('cut', s.file)"
       >
         {{ filmName(s.film) }}{{ partWords(s) && `, ${partWords(s)}` }}, load {{ s.load }}
-      </button>
-    </details>
+      </BButton>
+    </FoldOut>
     <template v-if="strips.length > 0">
       <CostFields class="mt-2" />
       <BookingRow />
     </template>
   </div>
 </template>
-
-<style scoped>
-summary {
-  color: var(--teal);
-  font-weight: 600;
-}
-</style>

@@ -59,15 +59,16 @@ async function put(one: CutterLoad): Promise<void> {
       </p>
       <div v-if="load.why && load.state !== 'waiting'" class="note-bar look">
         <p>{{ describeRefusal(load.why) }}</p>
-        <button
+        <BButton
           v-if="load.why.code === 'worn-blade'"
-          type="button"
-          class="btn btn-primary btn-sm mt-2"
+          variant="primary"
+          size="sm"
+          class="mt-2"
           :disabled="cutter.busy"
           @click="cutter.newBlade()"
         >
           New blade fitted
-        </button>
+        </BButton>
       </div>
       <template v-if="load.state === 'waiting'">
         <p class="quiet mb-1">Lay on the board, from the load corner:</p>
@@ -76,63 +77,54 @@ async function put(one: CutterLoad): Promise<void> {
           <span class="dims">from {{ s.from }} to {{ s.to }} mm</span>
         </div>
         <CheckBox class="mt-2" :checked="filmOn" @change="filmOn = $event">The film is on the board</CheckBox>
-        <button type="button" class="btn btn-primary mt-2" :disabled="cutter.busy" @click="put(load)">Load it</button>
+        <BButton variant="primary" class="mt-2" :disabled="cutter.busy" @click="put(load)">Load it</BButton>
       </template>
       <div v-else class="d-flex flex-wrap gap-2 mt-2">
-        <button
+        <BButton
           v-if="load.state === 'loaded' || load.state === 'stopped'"
-          type="button"
-          class="btn btn-primary"
+          variant="primary"
           :disabled="cutter.busy"
           @click="cutter.act(load, { do: 'start', pass: load.pass })"
         >
           {{ load.state === 'stopped' ? 'Go on' : load.pass > 1 ? 'Cut once more' : 'Cut' }}
-        </button>
-        <button
+        </BButton>
+        <BButton
           v-if="load.state === 'cutting'"
-          type="button"
-          class="btn btn-stop"
+          variant="stop"
           :disabled="cutter.busy"
           @click="cutter.act(load, { do: 'stop' })"
         >
           Stop
-        </button>
+        </BButton>
         <template v-if="load.state === 'corner test'">
           <p class="w-100 mb-1">
             Leave the board in. Lift one corner of the waste with a pick: does the film come away clean, and the liner
             stay whole?
           </p>
-          <button
-            type="button"
-            class="btn btn-primary"
-            :disabled="cutter.busy"
-            @click="cutter.act(load, { do: 'came off clean' })"
-          >
+          <BButton variant="primary" :disabled="cutter.busy" @click="cutter.act(load, { do: 'came off clean' })">
             It comes clean
-          </button>
-          <button
-            type="button"
-            class="btn btn-outline-primary"
+          </BButton>
+          <BButton
+            variant="outline-primary"
             :disabled="cutter.busy"
             @click="cutter.act(load, { do: 'cut again', pass: load.pass })"
           >
             Cut it once more
-          </button>
+          </BButton>
         </template>
-        <button
+        <BButton
           v-if="load.state !== 'cutting'"
-          type="button"
-          class="btn btn-link"
+          variant="link"
           :disabled="cutter.busy"
           @click="cutter.act(load, { do: 'take out' })"
         >
           Take it out
-        </button>
+        </BButton>
       </div>
     </template>
     <template v-else>
       <p>The cutter is empty.</p>
-      <button type="button" class="btn btn-outline-primary" @click="emit('loads')">See the loads</button>
+      <BButton variant="outline-primary" @click="emit('loads')">See the loads</BButton>
     </template>
     <p v-if="cutter.said" class="mt-2" role="status">{{ cutter.said }}</p>
 
@@ -140,7 +132,7 @@ async function put(one: CutterLoad): Promise<void> {
       <h3 class="mt-4">Waiting</h3>
       <div v-for="l in waiting" :key="l.id" class="row-line">
         <span>{{ l.title }}, load {{ l.number }}</span>
-        <button type="button" class="btn btn-link btn-sm" @click="cutter.act(l, { do: 'take out' })">Remove</button>
+        <BButton variant="link" size="sm" @click="cutter.act(l, { do: 'take out' })">Remove</BButton>
       </div>
     </template>
     <template v-if="over.length > 0">
@@ -154,18 +146,11 @@ async function put(one: CutterLoad): Promise<void> {
           <p class="small mb-1">{{ describeRefusal(l.why) }}</p>
           <template v-if="l.why.code === 'empty-board'">
             <CheckBox :checked="filmOn" @change="filmOn = $event">The film is on the board</CheckBox>
-            <button type="button" class="btn btn-link btn-sm" :disabled="cutter.busy" @click="put(l)">
-              Load it again
-            </button>
+            <BButton variant="link" size="sm" :disabled="cutter.busy" @click="put(l)"> Load it again </BButton>
           </template>
-          <button
-            type="button"
-            class="btn btn-link btn-sm"
-            :disabled="cutter.busy"
-            @click="cutter.act(l, { do: 'take out' })"
-          >
+          <BButton variant="link" size="sm" :disabled="cutter.busy" @click="cutter.act(l, { do: 'take out' })">
             Put it away
-          </button>
+          </BButton>
         </template>
       </div>
     </template>
@@ -173,15 +158,15 @@ async function put(one: CutterLoad): Promise<void> {
     <div class="row-line">
       <span>Has cut</span><span class="dims">{{ blade.metres.toFixed(1) }} of {{ blade.most.toFixed(0) }} m</span>
     </div>
-    <button
+    <BButton
       v-if="blade.metres > 0"
-      type="button"
-      class="btn btn-link btn-sm"
+      variant="link"
+      size="sm"
       :disabled="cutter.busy || load?.state === 'cutting'"
       @click="cutter.newBlade()"
     >
       New blade fitted
-    </button>
+    </BButton>
     <ChoiceRow
       says="Works"
       :value="faster"

@@ -22,16 +22,7 @@ const left = computed(() => timeWords(((load.value?.totalS ?? 0) - doneS.value) 
     </h2>
     <CutterDrawing :load="load" :lines="lines" :head="cutter.head" />
     <div class="how-far">
-      <div
-        class="bar"
-        role="progressbar"
-        aria-label="How far it has cut"
-        :aria-valuenow="Math.round(100 * share)"
-        aria-valuemin="0"
-        aria-valuemax="100"
-      >
-        <div :style="{ width: `${100 * share}%` }"></div>
-      </div>
+      <BProgress :value="100 * share" class="bar" aria-label="How far it has cut" />
       <span class="dims"
         >{{ Math.round(100 * share) }} %<template v-if="load.state === 'cutting'">, {{ left }} left</template></span
       >
@@ -67,13 +58,11 @@ h2 span {
 }
 .bar {
   flex: 1;
-  height: 10px;
-  background: var(--paper-deep);
+  --bs-progress-height: 10px;
+  --bs-progress-bg: var(--paper-deep);
+  --bs-progress-border-radius: 0;
+  --bs-progress-bar-bg: var(--teal);
   border: 1px solid var(--hairline);
-}
-.bar div {
-  height: 100%;
-  background: var(--teal);
 }
 .nothing {
   margin: auto;

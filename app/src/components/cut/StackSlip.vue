@@ -135,14 +135,13 @@ function says(layer: LayerReport): string {
           Automatic: marks for a layer of more than three things that meets film below, and for the lowest; fewer are as
           quickly lined up by hand.
         </p>
-        <button
+        <BButton
           v-if="stack.order.length > 0"
-          type="button"
-          class="btn btn-link"
+          variant="link"
           @click="change('Order the films as in the artwork', { order: [] })"
         >
           In the order of the artwork
-        </button>
+        </BButton>
       </template>
       <p v-else class="quiet">One film: nothing has to be lined up.</p>
     </template>

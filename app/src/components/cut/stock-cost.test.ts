@@ -90,8 +90,7 @@ describe('film from the shelf', () => {
     await useStock().load();
     await bench.settled();
     const fields = bench.mount(CostFields);
-    fields.get('details').element.open = true;
-    await fields.get('details').trigger('toggle');
+    await fields.get('button[aria-expanded]').trigger('click');
     await until(() => fields.text().includes('Cost'));
     // Eight mugs at 4.50; 8 × 0.30; 20 minutes once and 8 × 12 at 15 an hour.
     expect(fields.text()).toMatch(/8 blanks\s*36\.00/);

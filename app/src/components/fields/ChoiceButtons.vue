@@ -9,15 +9,15 @@ const emit = defineEmits<{ choose: [value: T] }>();
 
 <template>
   <div class="choice" role="group" :aria-label="label">
-    <button
+    <BButton
       v-for="o in options"
       :key="o.value"
-      type="button"
+      variant="bare"
       :aria-pressed="o.value === value"
       :title="o.title"
       @click="emit('choose', o.value)"
     >
       {{ o.label }}
-    </button>
+    </BButton>
   </div>
 </template>

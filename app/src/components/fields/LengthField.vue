@@ -2,7 +2,7 @@
 import { describeLengthProblem, formatLength, parseLength } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { takeRefusal } from '../../stores/refusal.ts';
-import { vHeld } from './held.ts';
+import HeldInput from './HeldInput.vue';
 
 /** A length on the slip: shown in the person's unit, taken in any. */
 defineOptions({ inheritAttrs: false });
@@ -44,13 +44,13 @@ function take(event: Event): void {
 <template>
   <div class="row-line field" v-bind="$attrs">
     <label :for="id">{{ label }}</label>
-    <input
+    <HeldInput
       :id="id"
-      v-held="shown"
-      class="form-control form-control-sm dims number-field"
+      size="sm"
+      :value="shown"
+      class="dims number-field"
       :class="{ 'is-invalid': problem }"
       :title="hint"
-      autocomplete="off"
       :aria-invalid="problem !== null"
       :aria-describedby="problem ? `${id}-problem` : undefined"
       @change="take"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import HeldInput from './HeldInput.vue';
 import { formatLength, LIMITS, limitsWith, type LimitInfo, type OwnLimits } from '@mivet/core';
 import { computed } from 'vue';
 import LengthField from './LengthField.vue';
@@ -42,11 +43,11 @@ const say = ({ unit, usual }: LimitInfo): string =>
       />
       <label v-else :for="`limit-${row.id}`">{{ row.label }}</label>
       <span v-if="row.unit !== 'mm'" class="field">
-        <input
+        <HeldInput
           :id="`limit-${row.id}`"
-          class="form-control form-control-sm dims"
+          size="sm"
+          class="dims"
           inputmode="decimal"
-          autocomplete="off"
           :value="row.value"
           :aria-describedby="`limit-${row.id}-w`"
           @change="set(row, $event)"
@@ -57,14 +58,15 @@ const say = ({ unit, usual }: LimitInfo): string =>
         {{ row.why }}
         <template v-if="row.own">
           Usually {{ say(row) }}.
-          <button
-            type="button"
-            class="btn btn-link btn-sm p-0"
+          <BButton
+            variant="link"
+            size="sm"
+            class="p-0"
             :aria-label="`${row.label}: back to usual`"
             @click="keep(row, row.usual)"
           >
             Reset
-          </button>
+          </BButton>
         </template>
       </p>
     </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue';
 import { takeRefusal } from '../../stores/refusal.ts';
-import { vHeld } from './held.ts';
+import HeldInput from './HeldInput.vue';
 
 /** A plain number on the slip: money, minutes, a count. */
 const props = withDefaults(
@@ -34,13 +34,13 @@ function take(event: Event): void {
 <template>
   <div class="row-line field">
     <label :for="id">{{ label }}</label>
-    <input
+    <HeldInput
       :id="id"
-      v-held="value === null ? '' : String(value)"
-      class="form-control form-control-sm dims number-field"
+      size="sm"
+      :value="value === null ? '' : String(value)"
+      class="dims number-field"
       :class="{ 'is-invalid': problem }"
       inputmode="decimal"
-      autocomplete="off"
       :aria-invalid="problem !== null"
       :aria-describedby="problem ? `${id}-problem` : undefined"
       @change="take"

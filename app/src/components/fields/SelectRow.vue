@@ -10,14 +10,15 @@ const id = useId();
 <template>
   <div class="row-line">
     <label :for="id">{{ label }}</label>
-    <select
+    <BFormSelect
       :id="id"
-      class="form-select form-select-sm choice"
-      :value="value"
-      @change="emit('change', ($event.target as HTMLSelectElement).value as T)"
+      size="sm"
+      class="choice"
+      :model-value="value"
+      @update:model-value="emit('change', $event as T)"
     >
-      <option v-for="o in options" :key="o.value" :value="o.value">{{ o.label }}</option>
-    </select>
+      <BFormSelectOption v-for="o in options" :key="o.value" :value="o.value">{{ o.label }}</BFormSelectOption>
+    </BFormSelect>
   </div>
 </template>
 

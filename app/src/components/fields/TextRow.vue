@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import HeldInput from './HeldInput.vue';
 import { useId } from 'vue';
 
 /** A few words on the slip. */
@@ -17,13 +18,12 @@ const id = useId();
 <template>
   <div class="row-line field">
     <label :for="id">{{ label }}</label>
-    <input
+    <HeldInput
       :id="id"
+      size="sm"
       :type="type"
       :list="list"
-      class="form-control form-control-sm"
       :class="type === 'color' ? 'form-control-color' : type === 'date' ? 'w-auto' : 'wide'"
-      autocomplete="off"
       :maxlength="most"
       :value="value"
       @change="emit('change', ($event.target as HTMLInputElement).value)"

@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
-import { defineComponent } from 'vue';
-import { vHeld } from './held.ts';
+import { nextTick } from 'vue';
+import HeldInput from './HeldInput.vue';
 import ChoiceButtons from './ChoiceButtons.vue';
 import LengthField from './LengthField.vue';
 
@@ -71,14 +71,8 @@ describe('ChoiceButtons', () => {
 });
 
 describe('a field that is being typed in', () => {
-  const Field = defineComponent({
-    directives: { held: vHeld },
-    props: { value: { type: Number, required: true } },
-    template: '<input v-held="value" />',
-  });
-
   it('keeps what is typed while its value changes, and shows the value once it is left', async () => {
-    const field = mount(Field, { props: { value: 20 }, attachTo: document.body });
+    const field = mount(HeldInput, { props: { value: 20 }, attachTo: document.body });
     const input = field.get('input');
     expect(input.element.value).toBe('20');
     input.element.value = '2';
@@ -94,5 +88,15 @@ describe('a field that is being typed in', () => {
     await field.setProps({ value: 24 });
     await field.setProps({ value: 30 });
     expect(input.element.value).toBe('30');
+    // What comes to the same is shown as it is kept; what is refused stays as it was typed.
+    await input.setValue('30.0');
+    await nextTick();
+    await nextTick();
+    expect(input.element.value).toBe('30');
+    const wrong = mount(HeldInput, { props: { value: 20 }, attrs: { 'aria-invalid': true } });
+    await wrong.get('input').setValue('wide');
+    await nextTick();
+    await nextTick();
+    expect(wrong.get('input').element.value).toBe('wide');
   });
 });

@@ -173,31 +173,21 @@ function take(): void {
 
     <div class="d-flex flex-wrap gap-2 mt-3">
       <template v-if="wrapped">
-        <button type="button" class="btn btn-primary" :disabled="!result.ok" @click="take">
+        <BButton variant="primary" :disabled="!result.ok" @click="take">
           {{ fits ? 'Keep the date' : 'Take these sizes' }}
-        </button>
-        <button type="button" class="btn btn-outline-primary" @click="wrapped = false">Cancel</button>
+        </BButton>
+        <BButton variant="outline-primary" @click="wrapped = false">Cancel</BButton>
       </template>
       <template v-else>
-        <button
-          type="button"
-          class="btn btn-outline-primary"
-          :disabled="files.busy.value"
-          @click="files.print('fit-pdf')"
-        >
+        <BButton variant="outline-primary" :disabled="files.busy.value" @click="files.print('fit-pdf')">
           Print the fit paper
-        </button>
-        <button type="button" class="btn btn-outline-primary" @click="begin">
+        </BButton>
+        <BButton variant="outline-primary" @click="begin">
           {{ size.fit === 'applied' ? 'A new paper is wrapped' : 'It is wrapped' }}
-        </button>
-        <button
-          v-if="check"
-          type="button"
-          class="btn btn-link"
-          @click="emit('change', null, 'Take the fit check back')"
-        >
+        </BButton>
+        <BButton v-if="check" variant="link" @click="emit('change', null, 'Take the fit check back')">
           Undo the check
-        </button>
+        </BButton>
       </template>
     </div>
     <p v-if="files.said.value" class="quiet mt-2" role="status">{{ files.said.value }}</p>

@@ -101,30 +101,15 @@ function choose(change: Partial<FlatteningChoice>, label: string): void {
     </div>
     <p v-if="several" class="quiet">{{ p.panels.length }} pieces, each with its name and which way is up.</p>
     <div class="d-flex flex-wrap gap-2">
-      <button
-        type="button"
-        class="btn btn-primary"
-        :disabled="files.busy.value"
-        @click="files.print('template-pdf', bare === 'pieces')"
-      >
+      <BButton variant="primary" :disabled="files.busy.value" @click="files.print('template-pdf', bare === 'pieces')">
         Print the template
-      </button>
-      <button
-        type="button"
-        class="btn btn-outline-primary"
-        :disabled="files.busy.value"
-        @click="files.save('template-svg')"
-      >
+      </BButton>
+      <BButton variant="outline-primary" :disabled="files.busy.value" @click="files.save('template-svg')">
         Save as SVG
-      </button>
-      <button
-        type="button"
-        class="btn btn-outline-primary"
-        :disabled="files.busy.value"
-        @click="files.save('template-dxf')"
-      >
+      </BButton>
+      <BButton variant="outline-primary" :disabled="files.busy.value" @click="files.save('template-dxf')">
         Save as DXF
-      </button>
+      </BButton>
     </div>
     <p v-if="files.said.value" class="quiet mt-2" role="status">{{ files.said.value }}</p>
     <FitCheck

@@ -10,7 +10,7 @@ import {
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 import StrainLegend from './StrainLegend.vue';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 
 /** Ways to lay a side flat that curves both ways, each with the strain that remains, and where to end a band. */
 const props = defineProps<{ flattening: Flattening; choice: FlatteningChoice; unit: 'mm' | 'in'; patch: boolean }>();
@@ -53,10 +53,10 @@ function setUp(event: Event): void {
 <template>
   <h3 class="mt-3 mb-2">How it is laid flat</h3>
   <div class="ways" role="radiogroup" aria-label="How it is laid flat">
-    <button
+    <BButton
       v-for="o in flattening.options"
       :key="o.way"
-      type="button"
+      variant="bare"
       role="radio"
       :aria-checked="o.way === flattening.way"
       @click="choose(o)"
@@ -64,13 +64,13 @@ function setUp(event: Event): void {
       <span class="fw-bold">{{ describeWay(o) }}</span>
       <span class="dims">{{ strainText(o.strain) }}</span>
       <span class="says" :class="grade(o)">{{ says(o) }}</span>
-    </button>
+    </BButton>
   </div>
   <div v-if="divided" class="d-flex align-items-center gap-2 mt-2">
     <span class="quiet flex-fill">Fewer are quicker, more lie flatter</span>
-    <button type="button" class="btn btn-sm btn-outline-primary" aria-label="One fewer" @click="parts(-1)">−</button>
+    <BButton variant="outline-primary" size="sm" aria-label="One fewer" @click="parts(-1)">−</BButton>
     <span class="dims">{{ flattening.parts }}</span>
-    <button type="button" class="btn btn-sm btn-outline-primary" aria-label="One more" @click="parts(1)">+</button>
+    <BButton variant="outline-primary" size="sm" aria-label="One more" @click="parts(1)">+</BButton>
   </div>
   <div v-if="worst" class="note-bar" :class="flattening.load > 1 ? 'look' : 'fine'">
     <p>{{ worst }}</p>
@@ -80,23 +80,20 @@ function setUp(event: Event): void {
       The {{ cut.end === 'base' ? 'lower' : 'upper' }} {{ mm(cut.leftOff) }} strains {{ strainText(cut.strain) }}
     </p>
     <p>End the band there, and the rest lies flat.</p>
-    <button
-      type="button"
-      class="btn btn-sm btn-outline-primary mt-2"
+    <BButton
+      variant="outline-primary"
+      size="sm"
+      class="mt-2"
       @click="emit('choose', { way: 'band', keep: cut.keep }, 'End the band')"
     >
       End the band here
-    </button>
+    </BButton>
   </div>
   <div v-if="choice.keep && !patch" class="row-line">
     <span>The band ends before the side does</span>
-    <button
-      type="button"
-      class="btn btn-sm btn-link p-0"
-      @click="emit('choose', { keep: null }, 'Take the whole side')"
-    >
+    <BButton variant="link" size="sm" class="p-0" @click="emit('choose', { keep: null }, 'Take the whole side')">
       Use the whole side
-    </button>
+    </BButton>
   </div>
   <template v-if="patch && !divided">
     <LengthField
@@ -109,20 +106,17 @@ function setUp(event: Event): void {
     />
     <div v-if="choice.patchMm !== null" class="row-line">
       <span>Widest that lies flat: {{ mm(Math.floor(flattening.widest?.disk ?? 0)) }}</span>
-      <button
-        type="button"
-        class="btn btn-sm btn-link p-0"
-        @click="emit('choose', { patchMm: null }, 'Use the widest size')"
-      >
+      <BButton variant="link" size="sm" class="p-0" @click="emit('choose', { patchMm: null }, 'Use the widest size')">
         Use this size
-      </button>
+      </BButton>
     </div>
     <div class="row-line">
       <label :for="`${id}-up`">Its middle above the widest place, °</label>
-      <input
+      <HeldInput
         :id="`${id}-up`"
-        v-held="choice.patchUpDeg"
-        class="form-control form-control-sm dims number-field"
+        size="sm"
+        :value="choice.patchUpDeg"
+        class="dims number-field"
         inputmode="decimal"
         @change="setUp"
       />

@@ -55,32 +55,31 @@ async function showCopies(): Promise<void> {
     <form class="mt-2" @submit.prevent="add">
       <ChoiceButtons :value="outcome" :options="OUTCOMES" label="Outcome" @choose="outcome = $event" />
       <label class="quiet mt-3" for="log-text">What you want to remember</label>
-      <textarea
+      <BFormTextarea
         id="log-text"
         v-model="text"
-        class="form-control"
         rows="3"
         maxlength="5000"
         placeholder="Film, tape, settings, what went wrong"
       />
-      <button type="submit" class="btn btn-primary mt-2" :disabled="!text.trim()">Add to the log</button>
+      <BButton variant="primary" class="mt-2" type="submit" :disabled="!text.trim()">Add to the log</BButton>
     </form>
     <p v-if="entries.length === 0" class="quiet mt-3">Nothing written yet. A line now saves a cup later.</p>
     <article v-for="e in entries" :key="e.id" class="note-bar" :class="BAR[e.outcome]">
       <p class="dims quiet">{{ when(e.at) }} · {{ label(e.outcome) }}</p>
       <p class="text">{{ e.text }}</p>
-      <button type="button" class="btn btn-link btn-sm" @click="drop(e.id)">Remove</button>
+      <BButton variant="link" size="sm" @click="drop(e.id)">Remove</BButton>
     </article>
     <h3 class="mt-4 mb-2">This project</h3>
     <div class="d-flex flex-wrap gap-2">
-      <button type="button" class="btn btn-outline-primary" @click="toFile">Save to a file</button>
-      <button type="button" class="btn btn-outline-primary" @click="showCopies">Kept copies</button>
+      <BButton variant="outline-primary" @click="toFile">Save to a file</BButton>
+      <BButton variant="outline-primary" @click="showCopies">Kept copies</BButton>
     </div>
     <template v-if="copies">
       <p v-if="copies.length === 0" class="quiet mt-2">No copies yet. One is kept every ten minutes of work.</p>
       <div v-for="c in copies" :key="c.at" class="row-line">
         <span>{{ when(c.at) }}</span>
-        <button type="button" class="btn btn-link btn-sm" @click="project.restore(c.document)">Restore</button>
+        <BButton variant="link" size="sm" @click="project.restore(c.document)">Restore</BButton>
       </div>
     </template>
   </div>

@@ -2,7 +2,7 @@
 import { balloonAtHandOver, formatLength, type BalloonPlan } from '@mivet/core';
 import { computed, useId } from 'vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 
 /** What becomes of a balloon until it is handed over. */
 const props = defineProps<{ plan: BalloonPlan; girth: number | null; unit: 'mm' | 'in' }>();
@@ -31,20 +31,22 @@ function set(key: 'hours' | 'shrinkPerDay', event: Event, most: number): void {
   />
   <div class="row-line">
     <label :for="`${id}-h`">Handed over after, hours</label>
-    <input
+    <HeldInput
       :id="`${id}-h`"
-      v-held="plan.hours"
-      class="form-control form-control-sm dims number-field"
+      size="sm"
+      :value="plan.hours"
+      class="dims number-field"
       inputmode="decimal"
       @change="set('hours', $event, 10000)"
     />
   </div>
   <div class="row-line">
     <label :for="`${id}-s`">Girth lost in a day, %</label>
-    <input
+    <HeldInput
       :id="`${id}-s`"
-      v-held="plan.shrinkPerDay"
-      class="form-control form-control-sm dims number-field"
+      size="sm"
+      :value="plan.shrinkPerDay"
+      class="dims number-field"
       inputmode="decimal"
       @change="set('shrinkPerDay', $event, 100)"
     />

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import FoldOut from '../fields/FoldOut.vue';
 import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading } from '@mivet/core';
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 import SelectRow from '../fields/SelectRow.vue';
 
 /** The rest of what is asked about a blank: most people change none of it. */
@@ -47,17 +48,10 @@ function setName(event: Event): void {
     hint="Where it meets the side; 0 for none"
     @change="emit('change', { handleWidthMm: $event })"
   />
-  <details>
-    <summary>More about this blank</summary>
+  <FoldOut title="More about this blank">
     <div class="row-line">
       <label :for="`${id}-n`">Name</label>
-      <input
-        :id="`${id}-n`"
-        v-held="blank.name"
-        class="form-control form-control-sm w-50"
-        maxlength="200"
-        @change="setName"
-      />
+      <HeldInput :id="`${id}-n`" size="sm" :value="blank.name" class="w-50" maxlength="200" @change="setName" />
     </div>
     <SelectRow
       label="Surface"
@@ -67,11 +61,10 @@ function setName(event: Event): void {
     />
     <div class="row-line">
       <label :for="`${id}-c`">Colour</label>
-      <input
+      <BFormInput
         :id="`${id}-c`"
         type="color"
-        class="form-control form-control-color"
-        :value="blank.colour"
+        :model-value="blank.colour"
         @change="emit('change', { colour: ($event.target as HTMLInputElement).value })"
       />
     </div>
@@ -145,7 +138,7 @@ function setName(event: Event): void {
       :most="100"
       @change="emit('change', { handleClearanceMm: $event })"
     />
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>

@@ -8,17 +8,17 @@ const emit = defineEmits<{ choose: [kind: BlankKind] }>();
 
 <template>
   <div class="kinds" role="group" aria-label="Kind of blank">
-    <button
+    <BButton
       v-for="k in KINDS"
       :key="k"
-      type="button"
+      variant="bare"
       :aria-pressed="k === kind"
       :title="KINDS_OF_BLANK[k].like"
       @click="emit('choose', k)"
     >
       <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="KINDS_OF_BLANK[k].icon" /></svg>
       {{ KINDS_OF_BLANK[k].label }}
-    </button>
+    </BButton>
   </div>
 </template>
 
@@ -28,7 +28,7 @@ const emit = defineEmits<{ choose: [kind: BlankKind] }>();
   grid-template-columns: repeat(4, 1fr);
   gap: 0.3rem;
 }
-button {
+.btn.btn-bare {
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -41,11 +41,11 @@ button {
   font-size: 0.78rem;
   line-height: 1.2;
 }
-button:hover {
+.btn.btn-bare:hover {
   color: var(--ink);
   border-color: var(--ink-2);
 }
-button[aria-pressed='true'] {
+.btn.btn-bare[aria-pressed='true'] {
   border-color: var(--teal);
   box-shadow: inset 0 0 0 1px var(--teal);
   color: var(--ink);

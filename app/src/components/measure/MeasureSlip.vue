@@ -167,9 +167,9 @@ async function keep(): Promise<void> {
         }"
         >{{ fine.template.flattening.way === 'exact' ? 'Place artwork' : 'See it flat' }}</RouterLink
       >
-      <button v-if="fine" type="button" class="btn btn-outline-primary" :disabled="kept" @click="keep">
+      <BButton v-if="fine" variant="outline-primary" :disabled="kept" @click="keep">
         {{ kept ? 'On the shelf' : 'Keep on the shelf' }}
-      </button>
+      </BButton>
     </div>
   </div>
 </template>

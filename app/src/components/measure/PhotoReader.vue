@@ -152,15 +152,15 @@ function take(): void {
         {{ opened ? 'Another picture' : 'Choose a picture' }}
         <input type="file" accept="image/*" class="visually-hidden" @change="choose" />
       </label>
-      <button type="button" class="btn btn-sm btn-link p-0" @click="emit('done')">Back to the heights</button>
+      <BButton variant="link" size="sm" class="p-0" @click="emit('done')">Back to the heights</BButton>
     </div>
     <p v-if="!opened" class="quiet hint mt-2">
       None at hand? Try
       <template v-for="(s, i) in SAMPLE_PHOTOS" :key="s.name"
         ><template v-if="i > 0"> or </template
-        ><button type="button" class="btn btn-link p-0 align-baseline" @click="trySample(s)">
+        ><BButton variant="link" class="p-0 align-baseline" @click="trySample(s)">
           {{ s.name }}
-        </button></template
+        </BButton></template
       >.
     </p>
     <div v-if="problem" class="note-bar fails" role="alert">
@@ -169,7 +169,7 @@ function take(): void {
     </div>
     <p v-if="busy" class="quiet mt-2" role="status">
       Looking for the outline…
-      <button type="button" class="btn btn-link p-0 align-baseline" @click="close">Stop</button>
+      <BButton variant="link" class="p-0 align-baseline" @click="close">Stop</BButton>
     </p>
     <LengthField
       v-if="opened"
@@ -230,7 +230,7 @@ function take(): void {
             Something stands out on one side, such as a handle or a shadow: there the other side counts for both.
           </p>
         </div>
-        <button type="button" class="btn btn-primary" @click="take">Take these {{ read.length }} girths</button>
+        <BButton variant="primary" @click="take">Take these {{ read.length }} girths</BButton>
       </template>
       <div v-else class="note-bar look"><p>The two lines are too near each other to read heights between them.</p></div>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldOut from '../fields/FoldOut.vue';
 import { summariseReading, type Blank, type Reading } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Asked } from '@mivet/core';
@@ -58,9 +59,9 @@ function setReading(reading: Reading | undefined): void {
       The first line is where the band begins. Read the girth there and at two heights or more below, closer together
       where it curves most.
     </p>
-    <button v-if="!photo" type="button" class="btn btn-sm btn-outline-primary mb-2" @click="photo = true">
+    <BButton v-if="!photo" variant="outline-primary" size="sm" class="mb-2" @click="photo = true">
       From a photograph
-    </button>
+    </BButton>
     <PhotoReader v-if="photo" :unit="unit" :widest-mm="widest" @take="takePhoto" @done="photo = false" />
     <ChoiceButtons
       :value="blank.stationsAlong"
@@ -87,8 +88,7 @@ function setReading(reading: Reading | undefined): void {
       @change="setStations"
     />
     <p v-if="weakest !== null" class="quiet hint mt-2">Least sure is the girth at height {{ weakest }}.</p>
-    <details v-if="chosen">
-      <summary>Read {{ chosen.what === 'girth' ? 'girth' : 'height' }} {{ chosen.number }} once more</summary>
+    <FoldOut v-if="chosen" :title="`Read ${chosen.what === 'girth' ? 'girth' : 'height'} ${chosen.number} once more`">
       <ReadingField
         :key="chosen.station.id + chosen.what"
         :label="chosen.what === 'girth' ? 'Girth here' : 'Below the first line'"
@@ -100,7 +100,7 @@ function setReading(reading: Reading | undefined): void {
         :doubts="[]"
         @change="setReading"
       />
-    </details>
+    </FoldOut>
   </div>
 </template>
 

@@ -98,12 +98,12 @@ function leave(): void {
     </p>
     <ChoiceButtons class="tools" :value="how" :options="tools" label="Taken with" @choose="takenWith" />
     <form class="take" @submit.prevent="add">
-      <input
+      <BFormInput
         :id="id"
         v-model="typed"
-        class="form-control dims"
+        class="dims"
         :class="{ 'is-invalid': problem }"
-        :placeholder="unit === 'mm' ? '264 or 10 3/8' : '10 3/8 or 264 mm'"
+        :placeholder="unit === 'mm' ? '264 mm' : '10 3/8 in'"
         autocomplete="off"
         inputmode="text"
         maxlength="60"
@@ -111,7 +111,7 @@ function leave(): void {
         :aria-describedby="`${id}-says`"
         @blur="leave"
       />
-      <button type="submit" class="btn btn-outline-primary">{{ summary ? 'Add a reading' : 'Set' }}</button>
+      <BButton variant="outline-primary" type="submit">{{ summary ? 'Add a reading' : 'Set' }}</BButton>
     </form>
     <div :id="`${id}-says`" aria-live="polite">
       <p v-if="problem" class="problem">{{ problem }}</p>
@@ -119,26 +119,27 @@ function leave(): void {
     <ul v-if="reading && reading.takes.length > 0" class="takes">
       <li v-for="(t, i) in reading.takes" :key="i">
         <span class="dims">{{ t.typed }}</span>
-        <button type="button" :aria-label="`Remove ${t.typed}`" @click="drop(i)"><IBiX /></button>
+        <BButton variant="bare" :aria-label="`Remove ${t.typed}`" @click="drop(i)"><IBiX /></BButton>
       </li>
     </ul>
   </div>
-  <button v-else type="button" class="row-line rest" @click="emit('ask')">
+  <BButton v-else variant="bare" class="row-line rest" @click="emit('ask')">
     <span>{{ label }}</span>
     <span v-if="shown" class="dims">{{ shown }}</span>
     <span v-else class="quiet">{{ optional ? 'if you like' : 'to read' }}</span>
-  </button>
+  </BButton>
   <div v-for="d in doubts" :key="d.code" class="note-bar" :class="d.severity" role="status">
     <p class="fw-bold">{{ describeDoubt(d, unit).title }}</p>
     <p>{{ describeDoubt(d, unit).why }}</p>
-    <button
+    <BButton
       v-if="d.instead !== null"
-      type="button"
-      class="btn btn-sm btn-outline-primary mt-2"
+      variant="outline-primary"
+      size="sm"
+      class="mt-2"
       @click="emit('take', d.instead)"
     >
       Take {{ formatLength(d.instead, unit) }}
-    </button>
+    </BButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldOut from '../fields/FoldOut.vue';
 import { formatLength, READING_LABEL, type Blank, type ReadingLogLine, type ReadingName } from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
 import { computed } from 'vue';
@@ -17,8 +18,7 @@ const when = (at: string): string => (isValid(parseISO(at)) ? format(parseISO(at
 </script>
 
 <template>
-  <details v-if="blank.readingLog.length > 0">
-    <summary>Reading history</summary>
+  <FoldOut v-if="blank.readingLog.length > 0" title="Reading history">
     <ol>
       <li v-for="(line, i) in lines" :key="i" :class="{ out: line.did === 'taken out' }">
         <span class="quiet">{{ when(line.at) }}</span>
@@ -29,7 +29,7 @@ const when = (at: string): string => (isValid(parseISO(at)) ? format(parseISO(at
     <p v-if="blank.readingLog.length > SHOWN" class="quiet">
       {{ blank.readingLog.length - SHOWN }} older lines are kept in the file.
     </p>
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>

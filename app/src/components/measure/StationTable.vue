@@ -10,7 +10,7 @@ import {
 } from '@mivet/core';
 import { nextTick, ref } from 'vue';
 import type { Asked } from '@mivet/core';
-import { vHeld } from '../fields/held.ts';
+import HeldInput from '../fields/HeldInput.vue';
 
 /** Heights and girths of a profile, a line each; the curve follows as one types. */
 const props = defineProps<{
@@ -90,47 +90,42 @@ const LABEL: Record<What, string> = { down: 'Height', girth: 'Girth' };
 
 <template>
   <div ref="table">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">{{ along === 'side' ? 'Down the side' : 'Straight down' }}</th>
-          <th scope="col">Girth here</th>
-          <th><span class="visually-hidden">Remove</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(s, i) in stations" :key="s.id" :class="{ wrong: wrong === i + 1 }">
-          <td v-for="what in ['down', 'girth'] as const" :key="what">
-            <input
-              v-held="shown(s, what)"
-              class="form-control form-control-sm dims"
+    <BTableSimple>
+      <BThead>
+        <BTr>
+          <BTh scope="col">{{ along === 'side' ? 'Down the side' : 'Straight down' }}</BTh>
+          <BTh scope="col">Girth here</BTh>
+          <BTh><span class="visually-hidden">Remove</span></BTh>
+        </BTr>
+      </BThead>
+      <BTbody>
+        <BTr v-for="(s, i) in stations" :key="s.id" :class="{ wrong: wrong === i + 1 }">
+          <BTd v-for="what in ['down', 'girth'] as const" :key="what">
+            <HeldInput
+              size="sm"
+              :value="shown(s, what)"
+              class="dims"
               :class="{ 'is-invalid': isWrong(s, what) }"
               :placeholder="
                 what === 'down' ? (i === 0 ? '0' : unit === 'mm' ? '40' : '1 1/2') : unit === 'mm' ? '264' : '10 3/8'
               "
               :aria-label="`${LABEL[what]} ${i + 1}`"
-              autocomplete="off"
               maxlength="60"
               @input="typed(s, what, ($event.target as HTMLInputElement).value)"
               @focus="emit('ask', { station: i, what })"
               @blur="settle"
               @keydown.enter.prevent="goOn"
             />
-          </td>
-          <td>
-            <button type="button" :aria-label="`Remove height ${i + 1}`" @click="remove(s.id)"><IBiX /></button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <button
-      v-if="stations.length < STATIONS.most"
-      type="button"
-      class="btn btn-sm btn-outline-primary mt-2"
-      @click="add"
-    >
+          </BTd>
+          <BTd>
+            <BButton variant="bare" :aria-label="`Remove height ${i + 1}`" @click="remove(s.id)"><IBiX /></BButton>
+          </BTd>
+        </BTr>
+      </BTbody>
+    </BTableSimple>
+    <BButton v-if="stations.length < STATIONS.most" variant="outline-primary" size="sm" class="mt-2" @click="add">
       Add a height
-    </button>
+    </BButton>
   </div>
 </template>
 

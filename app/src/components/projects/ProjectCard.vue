@@ -50,7 +50,7 @@ const link = computed(() => ({
 </script>
 
 <template>
-  <article ref="card">
+  <BCard ref="card" tag="article" no-body>
     <RouterLink :to="link" class="open">
       <div class="pictures">
         <div class="cup"><CupDrawing :blank="project.blank" :view-model="good" :films="project.films" /></div>
@@ -63,15 +63,15 @@ const link = computed(() => ({
       <span class="quiet small">{{ when }}</span>
       <span v-if="sure" class="d-flex gap-2 align-items-center">
         <span class="small">Delete it?</span>
-        <button type="button" class="btn btn-link btn-sm brick" @click="emit('remove')">Delete</button>
-        <button type="button" class="btn btn-link btn-sm" @click="sure = false">Keep</button>
+        <BButton variant="link" size="sm" class="brick" @click="emit('remove')">Delete</BButton>
+        <BButton variant="link" size="sm" @click="sure = false">Keep</BButton>
       </span>
       <span v-else class="d-flex gap-2">
-        <button type="button" class="btn btn-link btn-sm" @click="emit('duplicate')">Copy</button>
-        <button type="button" class="btn btn-link btn-sm" @click="sure = true">Delete</button>
+        <BButton variant="link" size="sm" @click="emit('duplicate')">Copy</BButton>
+        <BButton variant="link" size="sm" @click="sure = true">Delete</BButton>
       </span>
     </div>
-  </article>
+  </BCard>
 </template>
 
 <style scoped>

@@ -42,15 +42,15 @@ function accept(): void {
     class="note-bar"
     :class="acceptedFor !== null ? 'accepted' : tag === 'Take care' ? 'care' : finding.severity"
   >
-    <button type="button" class="head" :aria-expanded="opened" :aria-controls="`${id}-b`" @click="emit('toggle')">
+    <BButton variant="bare" class="head" :aria-expanded="opened" :aria-controls="`${id}-b`" @click="emit('toggle')">
       <span class="tag dims">{{ acceptedFor !== null ? 'Accepted' : tag }}</span>
       <span class="fw-bold">{{ words.title }}</span>
-    </button>
+    </BButton>
     <div :id="`${id}-b`">
       <p v-if="opened || (told && acceptedFor === null)">{{ words.why }}</p>
       <p v-if="acceptedFor !== null" class="quiet">
         You accepted it: “{{ acceptedFor }}”.
-        <button type="button" class="btn btn-link btn-sm" @click="emit('withdraw')">Look at it again</button>
+        <BButton variant="link" size="sm" @click="emit('withdraw')">Look at it again</BButton>
       </p>
       <div v-else-if="finding.severity !== 'fine'" class="acts">
         <span v-if="trying" class="quiet small" role="status"><BSpinner small /> Working out fixes…</span>
@@ -65,27 +65,21 @@ function accept(): void {
             {{ words.fixes[i] }}
           </BButton>
         </template>
-        <button
+        <BButton
           v-if="finding.goTo && finding.fixes.length === 0"
-          type="button"
-          class="btn btn-sm btn-outline-primary"
+          variant="outline-primary"
+          size="sm"
           @click="emit('go', finding.goTo)"
         >
           {{ GO_TO[finding.goTo] }}
-        </button>
-        <button v-if="!asking" type="button" class="btn btn-link btn-sm" @click="asking = true">Accept it</button>
+        </BButton>
+        <BButton v-if="!asking" variant="link" size="sm" @click="asking = true">Accept it</BButton>
       </div>
       <form v-if="asking && acceptedFor === null" class="mt-2" @submit.prevent="accept">
         <label :for="`${id}-r`" class="quiet small">Why it is all right</label>
         <div class="d-flex gap-2">
-          <input
-            :id="`${id}-r`"
-            v-model="reason"
-            class="form-control form-control-sm"
-            maxlength="200"
-            autocomplete="off"
-          />
-          <button type="submit" class="btn btn-sm btn-outline-primary" :disabled="!reason.trim()">Accept</button>
+          <BFormInput :id="`${id}-r`" v-model="reason" size="sm" maxlength="200" autocomplete="off" />
+          <BButton variant="outline-primary" size="sm" type="submit" :disabled="!reason.trim()">Accept</BButton>
         </div>
       </form>
     </div>

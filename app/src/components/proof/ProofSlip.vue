@@ -160,16 +160,16 @@ function withdraw(finding: Finding): void {
       :to="{ name: 'project', params: { id: project.doc!.id, stop: 'cut' } }"
       >Go on to Cut</RouterLink
     >
-    <button
+    <BButton
       v-if="judged"
-      type="button"
-      class="btn btn-outline-primary mt-2 ms-2"
+      variant="outline-primary"
+      class="mt-2 ms-2"
       :disabled="files.busy.value"
       title="For whoever it is made for: three sides, sizes, films, names, and what you accepted"
       @click="files.print('proof-pdf')"
     >
       {{ files.busy.value ? 'Writing it…' : 'Print a proof' }}
-    </button>
+    </BButton>
     <p v-if="files.said.value" class="quiet small mt-2 mb-0" role="status">{{ files.said.value }}</p>
     <GlanceView
       v-if="viewModel.good && project.doc!.items.length > 0"

@@ -143,9 +143,9 @@ const drawing = computed(() => {
   <section class="mt-4" aria-labelledby="what-if">
     <div class="d-flex align-items-baseline justify-content-between">
       <h3 id="what-if" class="mb-1">What if</h3>
-      <button v-if="trial !== NO_TRIAL" type="button" class="btn btn-sm btn-link p-0" @click="trial = NO_TRIAL">
+      <BButton v-if="trial !== NO_TRIAL" variant="link" size="sm" class="p-0" @click="trial = NO_TRIAL">
         As it was read
-      </button>
+      </BButton>
     </div>
     <p v-if="closes && outcome" class="quiet small mb-2">
       Hold the rim edge true to {{ mm(outcome.trueOver100) }} over 100 mm, and the ends step by no more than
@@ -172,14 +172,13 @@ const drawing = computed(() => {
     <div v-for="s in SLIDERS" :key="s.key" class="slider">
       <label :for="`${id}-${s.key}`">{{ s.label }}</label>
       <output class="dims" :for="`${id}-${s.key}`">{{ s.says(trial[s.key]) }}</output>
-      <input
+      <BFormInput
         :id="`${id}-${s.key}`"
         type="range"
-        class="form-range"
         :min="s.least ?? -s.most"
         :max="s.most"
         :step="s.step"
-        :value="trial[s.key]"
+        :model-value="trial[s.key]"
         @input="set(s.key, $event)"
       />
     </div>

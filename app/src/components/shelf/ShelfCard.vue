@@ -25,7 +25,7 @@ const sizes = computed(() => {
 
 <template>
   <article>
-    <button type="button" class="use" :aria-label="`New project on ${entry.blank.name}`" @click="emit('use')">
+    <BButton variant="bare" class="use" :aria-label="`New project on ${entry.blank.name}`" @click="emit('use')">
       <span class="cup"><CupDrawing :blank="entry.blank" :view-model="good" :films="[]" /></span>
       <span class="words">
         <span class="fw-bold d-block">{{ entry.blank.name }}</span>
@@ -36,7 +36,7 @@ const sizes = computed(() => {
         >
       </span>
       <img v-if="entry.photo" :src="entry.photo" alt="" class="photo" />
-    </button>
+    </BButton>
     <slot />
   </article>
 </template>

@@ -90,24 +90,25 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
     <form v-if="entry" :id="`${id}-form`" @submit.prevent="act('keep')">
       <div class="row-line">
         <label :for="`${id}-n`">Name</label>
-        <input :id="`${id}-n`" v-model="draft.name" class="form-control form-control-sm wide" maxlength="200" />
+        <BFormInput :id="`${id}-n`" v-model="draft.name" size="sm" class="wide" maxlength="200" />
       </div>
       <div class="row-line">
         <label :for="`${id}-s`">Surface</label>
-        <select :id="`${id}-s`" v-model="draft.surface" class="form-select form-select-sm w-auto">
-          <option v-for="s in SURFACES" :key="s" :value="s">{{ s }}</option>
-        </select>
+        <BFormSelect :id="`${id}-s`" v-model="draft.surface" size="sm" class="w-auto">
+          <BFormSelectOption v-for="s in SURFACES" :key="s" :value="s">{{ s }}</BFormSelectOption>
+        </BFormSelect>
       </div>
       <div class="row-line">
         <label :for="`${id}-c`">Colour</label>
-        <input :id="`${id}-c`" v-model="draft.colour" type="color" class="form-control form-control-color" />
+        <BFormInput :id="`${id}-c`" v-model="draft.colour" type="color" />
       </div>
       <div class="row-line">
         <label :for="`${id}-p`">Cost each</label>
-        <input
+        <BFormInput
           :id="`${id}-p`"
           v-model="draft.price"
-          class="form-control form-control-sm dims number-field"
+          size="sm"
+          class="dims number-field"
           inputmode="decimal"
           autocomplete="off"
           placeholder="6.50"
@@ -115,10 +116,11 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
       </div>
       <div class="row-line">
         <label :for="`${id}-i`">In stock</label>
-        <input
+        <BFormInput
           :id="`${id}-i`"
           v-model="draft.inStock"
-          class="form-control form-control-sm dims number-field"
+          size="sm"
+          class="dims number-field"
           inputmode="numeric"
           autocomplete="off"
           placeholder="not counted"
@@ -128,7 +130,7 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
         <span>Photograph</span>
         <span class="d-flex align-items-center gap-2">
           <img v-if="photo" :src="photo" alt="The blank as photographed" class="photo" />
-          <button v-if="photo" type="button" class="btn btn-link btn-sm" @click="photo = null">Remove</button>
+          <BButton v-if="photo" variant="link" size="sm" @click="photo = null">Remove</BButton>
           <label class="btn btn-outline-primary btn-sm">
             {{ photo ? 'Another' : 'Choose' }}
             <input
@@ -144,22 +146,22 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
       </div>
       <div class="notes">
         <label :for="`${id}-o`">Notes</label>
-        <textarea :id="`${id}-o`" v-model="draft.notes" class="form-control" rows="3" maxlength="5000" />
+        <BFormTextarea :id="`${id}-o`" v-model="draft.notes" rows="3" maxlength="5000" />
       </div>
       <p v-if="problem" class="brick" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button type="button" class="btn btn-link btn-sm" @click="act('colour')">Other colour</button>
-        <button type="button" class="btn btn-link btn-sm" @click="act('copy')">Make a copy</button>
-        <button type="button" class="btn btn-link btn-sm" @click="act('file')">Save to a file</button>
-        <button v-if="!sure" type="button" class="btn btn-link btn-sm" @click="sure = true">Delete</button>
-        <button v-else type="button" class="btn btn-link btn-sm brick" @click="emit('remove', entry)">
+        <BButton variant="link" size="sm" @click="act('colour')">Other colour</BButton>
+        <BButton variant="link" size="sm" @click="act('copy')">Make a copy</BButton>
+        <BButton variant="link" size="sm" @click="act('file')">Save to a file</BButton>
+        <BButton v-if="!sure" variant="link" size="sm" @click="sure = true">Delete</BButton>
+        <BButton v-else variant="link" size="sm" class="brick" @click="emit('remove', entry)">
           Delete from the shelf
-        </button>
+        </BButton>
       </div>
     </form>
     <template #footer>
-      <button type="button" class="btn btn-outline-primary" @click="emit('close')">Cancel</button>
-      <button type="submit" :form="`${id}-form`" class="btn btn-primary">Keep</button>
+      <BButton variant="outline-primary" @click="emit('close')">Cancel</BButton>
+      <BButton variant="primary" type="submit" :form="`${id}-form`">Keep</BButton>
     </template>
   </BModal>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import HeldInput from '../fields/HeldInput.vue';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { useProject } from '../../stores/project.ts';
@@ -37,7 +38,7 @@ function rename(event: Event): void {
       <template v-if="inside">
         <RouterLink to="/">Projects</RouterLink>
         <span class="slash" aria-hidden="true">/</span>
-        <input
+        <HeldInput
           class="name"
           :value="project.doc!.name"
           aria-label="Name of the project"
@@ -59,19 +60,19 @@ function rename(event: Event): void {
     </nav>
     <div class="tools">
       <template v-if="inside">
-        <button type="button" class="plain" :disabled="!project.canUndo" :title="undoLabel" @click="project.undo()">
+        <BButton variant="bare" class="plain" :disabled="!project.canUndo" :title="undoLabel" @click="project.undo()">
           Undo
-        </button>
-        <button type="button" class="plain" :disabled="!project.canRedo" :title="redoLabel" @click="project.redo()">
+        </BButton>
+        <BButton variant="bare" class="plain" :disabled="!project.canRedo" :title="redoLabel" @click="project.redo()">
           Redo
-        </button>
+        </BButton>
       </template>
       <div class="choice" role="group" aria-label="Units">
-        <button type="button" :aria-pressed="settings.unit === 'mm'" @click="settings.unit = 'mm'">mm</button>
-        <button type="button" :aria-pressed="settings.unit === 'in'" @click="settings.unit = 'in'">inch</button>
+        <BButton variant="bare" :aria-pressed="settings.unit === 'mm'" @click="settings.unit = 'mm'">mm</BButton>
+        <BButton variant="bare" :aria-pressed="settings.unit === 'in'" @click="settings.unit = 'in'">inch</BButton>
       </div>
       <SaveWords v-if="inside" />
-      <button type="button" class="plain keys" @click="view.showKeys = true">Keys ?</button>
+      <BButton variant="bare" class="plain keys" @click="view.showKeys = true">Keys ?</BButton>
     </div>
   </header>
 </template>

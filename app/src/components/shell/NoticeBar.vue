@@ -23,8 +23,10 @@ function saveToFile(): void {
 </script>
 
 <template>
-  <div
+  <BAlert
     v-if="library.refused || library.unwritten.size > 0 || (inside && project.saveState === 'refused')"
+    :model-value="true"
+    :variant="null"
     class="notice fails"
     role="alert"
   >
@@ -34,25 +36,27 @@ function saveToFile(): void {
         ? 'The last change could not be kept in this browser; the disk may be full. It is still here on the page, and is tried again until there is room.'
         : `${library.unwritten.size === 1 ? 'A new project' : `${library.unwritten.size} new projects`} could not be kept in this browser; the disk may be full. You can work on; it is tried again until there is room. Save to a file before you close the page.`)
     }}</span>
-    <button v-if="inside" type="button" class="btn btn-sm btn-outline-primary" @click="saveToFile">
-      Save to a file
-    </button>
-  </div>
-  <div v-if="inside && project.saveState === 'conflict'" class="notice look" role="alert">
+    <BButton v-if="inside" variant="outline-primary" size="sm" @click="saveToFile"> Save to a file </BButton>
+  </BAlert>
+  <BAlert
+    v-if="inside && project.saveState === 'conflict'"
+    :model-value="true"
+    :variant="null"
+    class="notice look"
+    role="alert"
+  >
     <span>This project was changed in another tab as well. Nothing was overwritten.</span>
-    <button type="button" class="btn btn-sm btn-outline-primary" @click="project.takeTheirs()">
-      Show the other tab’s version
-    </button>
-    <button type="button" class="btn btn-sm btn-outline-primary" @click="project.keepMine()">Keep what is here</button>
-  </div>
-  <div v-if="refusal" class="notice look" role="alert">
+    <BButton variant="outline-primary" size="sm" @click="project.takeTheirs()"> Show the other tab’s version </BButton>
+    <BButton variant="outline-primary" size="sm" @click="project.keepMine()">Keep what is here</BButton>
+  </BAlert>
+  <BAlert v-if="refusal" :model-value="true" :variant="null" class="notice look" role="alert">
     <span>{{ refusal }}</span>
     <BButton variant="link" size="sm" @click="refusal = null">Close</BButton>
-  </div>
-  <div v-if="dropped" class="notice" role="status">
+  </BAlert>
+  <BAlert v-if="dropped" :model-value="true" :variant="null" class="notice" role="status">
     <span>{{ dropped }}</span>
-    <button type="button" class="btn btn-sm btn-link" @click="emit('dismiss')">Close</button>
-  </div>
+    <BButton variant="link" size="sm" @click="emit('dismiss')">Close</BButton>
+  </BAlert>
 </template>
 
 <style scoped>
@@ -61,7 +65,10 @@ function saveToFile(): void {
   flex-wrap: wrap;
   align-items: center;
   gap: 0.75rem;
+  margin: 0;
   padding: 0.5rem 1.25rem;
+  border-radius: 0;
+  color: var(--ink);
   background: var(--slip);
   border-block: 1px solid var(--hairline);
   border-left: 4px solid var(--teal);

@@ -74,7 +74,9 @@ const stops = computed((): StopState[] => {
     >
       <span class="number" aria-hidden="true">{{ i + 1 }}</span>
       <span class="label">{{ s.label }}</span>
-      <span v-if="s.count > 0" class="count"><span class="visually-hidden">to look at: </span>{{ s.count }}</span>
+      <BBadge v-if="s.count > 0" :variant="null" class="count"
+        ><span class="visually-hidden">to look at: </span>{{ s.count }}</BBadge
+      >
       <IBiCheckLg v-else-if="s.ready" class="check" role="img" aria-label="ready" />
     </RouterLink>
   </nav>
@@ -139,6 +141,8 @@ const stops = computed((): StopState[] => {
   background: var(--tape-ink);
   color: var(--tape);
   border-radius: 2px;
+  padding: 0;
+  font-weight: inherit;
   min-width: 1.35rem;
   text-align: center;
   font-size: 1rem;

@@ -252,7 +252,7 @@ defineExpose({ showAll });
       </g>
     </g>
   </svg>
-  <button v-if="zoomed" type="button" class="btn btn-sm btn-outline-primary all" @click="showAll">Show all</button>
+  <BButton v-if="zoomed" variant="outline-primary" size="sm" class="all" @click="showAll">Show all</BButton>
 </template>
 
 <style scoped>

@@ -33,11 +33,11 @@ const DOES: { value: AtSeam['do'] | 'butt'; label: string; title: string }[] = [
 <template>
   <ul aria-label="Pieces that the seam cuts">
     <li v-for="c in cuts" :key="`${c.itemId}:${c.copy}`">
-      <button type="button" class="btn btn-link p-0 name" @click="emit('show', c.itemId)">{{ c.name }}</button>
+      <BButton variant="link" class="p-0 name" @click="emit('show', c.itemId)">{{ c.name }}</BButton>
       <span class="quiet small dims">{{ c.size }}</span>
-      <button v-if="c.move" type="button" class="btn btn-sm btn-outline-primary" @click="emit('move', c.itemId)">
+      <BButton v-if="c.move" variant="outline-primary" size="sm" @click="emit('move', c.itemId)">
         {{ c.move }}
-      </button>
+      </BButton>
       <ChoiceButtons
         :value="c.does"
         :options="DOES"

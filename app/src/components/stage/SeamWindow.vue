@@ -111,16 +111,16 @@ const words = computed(() => {
       <div class="head">
         <h2 class="dims">Seam window</h2>
         <span v-if="viewModel.seams.length > 1" class="pages">
-          <button
+          <BButton
             v-for="(_, i) in viewModel.seams"
             :key="i"
-            type="button"
+            variant="bare"
             :aria-pressed="i === which"
             :aria-label="`Seam ${i + 1} of ${viewModel.seams.length}`"
             @click="index = i"
           >
             {{ i + 1 }}
-          </button>
+          </BButton>
         </span>
       </div>
       <p class="title">{{ words.title }}</p>

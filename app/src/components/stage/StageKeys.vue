@@ -12,34 +12,40 @@ const strained = computed(() => (viewModel.shape?.template.flattening.map ?? nul
 
 <template>
   <div class="toggles" role="group" aria-label="What the pictures show">
-    <button v-if="strained" type="button" :aria-pressed="view.showStrain" @click="view.showStrain = !view.showStrain">
+    <BButton v-if="strained" variant="bare" :aria-pressed="view.showStrain" @click="view.showStrain = !view.showStrain">
       Strain
-    </button>
-    <button v-if="slit" type="button" :aria-pressed="view.showSlits" @click="view.showSlits = !view.showSlits">
+    </BButton>
+    <BButton v-if="slit" variant="bare" :aria-pressed="view.showSlits" @click="view.showSlits = !view.showSlits">
       Tape slits
-    </button>
-    <button
+    </BButton>
+    <BButton
       v-if="round"
-      type="button"
+      variant="bare"
       :aria-pressed="view.showZones"
       title="H"
       @click="view.showZones = !view.showZones"
     >
       Zones
-    </button>
-    <button v-if="round" type="button" :aria-pressed="view.showSeam" title="S" @click="view.showSeam = !view.showSeam">
-      Seam
-    </button>
-    <button
+    </BButton>
+    <BButton
       v-if="round"
-      type="button"
+      variant="bare"
+      :aria-pressed="view.showSeam"
+      title="S"
+      @click="view.showSeam = !view.showSeam"
+    >
+      Seam
+    </BButton>
+    <BButton
+      v-if="round"
+      variant="bare"
       :aria-pressed="view.showGlance"
       title="G"
       @click="view.showGlance = !view.showGlance"
     >
       One glance
-    </button>
-    <button type="button" title="B" @click="view.facing = 0">Front</button>
+    </BButton>
+    <BButton variant="bare" title="B" @click="view.facing = 0">Front</BButton>
   </div>
 </template>
 
@@ -48,17 +54,17 @@ const strained = computed(() => (viewModel.shape?.template.flattening.map ?? nul
   display: flex;
   gap: 0.9rem;
 }
-button {
+.btn.btn-bare {
   border: 0;
   background: none;
   color: var(--ink-2);
   padding: 0.1rem 0;
   font-size: 0.875rem;
 }
-button:hover {
+.btn.btn-bare:hover {
   color: var(--ink);
 }
-button[aria-pressed='true'] {
+.btn.btn-bare[aria-pressed='true'] {
   color: var(--ink);
   box-shadow: inset 0 -2px 0 var(--teal);
 }

@@ -34,9 +34,7 @@ const when = (at: string): string =>
     <span
       >{{ b.title }} <span class="quiet small d-block">{{ when(b.at) }}: {{ used(b) }}</span></span
     >
-    <button type="button" class="btn btn-link btn-sm" @click="emit('undo', b)">Undo booking</button>
+    <BButton variant="link" size="sm" @click="emit('undo', b)">Undo booking</BButton>
   </div>
-  <button v-if="bookings.length > shown" type="button" class="btn btn-link btn-sm" @click="shown += 20">
-    Show more
-  </button>
+  <BButton v-if="bookings.length > shown" variant="link" size="sm" @click="shown += 20"> Show more </BButton>
 </template>

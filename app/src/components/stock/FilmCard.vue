@@ -36,9 +36,9 @@ const size = computed(() =>
         ><template v-if="film.notes">, {{ film.notes }}</template>
       </p>
     </div>
-    <button type="button" class="btn btn-link btn-sm" :aria-label="`Change ${film.film.name}`" @click="$emit('change')">
+    <BButton variant="link" size="sm" :aria-label="`Change ${film.film.name}`" @click="$emit('change')">
       Change
-    </button>
+    </BButton>
   </article>
 </template>
 

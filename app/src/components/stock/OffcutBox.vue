@@ -17,10 +17,10 @@ const data = ({ outline, lengthMm, widthMm }: Offcut): string => {
 
 <template>
   <div class="box">
-    <button
+    <BButton
       v-for="o in offcuts"
       :key="o.id"
-      type="button"
+      variant="bare"
       class="offcut"
       :aria-label="`Change the offcut of ${o.film.name}, ${sizeWords(o.lengthMm, o.widthMm, unit)}`"
       @click="$emit('change', o)"
@@ -36,7 +36,7 @@ const data = ({ outline, lengthMm, widthMm }: Offcut): string => {
         ><strong>{{ o.film.name }}</strong> <span class="dims">{{ sizeWords(o.lengthMm, o.widthMm, unit) }}</span></span
       >
       <span class="quiet small">{{ ageWords(o, today) }}{{ o.notes ? `, ${o.notes}` : '' }}</span>
-    </button>
+    </BButton>
   </div>
 </template>
 

@@ -328,15 +328,15 @@ function keep(): void {
       />
       <p v-if="problem" class="brick" role="alert">{{ problem }}</p>
       <div v-if="!isNew" class="mt-2">
-        <button v-if="!sure" type="button" class="btn btn-link btn-sm px-0" @click="sure = true">Delete</button>
-        <button v-else type="button" class="btn btn-link btn-sm px-0 brick" @click="emit('remove', draft.id)">
+        <BButton v-if="!sure" variant="link" size="sm" class="px-0" @click="sure = true">Delete</BButton>
+        <BButton v-else variant="link" size="sm" class="px-0 brick" @click="emit('remove', draft.id)">
           Delete for good
-        </button>
+        </BButton>
       </div>
     </form>
     <template #footer>
-      <button type="button" class="btn btn-outline-primary" @click="emit('close')">Cancel</button>
-      <button type="submit" :form="`${id}-form`" class="btn btn-primary">{{ isNew ? 'Put it in' : 'Keep' }}</button>
+      <BButton variant="outline-primary" @click="emit('close')">Cancel</BButton>
+      <BButton variant="primary" type="submit" :form="`${id}-form`">{{ isNew ? 'Put it in' : 'Keep' }}</BButton>
     </template>
   </BModal>
 </template>

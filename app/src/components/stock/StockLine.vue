@@ -11,9 +11,7 @@ const emit = defineEmits<{ change: [] }>();
     >
     <span class="dims" :class="{ low }"
       >{{ left }}
-      <button type="button" class="btn btn-link btn-sm" :aria-label="`Change ${name}`" @click="emit('change')">
-        Change
-      </button></span
+      <BButton variant="link" size="sm" :aria-label="`Change ${name}`" @click="emit('change')"> Change </BButton></span
     >
   </div>
 </template>
