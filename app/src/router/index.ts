@@ -7,6 +7,12 @@ export const router = createRouter({
     { path: '/', name: 'projects', component: () => import('../views/ProjectsView.vue'), meta: { title: 'Projects' } },
     { path: '/shelf', name: 'shelf', component: () => import('../views/ShelfView.vue'), meta: { title: 'Shelf' } },
     { path: '/stock', name: 'stock', component: () => import('../views/StockView.vue'), meta: { title: 'Stock' } },
+    {
+      path: '/glossary',
+      name: 'glossary',
+      component: () => import('../views/GlossaryView.vue'),
+      meta: { title: 'Glossary' },
+    },
     { path: '/my-way', name: 'my-way', component: () => import('../views/MyWayView.vue'), meta: { title: 'My way' } },
     {
       path: `/project/:id/:stop(${STOPS.join('|')})`,

@@ -70,6 +70,7 @@ async function demo(): Promise<void> {
 <template>
   <div class="page">
     <h1>My way</h1>
+    <p class="quiet">What words mean: <RouterLink :to="{ name: 'glossary' }">Glossary</RouterLink></p>
     <section>
       <h2>How you work</h2>
       <ChoiceRow says="Units" :value="settings.unit" :options="UNITS" label="Units" @choose="settings.unit = $event" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermLine from '../terms/TermLine.vue';
 import { waitText } from '@mivet/core';
 import { useIntervalFn, useWakeLock } from '@vueuse/core';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
@@ -98,6 +99,7 @@ function again(): void {
             :blank="project.doc!.blank"
           />
           <p class="body">{{ step.body }}</p>
+          <TermLine :text="`${step.title} ${step.body}`" />
           <p v-if="step.why" class="quiet">{{ step.why }}</p>
           <div v-if="step.caution" class="note-bar look">
             <p>{{ step.caution }}</p>

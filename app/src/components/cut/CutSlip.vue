@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermWord from '../terms/TermWord.vue';
 import FoldOut from '../fields/FoldOut.vue';
 import type { StripViewModel, Allocation } from '@mivet/core';
 import { BOARDS, formatLength } from '@mivet/core';
@@ -148,7 +149,8 @@ async function send(): Promise<void> {
         <span>Film that stays</span><span class="dims">{{ area(totals.area) }}</span>
       </div>
       <div class="row-line">
-        <span>Weeded away</span><span class="dims">{{ ((1 - sheet.use) * 100).toFixed(0) }} %</span>
+        <span><TermWord term="weed" shown="Weeded away" /></span
+        ><span class="dims">{{ ((1 - sheet.use) * 100).toFixed(0) }} %</span>
       </div>
       <div v-if="born.length > 0" class="row-line">
         <span>Offcuts to keep</span

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TermLine from '../terms/TermLine.vue';
+import TermWord from '../terms/TermWord.vue';
 import type { LayerReport, Stack } from '@mivet/core';
 import { computed, shallowRef, watch } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
@@ -88,6 +90,7 @@ function says(layer: LayerReport): string {
         @choose="change('Build the stack', { build: $event })"
       />
       <p class="quiet small mt-1 mb-1">{{ WHY[stack.build] }}</p>
+      <TermLine :terms="['inlay']" />
       <LengthField
         v-if="stack.build !== 'full'"
         label="Reaches under by"
@@ -120,7 +123,7 @@ function says(layer: LayerReport): string {
               : 'Ticks stand on the rim edge of every marked film, one of them in the middle: put each on the same spot of the rim.'
           }}
         </p>
-        <h3>Lining up</h3>
+        <h3><TermWord term="mark" shown="Lining up" /></h3>
         <div v-for="(layer, i) in [...report.layers].reverse()" :key="layer.film" class="layer">
           <strong>{{ report.layers.length - i }} {{ filmName(layer.film) }}</strong>
           <ChoiceButtons

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TermLine from '../terms/TermLine.vue';
+import TermWord from '../terms/TermWord.vue';
 import { formatLength, type Seam } from '@mivet/core';
 import { computed } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
@@ -54,7 +56,7 @@ function change(label: string, part: Partial<Seam>): void {
 
 <template>
   <section aria-label="Seam and panels">
-    <h3 class="mt-4 mb-1">Seam</h3>
+    <h3 class="mt-4 mb-1"><TermWord term="seam" shown="Seam" /></h3>
     <ChoiceRow
       v-if="meets"
       says="Follows"
@@ -89,5 +91,6 @@ function change(label: string, part: Partial<Seam>): void {
     <div v-if="says" class="note-bar" :class="says.grade">
       <p>{{ says.text }}</p>
     </div>
+    <TermLine :terms="['panel', 'lap']" />
   </section>
 </template>

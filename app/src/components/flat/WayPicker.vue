@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermLine from '../terms/TermLine.vue';
 import {
   describeWay,
   formatLength,
@@ -66,6 +67,7 @@ function setUp(event: Event): void {
       <span class="says" :class="grade(o)">{{ says(o) }}</span>
     </BButton>
   </div>
+  <TermLine :terms="['strain']" :text="flattening.options.map(describeWay).join(' ')" />
   <div v-if="divided" class="d-flex align-items-center gap-2 mt-2">
     <span class="quiet flex-fill">Fewer are quicker, more lie flatter</span>
     <BButton variant="outline-primary" size="sm" aria-label="One fewer" @click="parts(-1)">−</BButton>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermLine from '../terms/TermLine.vue';
 import { describeFinding, type Command, type Finding } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 
@@ -48,6 +49,7 @@ function accept(): void {
     </BButton>
     <div :id="`${id}-b`">
       <p v-if="opened || (told && acceptedFor === null)">{{ words.why }}</p>
+      <TermLine v-if="opened" :text="`${words.title} ${words.why}`" />
       <p v-if="acceptedFor !== null" class="quiet">
         You accepted it: “{{ acceptedFor }}”.
         <BButton variant="link" size="sm" @click="emit('withdraw')">Look at it again</BButton>

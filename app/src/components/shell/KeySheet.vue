@@ -26,6 +26,9 @@ const keys = [
         <dd>{{ what }}</dd>
       </template>
     </dl>
+    <p class="mt-3 mb-0">
+      What words mean: <RouterLink :to="{ name: 'glossary' }" @click="view.showKeys = false">Glossary</RouterLink>
+    </p>
   </BModal>
 </template>
 
