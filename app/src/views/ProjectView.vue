@@ -133,6 +133,9 @@ onBeforeRouteLeave(async () => {
   .main {
     height: 68vh;
   }
+  .main:has(.stacked) {
+    height: auto;
+  }
   .slip {
     border-left: 0;
     border-top: 1px solid var(--hairline);

@@ -50,7 +50,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
     <div class="motifs">
       <span v-for="m in offeredOwn" :key="m.id" class="own">
         <BButton variant="bare" :title="about(m)" @click="emit('own', m)">
-          <svg class="viewModel" aria-hidden="true" :viewBox="view(m)">
+          <svg class="picture" aria-hidden="true" :viewBox="view(m)">
             <path
               v-for="(c, i) in m.colours"
               :key="i"
@@ -74,7 +74,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
         </BButton>
       </span>
       <BButton v-for="m in offered" :key="m.id" variant="bare" @click="emit('motif', m.id)">
-        <svg class="viewModel" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
+        <svg class="picture" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
         {{ m.label }}
       </BButton>
     </div>

@@ -155,17 +155,34 @@ const stops = computed((): StopState[] => {
 .here .check {
   color: var(--moss);
 }
-@media (max-width: 760px) {
+/* Where there is less room the word counts for more than its number; what is to be told of it stands above it. */
+@media (max-width: 900px) {
   .stop {
     justify-content: center;
     padding: 0 0.1rem 4px;
-    gap: 0.2rem;
-  }
-  .label {
-    display: none;
+    font-size: 1.15rem;
   }
   .number {
-    font-size: 1.3rem;
+    display: none;
+  }
+  .label {
+    flex: none;
+    overflow: visible;
+  }
+  .check,
+  .count {
+    position: absolute;
+    top: 2px;
+    right: 3px;
+    font-size: 0.8rem;
+    line-height: 1rem;
+    min-width: 1rem;
+  }
+}
+@media (max-width: 480px) {
+  .stop {
+    font-size: 0.95rem;
+    letter-spacing: -0.01em;
   }
 }
 </style>

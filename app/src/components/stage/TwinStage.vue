@@ -168,7 +168,7 @@ function splitByKey(event: KeyboardEvent): void {
   </div>
 </template>
 
-<style scoped>
+<style scoped lang="scss">
 .stage {
   display: flex;
   flex-direction: column;
@@ -182,9 +182,8 @@ function splitByKey(event: KeyboardEvent): void {
   flex: 1;
   min-height: 0;
 }
-.twin.stacked {
-  grid-auto-rows: minmax(300px, 1fr);
-  overflow: auto;
+.stage:has(.stacked) {
+  height: auto;
 }
 .pane {
   position: relative;
@@ -226,5 +225,19 @@ function splitByKey(event: KeyboardEvent): void {
   position: absolute;
   left: 1.1rem;
   bottom: 0.7rem;
+}
+// One above the other on a phone: the blank, what is shown on it, and the flat, each with room of its own.
+.stacked {
+  .pane {
+    height: max(15rem, 38vh);
+  }
+  .pane:last-of-type {
+    order: 1;
+    border-top: 1px solid var(--hairline);
+  }
+  .stage-keys {
+    position: static;
+    padding: 0.5rem 1.1rem 0.7rem;
+  }
 }
 </style>

@@ -107,7 +107,7 @@ function keep(): void {
       </template>
       <template v-if="film">
         <ChoiceRow
-          says="It comes as"
+          says="Comes as"
           :value="film.form"
           :options="FORMS"
           label="Sheets or a roll"
@@ -136,7 +136,7 @@ function keep(): void {
             "
           />
           <LengthField
-            label="When it was bought"
+            label="Length when bought"
             :mm="film.boughtLengthMm"
             :unit="unit"
             :least="1"
@@ -156,7 +156,7 @@ function keep(): void {
           <NumberRow label="Sheets left" :value="film.count" whole :most="100000" @change="set({ count: $event })" />
         </template>
         <TextRow
-          :label="film.form === 'roll' ? 'The roll cost' : 'One sheet cost'"
+          :label="film.form === 'roll' ? 'Cost of the roll' : 'Cost of a sheet'"
           :value="film.price === null ? '' : String(film.price)"
           @change="setPrice"
         />
@@ -232,14 +232,14 @@ function keep(): void {
           @change="set({ lengthMm: $event, boughtLengthMm: Math.max(tape!.boughtLengthMm, $event) })"
         />
         <LengthField
-          label="When it was bought"
+          label="Length when bought"
           :mm="tape.boughtLengthMm"
           :unit="unit"
           :least="1"
           :most="500000"
           @change="set({ boughtLengthMm: $event })"
         />
-        <TextRow label="The roll cost" :value="tape.price === null ? '' : String(tape.price)" @change="setPrice" />
+        <TextRow label="Cost of the roll" :value="tape.price === null ? '' : String(tape.price)" @change="setPrice" />
         <NumberRow
           label="A piece is used, times"
           :value="tape.uses"
@@ -315,7 +315,7 @@ function keep(): void {
       <TextRow
         v-for="c in film ? cutters : []"
         :key="c.id"
-        :label="`Set ${c.board.label} to`"
+        :label="`Settings on ${c.board.label}`"
         :value="setFor(c.id)"
         @change="setSettings(c.id, $event)"
       />
