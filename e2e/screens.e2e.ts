@@ -22,6 +22,7 @@ const VIEWS = [
   '/project/demo-cup/measure',
   '/project/demo-cup/flat',
   '/project/demo-lane/measure',
+  '/glossary',
   '/project/demo-lane/flat',
   '/project/demo-lane/proof',
   '/project/demo-fleet-bottle/proof',
@@ -107,3 +108,86 @@ test('metallised film and a board that is too small are said at Cut', async ({ p
   await expect(page.getByText('Deep water')).not.toHaveCount(0);
   await goTo(page, 'Measure');
 });
+
+/** Labels that made people stop; what they are called now is in their place. */
+const STOPPED_AT = [
+  ...['Leave it', 'Take away', 'Take out', 'Take off for good', 'Take it back', 'Good enough', 'Lay it closer'],
+  ...['Plan it anew', 'Arrange anew', 'Capitals are high', 'Between letters', 'Line to line', 'Only shapes others'],
+  ...['Film is what is', 'Up to which grey', 'How alike the ground is', 'Evened out', 'Specks left out', 'Times round'],
+  ...['From one to the next', 'Room for scissors', 'Run on past the start', 'Blade has cut', 'A blade lasts'],
+  ...['Low under', 'not to be told', 'Put film in', 'Put tape in', 'Bring blanks in', 'Stand there', 'Nobody counts'],
+  ...['It costs', 'Gloves and such', 'Reckoned by', 'Daylight', 'As the device', 'Film keeps off', 'is wide by'],
+  ...[
+    'is thick by',
+    'Round there',
+    'Round it then',
+    'Opens by',
+    'Add a go',
+    'three goes',
+    'As usual',
+    'As the font has it',
+  ],
+  ...['What you are judged by', 'What goes on it', 'Below nothing'],
+];
+
+test('no view has a label that made people stop, or a millimetre where one works in inches', async ({ page }) => {
+  test.setTimeout(240_000);
+  await openProjects(page);
+  await page.evaluate(() => localStorage.setItem('mivet-unit', 'in'));
+  for (const view of [...VIEWS, '/project/demo-mug/cut', '/project/demo-mug/artwork']) {
+    await page.goto(view);
+    await expect(page.locator('h1, h2').first()).toBeVisible();
+    await page.waitForTimeout(1500);
+    // What is folded away counts as well.
+    for (const folded of await page.locator('aside button[aria-expanded=false]').all())
+      await folded.click({ timeout: 1000 }).catch(() => undefined);
+    const said = await page.evaluate(() =>
+      [
+        document.body.innerText,
+        ...[...document.querySelectorAll('[aria-label], [title], [placeholder]')].flatMap((one) =>
+          ['aria-label', 'title', 'placeholder'].map((name) => one.getAttribute(name) ?? ''),
+        ),
+      ].join('\n'),
+    );
+    expect(
+      STOPPED_AT.filter((label) => said.includes(label)),
+      view,
+    ).toEqual([]);
+    // A reading stays as it was typed, in whatever unit; what it comes to is in inches.
+    const metric = said.split('\n').filter((line) => /\d\s?(mm|cm|cm²|mm²|m)\b/.test(line));
+    expect(
+      metric.filter((line) => !/^(Remove )?\d+(\.\d+)? (cm|mm)$/.test(line.trim())),
+      view,
+    ).toEqual([]);
+  }
+});
+
+for (const [name, width, height] of [
+  ['phone', 390, 844],
+  ['tablet', 768, 1024],
+] as const)
+  test(`nothing runs out of a ${name}, and its views lie beside each other`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.setViewportSize({ width, height });
+    await openProjects(page);
+    for (const view of VIEWS) {
+      await page.goto(view);
+      await expect(page.locator('h1, h2').first()).toBeVisible();
+      await page.waitForTimeout(800);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), view).toBeLessThanOrEqual(0); // prettier-ignore
+      if (!view.includes('/project/')) continue;
+      // The strip shows its words whole.
+      const cut = await page.locator('nav.strip .label').evaluateAll((labels) => labels.filter((one) => one.scrollWidth > one.clientWidth + 1).map((one) => one.textContent)); // prettier-ignore
+      expect(cut, view).toEqual([]);
+      const [blank, flat, keys] = await Promise.all(
+        ['section[aria-label="On the blank"]', 'section[aria-label="Laid flat"]', '.stage-keys'].map(async (found) => {
+          const one = page.locator(found);
+          return (await one.count()) > 0 ? one.first().boundingBox() : null;
+        }),
+      );
+      if (!blank || !flat || !keys) continue;
+      const lap = (a: typeof blank, b: typeof blank): boolean =>
+        a.x < b.x + b.width - 1 && b.x < a.x + a.width - 1 && a.y < b.y + b.height - 1 && b.y < a.y + a.height - 1;
+      expect([lap(blank, flat), lap(keys, flat)], view).toEqual([false, false]);
+    }
+  });

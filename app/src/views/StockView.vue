@@ -186,7 +186,7 @@ async function saveTable(): Promise<void> {
           :key="c.id"
           :name="c.board.label"
           :quiet="cutterWords(c, settings.unit)"
-          :left="bladeWords(c)"
+          :left="bladeWords(c, settings.unit)"
           :low="c.bladeMm >= c.bladeLastsMm"
           @change="edit(c)"
         />

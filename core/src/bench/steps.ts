@@ -2,7 +2,7 @@ import { solidOf } from '../measure/kinds/kinds.ts';
 import type { JobSheet } from '../load/job-sheet.ts';
 import type { Materials } from '../material/materials.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';
-import { formatLength } from '../measure/length.ts';
+import { formatLength, TRUE_OVER } from '../measure/length.ts';
 import { rimLineOf } from '../measure/zones.ts';
 import type { Blank, SurfaceKind } from '../model/blank.ts';
 import type { Job } from '../model/job.ts';
@@ -65,6 +65,7 @@ export function benchSteps(
   materials: Materials = STARTING_MATERIALS,
 ): BenchStep[] {
   const mm = (v: number): string => formatLength(v, unit);
+  const over = TRUE_OVER[unit];
   const { blank } = job;
   const made = madeOf(wrap, makes);
   const count = countOf(made);
@@ -178,7 +179,7 @@ export function benchSteps(
     add(
       'aim',
       all('Hang it on the marks'),
-      `${wide} ${from}Middle mark on the front dot. Hold its rim edge true to ${mm(holdTrueOver100(wrap))} over ${unit === 'mm' ? '100 mm' : '4 in'}, or the ends will step by more than ${mm(SEAM_STEP_MM)}.`.trim(),
+      `${wide} ${from}Middle mark on the front dot. Hold its rim edge true to ${mm((holdTrueOver100(wrap) * over.mm) / 100)} over ${over.words}, or the ends will step by more than ${mm(SEAM_STEP_MM)}.`.trim(),
       {
         caution: 'Do not let it touch yet: slide with the liner still on, press only when it hangs true.',
         handsMinutes: each(2),

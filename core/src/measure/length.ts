@@ -89,3 +89,13 @@ export function formatLength(mm: number, unit: 'mm' | 'in'): string {
   if (top === 0) return `${sign}${whole} in`;
   return whole === 0 ? `${sign}${top}/${bottom} in` : `${sign}${whole} ${top}/${bottom} in`;
 }
+
+/** Length over which it is told how true an edge is held: as a ruler lies at hand. */
+export const TRUE_OVER = { mm: { mm: 100, words: '100 mm' }, in: { mm: 4 * 25.4, words: '4 in' } } as const;
+
+/** mm in a foot: what blades and rolls are told in where a person works in inches. */
+export const MM_PER_FOOT = 304.8;
+
+/** A long way as a blade goes it: metres, or feet. */
+export const formatFar = (mm: number, unit: 'mm' | 'in', digits = 0): string =>
+  unit === 'mm' ? `${(mm / 1000).toFixed(digits)} m` : `${(mm / MM_PER_FOOT).toFixed(digits)} ft`;

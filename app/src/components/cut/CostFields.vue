@@ -21,6 +21,10 @@ const viewModel = useViewModel();
 const plan = usePlan();
 const library = useLibrary();
 const settings = useSettings();
+/** The area that a price of film is told for: a hundred square centimetres, or ten square inches. */
+const per = computed(() =>
+  settings.unit === 'mm' ? { share: 1, words: '100 cm²' } : { share: 0.64516, words: '10 in²' },
+);
 const stock = useStock();
 const open = ref(false);
 /** How many times everything is cut; what is on a list counts as many as it says. */
@@ -128,7 +132,8 @@ const set = (what: Partial<OwnRates>): void => {
         {{ money(now.cost.each.cost) }} each, ask {{ money(now.cost.each.price) }}.
       </p>
       <p v-if="unpriced.length > 0" class="quiet small mb-1">
-        No price is noted for {{ unpriced.join(', ') }}: priced at {{ money(settings.rates.film100cm2) }} for 100 cm².
+        No price is noted for {{ unpriced.join(', ') }}: priced at
+        {{ money(settings.rates.film100cm2 * per.share) }} for {{ per.words }}.
       </p>
       <BTableSimple class="many">
         <caption class="quiet">
@@ -178,10 +183,10 @@ const set = (what: Partial<OwnRates>): void => {
         @change="set({ marginPercent: $event })"
       />
       <NumberRow
-        label="Film without a price, 100 cm²"
-        :value="settings.rates.film100cm2"
+        :label="`Film without a price, ${per.words}`"
+        :value="Math.round(settings.rates.film100cm2 * per.share * 10000) / 10000"
         :most="1000"
-        @change="set({ film100cm2: $event })"
+        @change="set({ film100cm2: $event / per.share })"
       />
       <p v-if="blankPrice === null" class="quiet small mb-0">
         The price of a blank is noted <RouterLink :to="{ name: 'shelf' }">on the shelf</RouterLink>.

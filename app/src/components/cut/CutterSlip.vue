@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { describeRefusal, isInCutter, type CutterLoad } from '@mivet/core';
+import { describeRefusal, formatFar, isInCutter, type CutterLoad } from '@mivet/core';
 import { computed, ref } from 'vue';
+import { useSettings } from '../../stores/settings.ts';
 import { useCutter } from '../../stores/cutter.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceRow from '../fields/ChoiceRow.vue';
@@ -30,7 +31,11 @@ const blade = computed(() => {
   const { head } = cutter;
   const more = head && head.id === load.value?.id ? Math.max(0, head.doneMm - load.value.doneMm) : 0;
   const bladeMm = told + more;
-  return { metres: bladeMm / 1000, most: bladeLastsMm / 1000 };
+  const unit = useSettings().unit;
+  return {
+    metres: bladeMm / 1000,
+    words: `${formatFar(bladeMm, unit, 1).split(' ')[0]} of ${formatFar(bladeLastsMm, unit)}`,
+  };
 });
 async function put(one: CutterLoad): Promise<void> {
   if (await cutter.act(one, { do: 'load', filmOnBoard: filmOn.value })) filmOn.value = false;
@@ -156,7 +161,7 @@ async function put(one: CutterLoad): Promise<void> {
     </template>
     <h3 class="mt-4">Blade</h3>
     <div class="row-line">
-      <span>Has cut</span><span class="dims">{{ blade.metres.toFixed(1) }} of {{ blade.most.toFixed(0) }} m</span>
+      <span>Has cut</span><span class="dims">{{ blade.words }}</span>
     </div>
     <BButton
       v-if="blade.metres > 0"

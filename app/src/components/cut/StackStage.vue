@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFilmColours } from '../../composables/useFilmColours.ts';
 import type { Film, GoodViewModel, StackReport } from '@mivet/core';
 import { computed } from 'vue';
 import WallSection from './WallSection.vue';
@@ -19,6 +20,7 @@ const steps = computed(() =>
     below: new Set(props.stack.layers.slice(0, i).map(({ film }) => film)),
   })),
 );
+const colours = useFilmColours(() => props.films);
 const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 </script>
 
@@ -40,7 +42,7 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
               v-else-if="p.film === step.layer.film"
               :d="p.data"
               fill-rule="evenodd"
-              :fill="step.film?.colour"
+              v-bind="colours.of(p.film)"
               class="own"
             />
           </template>
@@ -49,7 +51,7 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
             :key="`mark-${k}`"
             :d="m.data"
             class="mark"
-            :fill="step.film?.colour"
+            v-bind="colours.of(m.film)"
           />
         </svg>
         <figcaption>
@@ -107,8 +109,6 @@ figure svg {
   vector-effect: non-scaling-stroke;
 }
 .own {
-  stroke: color-mix(in srgb, var(--on-sheet) 40%, transparent);
-  stroke-width: 0.6;
   vector-effect: non-scaling-stroke;
 }
 figcaption {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFilmColours } from '../../composables/useFilmColours.ts';
 import type { Film, PieceViewModel, ShapeViewModel } from '@mivet/core';
 import { coneDevelopment } from '@mivet/core';
 import { computed } from 'vue';
@@ -10,7 +11,7 @@ const props = defineProps<{
   pieces?: readonly PieceViewModel[];
   marks?: boolean;
 }>();
-const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
+const colours = useFilmColours(() => props.films, '#ffffff');
 const view = computed(() => {
   const b = props.viewModel.band.bounds;
   const pad = (b.maxX - b.minX) * 0.03;
@@ -32,7 +33,7 @@ const markData = computed(() => {
       v-for="p in pieces ?? viewModel.pieces.filter((piece) => !piece.spare)"
       :key="p.id"
       :d="p.data"
-      :fill="colours.get(p.film)"
+      v-bind="colours.of(p.film)"
       fill-rule="evenodd"
     />
     <path :d="viewModel.outlineData" class="edge" />
@@ -47,6 +48,9 @@ svg {
 }
 .sheet {
   fill: #fff;
+}
+path {
+  vector-effect: non-scaling-stroke;
 }
 .edge {
   fill: none;

@@ -33,7 +33,8 @@ watch(
 const good = computed(() => (viewModel.value?.ok ? viewModel.value : null));
 const when = computed(() => {
   const at = parseISO(props.project.changedAt);
-  return isValid(at) ? formatDistanceToNow(at, { addSuffix: true }) : '';
+  if (!isValid(at)) return '';
+  return Math.abs(Date.now() - at.getTime()) < 90_000 ? 'just now' : formatDistanceToNow(at, { addSuffix: true });
 });
 const state = computed(() => {
   if (failed.value) return 'Too heavy to preview';
@@ -57,7 +58,7 @@ const link = computed(() => ({
         <div class="flat"><FlatDrawing v-if="good" :view-model="good" :films="project.films" /></div>
       </div>
       <h2>{{ project.name }}</h2>
-      <p class="quiet">{{ project.blank.name }} · {{ state }}</p>
+      <p class="quiet">{{ state ? `${project.blank.name} · ${state}` : project.blank.name }}</p>
     </RouterLink>
     <div class="foot">
       <span class="quiet small">{{ when }}</span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ShapeViewModel, Trial } from '@mivet/core';
-import { formatLength, NO_TRIAL, ringsData, tryOut, widestPulled } from '@mivet/core';
+import { formatLength, NO_TRIAL, ringsData, TRUE_OVER, tryOut, widestPulled } from '@mivet/core';
 import { computed, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useView, type ShownTrial } from '../../stores/view.ts';
 
@@ -19,6 +19,7 @@ const closes = computed(() => props.viewModel.template.closed && props.viewModel
 const curves = computed(() => props.viewModel.template.flattening.map !== null);
 const straight = computed(() => Math.abs(cone.value.girthRim - cone.value.girthBase) < 0.01);
 const mm = (v: number): string => formatLength(v, props.unit);
+const over = computed(() => TRUE_OVER[props.unit]);
 const signed = (v: number): string => (Math.abs(v) < 0.05 ? mm(0) : `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`);
 
 interface Slider {
@@ -45,7 +46,13 @@ const SLIDERS = computed((): Slider[] => [
     : []),
 ]);
 const SHAPE = computed((): Slider[] => [
-  { key: 'tiltMm', label: 'Rim edge started off true by, over 100 mm', most: 3, step: 0.1, says: signed },
+  {
+    key: 'tiltMm',
+    label: `Rim edge started off true by, over ${over.value.words}`,
+    most: 3,
+    step: 0.1,
+    says: (v) => signed((v * over.value.mm) / 100),
+  },
   {
     key: 'rimMm',
     label: straight.value ? 'The girth is more by' : 'The rim is more by',
@@ -148,8 +155,8 @@ const drawing = computed(() => {
       </BButton>
     </div>
     <p v-if="closes && outcome" class="quiet small mb-2">
-      Hold the rim edge true to {{ mm(outcome.trueOver100) }} over 100 mm, and the ends step by no more than
-      {{ mm(1) }}.
+      Hold the rim edge true to {{ mm((outcome.trueOver100 * over.mm) / 100) }} over {{ over.words }}, and the ends step
+      by no more than {{ mm(1) }}.
     </p>
     <svg v-if="closes && drawing" :viewBox="drawing.view" class="seam" role="img" :aria-label="says.join(' ')">
       <path :d="drawing.left" />

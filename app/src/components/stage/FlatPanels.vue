@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFilmColours } from '../../composables/useFilmColours.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Film, ShapeViewModel } from '@mivet/core';
@@ -15,7 +16,7 @@ const box = computed(() => {
   const [minY, maxY] = [Math.min(...all.map((b) => b.minY)), Math.max(...all.map((b) => b.maxY))];
   return { x: minX, y: -maxY, w: maxX - minX, h: maxY - minY };
 });
-const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
+const colours = useFilmColours(() => props.films);
 const whole = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 const scale = computed(() =>
   Math.max(0.05, Math.min((width.value - 60) / box.value.w, (height.value - 140) / box.value.h)),
@@ -43,7 +44,7 @@ const view = computed(() => {
         v-for="piece in whole"
         :key="piece.id"
         :d="piece.sheetData"
-        :fill="colours.get(piece.film)"
+        v-bind="colours.of(piece.film)"
         fill-rule="evenodd"
         class="piece"
       />
@@ -84,8 +85,7 @@ path {
   stroke-width: 1.2;
 }
 .piece {
-  stroke: color-mix(in srgb, var(--on-sheet) 30%, transparent);
-  stroke-width: 0.7;
+  vector-effect: non-scaling-stroke;
 }
 text {
   fill: var(--on-sheet);

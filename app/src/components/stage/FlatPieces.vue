@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { useFilmColours } from '../../composables/useFilmColours.ts';
 import type { Film, PieceViewModel } from '@mivet/core';
-import { computed } from 'vue';
 
 /** The pieces of film on the flat, apart from the rest: nothing else that moves makes them be drawn again. */
 const props = defineProps<{
@@ -12,7 +12,7 @@ const props = defineProps<{
   dragging: boolean;
 }>();
 const emit = defineEmits<{ press: [event: PointerEvent, itemId: string | null] }>();
-const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
+const colours = useFilmColours(() => props.films);
 const isSelected = (piece: PieceViewModel): boolean => piece.itemIds.includes(props.selectedId ?? '');
 </script>
 
@@ -28,7 +28,7 @@ const isSelected = (piece: PieceViewModel): boolean => piece.itemIds.includes(pr
     <path v-if="isSelected(piece)" :d="piece.data" class="halo" />
     <path
       :d="piece.data"
-      :fill="colours.get(piece.film)"
+      v-bind="colours.of(piece.film)"
       fill-rule="evenodd"
       class="piece"
       :class="{ selected: isSelected(piece) }"
@@ -42,10 +42,6 @@ path {
 }
 .editable {
   cursor: move;
-}
-.piece {
-  stroke: color-mix(in srgb, var(--on-sheet) 35%, transparent);
-  stroke-width: 0.6;
 }
 .piece.selected {
   stroke: #0c6764;

@@ -175,7 +175,7 @@ defineExpose({ showAll });
     ref="svg"
     class="flat"
     role="img"
-    :aria-label="`Flat template, ${viewModel.template.rimLength.toFixed(1)} mm ${viewModel.template.closed ? 'along the rim edge' : 'across'}, with ${viewModel.pieces.length} pieces of film`"
+    :aria-label="`Flat template, ${formatLength(viewModel.template.rimLength, unit)} ${viewModel.template.closed ? 'along the rim edge' : 'across'}, with ${viewModel.pieces.length === 1 ? 'one piece' : `${viewModel.pieces.length} pieces`} of film`"
     @pointermove="pointerMove"
     @pointerup="pointerUp"
     @pointercancel="pointerUp"

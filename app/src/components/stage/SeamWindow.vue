@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFilmColours } from '../../composables/useFilmColours.ts';
 import type { AtSeam, Command, Film, JudgedViewModel, ShapeViewModel } from '@mivet/core';
 import { coneDevelopment, describeCommand, formatLength, pathData } from '@mivet/core';
 import { computed, ref } from 'vue';
@@ -26,7 +27,7 @@ const index = ref(0);
 const which = computed(() => Math.min(index.value, props.viewModel.seams.length - 1));
 const seam = computed(() => props.viewModel.seams[which.value]!);
 const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
-const colours = computed(() => new Map(props.films.map((f) => [f.id, f.colour])));
+const colours = useFilmColours(() => props.films);
 const half = computed(() => HALF / props.viewModel.meanRadius);
 const outline = computed(() =>
   pathData(
@@ -144,8 +145,9 @@ const words = computed(() => {
         v-for="(piece, i) in seam.pieces"
         :key="i"
         :d="piece.data"
-        :fill="colours.get(piece.film)"
+        v-bind="colours.of(piece.film)"
         fill-rule="evenodd"
+        vector-effect="non-scaling-stroke"
       />
       <path :d="outline" class="edge" />
       <path :d="seam.spread" class="spread" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  MM_PER_FOOT,
   FILM_FINISHES,
   TACKS,
   thicknessOf,
@@ -29,6 +30,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ close: []; keep: [thing: StockThing]; remove: [id: string] }>();
 const id = useId();
+/** What a blade's way is told in. */
+const far = computed(() => (props.unit === 'mm' ? { mm: 1000, unit: 'm' } : { mm: MM_PER_FOOT, unit: 'ft' }));
 const draft = shallowRef<StockThing | null>(null);
 const sure = ref(false);
 const problem = ref<string | null>(null);
@@ -292,24 +295,24 @@ function keep(): void {
           @change="setBoard({ gapMm: $event })"
         />
         <NumberRow
-          label="Cuts, mm a second"
-          :value="cutter.pace.cutMmS"
-          :least="1"
-          :most="5000"
-          @change="set({ pace: { ...cutter!.pace, cutMmS: $event } })"
+          :label="unit === 'mm' ? 'Speed, mm a second' : 'Speed, inches a second'"
+          :value="unit === 'mm' ? cutter.pace.cutMmS : Math.round((cutter.pace.cutMmS / 25.4) * 100) / 100"
+          :least="unit === 'mm' ? 1 : 0.04"
+          :most="unit === 'mm' ? 5000 : 196"
+          @change="set({ pace: { ...cutter!.pace, cutMmS: unit === 'mm' ? $event : 25.4 * $event } })"
         />
         <NumberRow
-          label="Blade use, m"
-          :value="Math.round(cutter.bladeMm / 1000)"
+          :label="`Blade use, ${far.unit}`"
+          :value="Math.round(cutter.bladeMm / far.mm)"
           :most="1000000"
-          @change="set({ bladeMm: 1000 * $event })"
+          @change="set({ bladeMm: far.mm * $event })"
         />
         <NumberRow
-          label="Blade life, m"
-          :value="Math.round(cutter.bladeLastsMm / 1000)"
+          :label="`Blade life, ${far.unit}`"
+          :value="Math.round(cutter.bladeLastsMm / far.mm)"
           :least="1"
           :most="1000000"
-          @change="set({ bladeLastsMm: 1000 * $event })"
+          @change="set({ bladeLastsMm: far.mm * $event })"
         />
       </template>
       <TextRow

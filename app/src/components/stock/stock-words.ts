@@ -1,5 +1,7 @@
 import {
+  formatFar,
   formatLength,
+  MM_PER_FOOT,
   leftOf,
   yearsSince,
   type Offcut,
@@ -13,7 +15,7 @@ type Unit = 'mm' | 'in';
 /** A length of film, in metres or feet where it is long. */
 export function longWords(mm: number, unit: Unit): string {
   if (unit === 'mm') return mm >= 1000 ? `${(mm / 1000).toFixed(mm >= 10_000 ? 0 : 2)} m` : `${Math.floor(mm)} mm`;
-  return mm >= 610 ? `${(mm / 304.8).toFixed(1)} ft` : formatLength(mm, 'in');
+  return mm >= 610 ? `${(mm / MM_PER_FOOT).toFixed(1)} ft` : formatLength(mm, 'in');
 }
 
 /** A length without a nought behind its point. */
@@ -50,5 +52,5 @@ export const cutterWords = ({ onBoard, board }: StockCutter, unit: Unit): string
   `${onBoard ? 'on a board' : 'without a board'}, scissors ${shortWords(board.gapMm, unit)}`;
 
 /** How far a blade went of what one lasts. */
-export const bladeWords = ({ bladeMm, bladeLastsMm }: StockCutter): string =>
-  `blade ${(bladeMm / 1000).toFixed(0)} of ${(bladeLastsMm / 1000).toFixed(0)} m`;
+export const bladeWords = ({ bladeMm, bladeLastsMm }: StockCutter, unit: Unit): string =>
+  `blade ${formatFar(bladeMm, unit).split(' ')[0]} of ${formatFar(bladeLastsMm, unit)}`;
