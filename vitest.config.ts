@@ -1,18 +1,30 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import vue from '@vitejs/plugin-vue';
 import { BootstrapVueNextResolver } from 'bootstrap-vue-next/resolvers';
 import Components from 'unplugin-vue-components/vite';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
-/** Files that take longest begin first, so that no worker is left alone with one of them at the end. */
+/**
+ * Project by project, since a worker that goes over to another one loads everything anew; in each, files that take longest
+ * begin first, so that no worker is left alone with one of them at the end.
+ */
 class LongestFirst extends BaseSequencer {
   static readonly LONG = /laws\/|nest\.test|photo\.test|names\.test/;
 
   override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
-    const isLong = ({ moduleId }: TestSpecification): number => Number(LongestFirst.LONG.test(moduleId));
-    return (await super.sort(files)).sort((a, b) => isLong(b) - isLong(a));
+    const rank = ({ project, moduleId }: TestSpecification): number =>
+      2 * ['core', 'app', 'app alone'].indexOf(project.name) + (LongestFirst.LONG.test(moduleId) ? 0 : 1);
+    return (await super.sort(files)).sort((a, b) => rank(a) - rank(b));
   }
 }
+
+const appTests = readdirSync('app', { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.test.ts') && !file.includes('node_modules'))
+  .map((file) => `app/${file.replaceAll('\\', '/')}`);
+/** Tests that put something else in the place of a module, a global or the clock: each loads all of the app anew. */
+const STANDING_IN = /\bvi\.(mock|stubGlobal|spyOn|useFakeTimers)\b/;
+const alone = appTests.filter((file) => STANDING_IN.test(readFileSync(file, 'utf8')));
 
 export default defineConfig({
   // As the app is built: its components are those of the library.
@@ -37,7 +49,17 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'app',
-          include: ['app/**/*.test.ts'],
+          include: appTests.filter((file) => !alone.includes(file)),
+          environment: 'happy-dom',
+          setupFiles: ['app/test/worker-here.ts'],
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'app alone',
+          include: alone,
           environment: 'happy-dom',
           setupFiles: ['app/test/worker-here.ts'],
         },
