@@ -114,6 +114,11 @@ select {
   padding: 0.15rem 0.25rem;
   border-radius: 2px;
 }
+select {
+  flex: none;
+  width: auto;
+  appearance: auto;
+}
 input:hover,
 select:hover {
   border-color: var(--hairline);

@@ -14,7 +14,9 @@ import GlanceView from './GlanceView.vue';
 import ProofSlip from './ProofSlip.vue';
 
 const all = demoProjects('2026-05-04T10:00:00.000Z');
-const [tumbler, mug] = all as [Project, Project];
+const [tumbler, list] = all as [Project, Project];
+/** One of the mugs, without the list of names. */
+const mug: Project = { ...list, names: null };
 const lane = all.find((p) => p.id === 'demo-lane')!;
 
 describe('In one glance', () => {
