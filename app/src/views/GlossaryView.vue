@@ -20,15 +20,14 @@ const shown = computed(() => {
     <p class="quiet">
       The terms of the field, in the order of the work. Where one is underlined with dots, point at it.
     </p>
-    <dl>
-      <div v-for="t in shown" :key="t.word" class="term">
+    <ul>
+      <li v-for="t in shown" :key="t.word">
         <TermDrawing :drawing="t.drawing" />
-        <div>
-          <dt>{{ t.word }}</dt>
-          <dd>{{ t.says }}</dd>
-        </div>
-      </div>
-    </dl>
+        <p>
+          <strong>{{ t.word }}</strong><br />{{ t.says }}
+        </p>
+      </li>
+    </ul>
     <p v-if="shown.length === 0" class="quiet">No term matches.</p>
   </div>
 </template>
@@ -49,20 +48,22 @@ const shown = computed(() => {
 .search {
   width: 16rem;
 }
-dl {
+ul {
   display: grid;
+  padding: 0;
+  list-style: none;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 27rem), 1fr));
   gap: 0 2rem;
   margin: 1rem 0 0;
 }
-.term {
+li {
   display: flex;
   align-items: center;
   gap: 1.1rem;
   padding: 0.7rem 0;
   border-bottom: 1px solid var(--hairline);
 }
-dd {
+p {
   margin: 0;
 }
 </style>

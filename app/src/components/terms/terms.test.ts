@@ -35,9 +35,9 @@ describe('the terms of the field', () => {
 
   it('are all in the glossary, which can be searched', async () => {
     const page = mount(GlossaryView);
-    expect(page.findAll('dt').map((dt) => dt.text())).toEqual(all.map(({ word }) => word));
+    expect(page.findAll('li strong').map((word) => word.text())).toEqual(all.map(({ word }) => word));
     await page.get('input').setValue('liner');
-    expect(page.findAll('dt').map((dt) => dt.text())).toEqual(['liner', 'transfer tape']);
+    expect(page.findAll('li strong').map((word) => word.text())).toEqual(['liner', 'transfer tape']);
     await page.get('input').setValue('xyz');
     expect(page.text()).toContain('No term matches.');
   });
