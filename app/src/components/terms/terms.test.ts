@@ -23,7 +23,7 @@ describe('the terms of the field', () => {
     }
   });
 
-  it('stand in a line where a text has any, and in none where it has not', () => {
+  it('stand in a line where a text holds some, and in none where it holds none', () => {
     const line = mount(TermLine, { props: { text: 'The seam laps.', terms: ['strain'] } });
     expect(line.findAll('button').map((b) => b.text())).toEqual(['strain', 'seam', 'lap']);
     expect(
