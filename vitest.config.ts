@@ -22,8 +22,8 @@ class LongestFirst extends BaseSequencer {
 const appTests = readdirSync('app', { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.test.ts') && !file.includes('node_modules'))
   .map((file) => `app/${file.replaceAll('\\', '/')}`);
-/** Tests that put something else in the place of a module, a global or the clock: each loads all of the app anew. */
-const STANDING_IN = /\bvi\.(mock|stubGlobal|spyOn|useFakeTimers)\b/;
+/** Tests that put something else in the place of a module or of what it took when it was loaded: each loads all of the app anew. */
+const STANDING_IN = /\bvi\.(mock|stubGlobal)\b/;
 const alone = appTests.filter((file) => STANDING_IN.test(readFileSync(file, 'utf8')));
 
 export default defineConfig({
@@ -51,7 +51,7 @@ export default defineConfig({
           name: 'app',
           include: appTests.filter((file) => !alone.includes(file)),
           environment: 'happy-dom',
-          setupFiles: ['app/test/worker-here.ts'],
+          setupFiles: ['app/test/browser-here.ts'],
           isolate: false,
         },
       },
@@ -61,7 +61,7 @@ export default defineConfig({
           name: 'app alone',
           include: alone,
           environment: 'happy-dom',
-          setupFiles: ['app/test/worker-here.ts'],
+          setupFiles: ['app/test/browser-here.ts'],
         },
       },
     ],

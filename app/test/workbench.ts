@@ -4,6 +4,7 @@ import { createPinia, setActivePinia, type Pinia } from 'pinia';
 import { vi } from 'vitest';
 import { defineComponent, h, nextTick, type Component } from 'vue';
 import { createRouter, createMemoryHistory, type Router } from 'vue-router';
+import { forgetEverything } from '../src/data/database.ts';
 import { useViewModel } from '../src/stores/view-model.ts';
 import { useProject } from '../src/stores/project.ts';
 
@@ -39,11 +40,13 @@ async function closeBefore(): Promise<void> {
   if (!before) return;
   for (const wrapper of mounted.splice(0)) wrapper.unmount();
   await until(() => !before!.viewModel.busy);
+  await before.project.flush();
 }
 
 /** Opens a project. */
 export async function openWorkbench(document: Project): Promise<Workbench> {
   await closeBefore();
+  await forgetEverything();
   localStorage.clear();
   const pinia = createPinia();
   setActivePinia(pinia);

@@ -1,19 +1,8 @@
 import { newText, type ArtworkItem, type Project } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { savedCount, savedFiles, type SavedFile } from '../../test/saved-files.ts';
 import { openWorkbench, press, until, type Workbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
-
-const kept = vi.hoisted(() => ({ files: [] as { name: string; content: unknown }[] }));
-vi.mock('../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-}));
-vi.mock('../data/save-file.ts', async (original) => ({
-  ...(await original<typeof import('../data/save-file.ts')>()),
-  saveFile: (name: string, content: unknown) => kept.files.push({ name, content }),
-  saveZip: (name: string, files: unknown) => kept.files.push({ name, content: files }),
-}));
 
 import PlacementFields from './artwork/PlacementFields.vue';
 import BenchStage from './bench/BenchStage.vue';
@@ -29,7 +18,6 @@ const words = (mm: number, from: 'rim' | 'base' = 'rim'): ArtworkItem => ({
 const withItems = (...items: Project['items']): Project => ({ ...tumbler, items });
 
 beforeEach(() => {
-  kept.files = [];
   document.body.innerHTML = '';
 });
 
@@ -76,10 +64,10 @@ describe('Cut', () => {
     expect(slip.get('h2').text()).toBe('One load');
     expect(slip.text()).toMatch(/8 pieces, 3 films, [\d.]+ m of cutting/);
     await press(slip, 'Write cut files');
-    await until(() => kept.files.length > 0);
-    const [zip] = kept.files as [{ name: string; content: { name: string }[] }];
+    await until(() => savedCount() > 0);
+    const [zip] = (await savedFiles()) as [SavedFile];
     expect(zip.name).toBe('stroke-seats-tumbler.zip');
-    expect(zip.content.map((f) => f.name)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg', 'cut-1-ensign.svg']);
+    expect(zip.parts.map((f) => f.name)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg', 'cut-1-ensign.svg']);
     expect(slip.get('[role=status]').text()).toBe('Written: stroke-seats-tumbler.zip with 3 files');
   });
 

@@ -1,13 +1,6 @@
-import { expect, it, vi } from 'vitest';
+import { expect, it } from 'vitest';
 import { openWorkbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
-
-vi.mock('../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-  readLibrary: async () => ({ kept: [], unreadable: [] }),
-}));
 
 import type { CloserPart } from '../workers/protocol.ts';
 import { usePlan } from './plan.ts';

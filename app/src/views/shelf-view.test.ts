@@ -1,23 +1,12 @@
 import { newShelfBlank, type ShelfBlank } from '@mivet/core';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
+import { savedCount, savedFiles, type SavedFile } from '../../test/saved-files.ts';
 import { openWorkbench, press, until, type Workbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
 import { demoShelf } from '../demo/demo-shelf.ts';
 
-const kept = vi.hoisted(() => ({ files: [] as { name: string; content: string }[], written: [] as unknown[] }));
-vi.mock('../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-  writeAll: async (_projects: unknown, library: unknown) => kept.written.push(structuredClone(library)),
-  deleteKept: async () => undefined,
-}));
-vi.mock('../data/save-file.ts', async (original) => ({
-  ...(await original<typeof import('../data/save-file.ts')>()),
-  saveFile: (name: string, content: string) => kept.files.push({ name, content }),
-}));
-
+import { readKept } from '../data/database.ts';
 import { useLibrary } from '../stores/library.ts';
 import ShelfView from './ShelfView.vue';
 
@@ -30,8 +19,6 @@ let bench: Workbench;
 
 beforeEach(async () => {
   document.body.innerHTML = '';
-  kept.files = [];
-  kept.written = [];
   bench = await openWorkbench(demoProjects(at)[0]!);
   useLibrary().shelf = shelf;
   useLibrary().loaded = true;
@@ -71,9 +58,10 @@ describe('Shelf', () => {
   it('writes a table, and everything as a backup of blanks', async () => {
     const view = mountShelf();
     await press(view, 'Save as a table');
-    await until(() => kept.files.length === 1);
+    await until(() => savedCount() === 1);
     await press(view, 'Save with everything');
-    const [table, all] = kept.files as [{ name: string; content: string }, { name: string; content: string }];
+    await until(() => savedCount() === 2);
+    const [table, all] = (await savedFiles()) as [SavedFile, SavedFile];
     expect(table.name).toBe('mivet-shelf.csv');
     expect(table.content.split('\n')[1]).toContain('Can-shaped glass');
     expect(JSON.parse(all.content)).toMatchObject({ format: 'mivet-backup', projects: [], shelf: { length: 4 } });
@@ -106,10 +94,8 @@ describe('Shelf', () => {
     expect(dialog().textContent).toContain('A blank needs a name');
     await type('Name', 'Club mug');
     await keep();
-    await until(() => kept.written.length > 0);
-    expect(kept.written[0]).toMatchObject({
-      shelf: [{ price: 6.5, blank: { id: 'demo-crew-mug', name: 'Club mug' } }],
-    });
+    const written = await until(() => readKept('shelf', 'demo-crew-mug'));
+    expect(written).toMatchObject({ price: 6.5, blank: { name: 'Club mug' } });
     expect(names(view)).toContain('Club mug');
   });
 });

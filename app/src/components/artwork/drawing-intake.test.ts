@@ -1,12 +1,6 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { openWorkbench, press, until } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
-
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-}));
 
 import { useIncoming } from '../../stores/incoming.ts';
 import { useProject } from '../../stores/project.ts';

@@ -1,14 +1,8 @@
 import type { ArtItem, Project, TextItem } from '@mivet/core';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { plate } from '../../../../core/test/jobs.ts';
 import { openWorkbench, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
-
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-}));
 
 import { useView } from '../../stores/view.ts';
 import ArtworkSlip from './ArtworkSlip.vue';

@@ -1,13 +1,7 @@
 import type { Project } from '@mivet/core';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
-
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-}));
 
 import SeamCuts from '../stage/SeamCuts.vue';
 import SeamFields from '../flat/SeamFields.vue';

@@ -1,18 +1,10 @@
 import { FORMAT_VERSION, type OwnMotif, type Project } from '@mivet/core';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
 
-const written = vi.hoisted(() => [] as { motifs?: unknown[]; fonts?: unknown[] }[]);
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-  writeAll: async (_projects: unknown, library: { motifs?: unknown[] }) => written.push(library),
-  deleteKept: async () => undefined,
-}));
-
+import { readLibrary } from '../../data/database.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useIncoming } from '../../stores/incoming.ts';
 import { useLibrary } from '../../stores/library.ts';
@@ -40,7 +32,6 @@ const motif = (name: string, source: string): OwnMotif => ({
 
 beforeEach(() => {
   document.body.innerHTML = '';
-  written.length = 0;
 });
 
 describe('the motifs on offer', () => {
@@ -77,8 +68,11 @@ describe('the motifs on offer', () => {
     await press(slip, 'Place it');
     await bench.settled();
     await press(slip, 'Add to my motifs');
-    await until(() => written.length === 1);
-    expect(written[0]!.motifs).toMatchObject([{ name: 'kite', widthMm: 9, colours: { length: 1 } }]);
+    const motifs = await until(async () => {
+      const { kept } = await readLibrary('motifs');
+      return kept.length > 0 && kept;
+    });
+    expect(motifs).toMatchObject([{ name: 'kite', widthMm: 9, colours: { length: 1 } }]);
     await bench.settled();
     expect(slip.text()).not.toContain('Add to my motifs');
   });

@@ -1,19 +1,8 @@
 import type { Project } from '@mivet/core';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
+import { catchSaved, savedCount, savedFiles, type SavedFile } from '../../../test/saved-files.ts';
 import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
-
-const kept = vi.hoisted(() => ({ files: [] as { name: string; content: unknown }[] }));
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-}));
-vi.mock('../../data/save-file.ts', async (original) => ({
-  ...(await original<typeof import('../../data/save-file.ts')>()),
-  saveFile: (name: string, content: unknown) => kept.files.push({ name, content }),
-  saveZip: (_: string, files: { name: string; content: unknown }[]) => kept.files.push(...files),
-}));
 
 import { useSettings } from '../../stores/settings.ts';
 import CutSlip from './CutSlip.vue';
@@ -28,11 +17,12 @@ const tick = (slip: ReturnType<Workbench['mount']>, words: string): Promise<void
         .attributes('for')}"]`,
     )
     .setValue(true);
-const written = (): string[] => kept.files.map((f) => f.name).sort();
-
-beforeEach(() => {
-  kept.files = [];
-});
+/** Cut files, out of their ZIP if there are several. */
+async function written(): Promise<SavedFile['parts']> {
+  await until(() => savedCount() > 0);
+  return (await savedFiles()).flatMap((file) => (file.parts.length > 0 ? file.parts : [file]));
+}
+const names = (files: SavedFile['parts']): string[] => files.map((f) => f.name).sort();
 
 describe('how cut files are written', () => {
   it('writes the format that is chosen, and remembers it on this device', async () => {
@@ -40,10 +30,10 @@ describe('how cut files are written', () => {
     const slip = bench.mount(CutSlip);
     await press(slip, 'HPGL');
     await press(slip, 'Write cut files');
-    await until(() => kept.files.length > 0);
-    expect(written()).toEqual(['cut-1-deep-water.hpgl', 'cut-1-ensign.hpgl', 'cut-1-shallows.hpgl']);
+    const files = await written();
+    expect(names(files)).toEqual(['cut-1-deep-water.hpgl', 'cut-1-ensign.hpgl', 'cut-1-shallows.hpgl']);
     expect(useSettings().cutting.format).toBe('hpgl');
-    expect(String(kept.files[0]!.content)).toMatch(/^IN;/);
+    expect(files[0]!.content).toMatch(/^IN;/);
   });
 
   it('cuts the test mark where there is room, and says where there is none', async () => {
@@ -55,19 +45,17 @@ describe('how cut files are written', () => {
     // The letters fill their strip; beside the waves there is room.
     expect(slip.text()).toContain('No room for it on Ensign');
     await press(slip, 'Write cut files');
-    await until(() => kept.files.length > 0);
-    const marked = kept.files.filter((f) => String(f.content).includes('piece-test-mark')).map((f) => f.name);
-    expect(marked.sort()).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg']);
+    const marked = (await written()).filter((f) => f.content.includes('piece-test-mark'));
+    expect(names(marked)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg']);
   });
 
   it('mirrors this time only', async () => {
     const bench = await openWorkbench(tumbler);
     const first = bench.mount(CutSlip);
     const write = async (slip: typeof first): Promise<string> => {
-      kept.files = [];
+      catchSaved();
       await press(slip, 'Write cut files');
-      await until(() => kept.files.length > 0);
-      return String(kept.files.find((f) => f.name === 'cut-1-ensign.svg')!.content);
+      return (await written()).find((f) => f.name === 'cut-1-ensign.svg')!.content;
     };
     const plain = await write(first);
     await tick(first, 'Mirrored');
@@ -82,9 +70,9 @@ describe('how cut files are written', () => {
     expect(slip.get('h2').text()).toBe('One load');
     expect(slip.text()).toContain('Deep water, 8 parts');
     await press(slip, /^Ensign, 8 parts, load 1$/);
-    await until(() => kept.files.length > 0);
-    expect(kept.files).toHaveLength(1);
+    const files = await written();
+    expect(files).toHaveLength(1);
     // One file for the film: every one of the eight leads back to its own template.
-    expect(String(kept.files[0]!.content).match(/data-to-template/g)).toHaveLength(8);
+    expect(files[0]!.content.match(/data-to-template/g)).toHaveLength(8);
   });
 });

@@ -1,24 +1,11 @@
 import type { StockThing } from '@mivet/core';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { openWorkbench, press, until } from '../../../test/workbench.ts';
+import { describe, expect, it } from 'vitest';
+import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
 import { demoStock } from '../../demo/demo-stock.ts';
 
-const kept = vi.hoisted(() => ({ things: [] as StockThing[] }));
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-  readLibrary: async () => ({ kept: kept.things.map((thing) => ({ thing })), unreadable: [] }),
-  changeStock: async (change: (now: readonly StockThing[]) => { put: StockThing[]; remove: string[] } | null) => {
-    const wanted = change(kept.things);
-    const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
-    kept.things = [...kept.things.filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
-    return kept.things;
-  },
-}));
-
+import { readLibrary, writeAll } from '../../data/database.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
@@ -29,39 +16,43 @@ import StackSlip from './StackSlip.vue';
 
 const at = '2026-05-04T10:00:00.000Z';
 const demo = (id: string): ReturnType<typeof demoProjects>[number] => demoProjects(at).find((p) => p.id === id)!;
-beforeEach(() => {
-  kept.things = demoStock(at).map(({ thing }) => thing);
-});
+/** A demo project with the demo's stock. */
+async function openWithStock(id: string): Promise<Workbench> {
+  const bench = await openWorkbench(demo(id));
+  await writeAll([], { stock: demoStock(at) });
+  await useStock().load(true);
+  await bench.settled();
+  return bench;
+}
+const things = async (): Promise<StockThing[]> =>
+  (await readLibrary('stock')).kept.map(({ thing }) => thing).sort((a, b) => a.id.localeCompare(b.id));
 
 describe('film from the shelf', () => {
   it('is booked off it, and can be put back', async () => {
-    const bench = await openWorkbench(demo('demo-tumbler'));
-    await useStock().load();
-    await bench.settled();
+    const bench = await openWithStock('demo-tumbler');
     const slip = bench.mount(CutSlip);
     await until(() => slip.text().includes('cut 53 mm off the roll'));
     expect(slip.text()).toContain('from an offcut');
     // 53 × 232 and 47 × 239 mm less 3 on every side, and a word of 17 × 66: with 10 to hold them by 67 × 246, 61 × 253 and
     // 37 × 86 mm, three times used off a roll of 300.
     expect(slip.text()).toContain('39 mm of 6.20 m');
-    const before = [...kept.things].sort((a, b) => a.id.localeCompare(b.id));
+    const before = await things();
     await press(slip, 'Book it');
     await until(() => slip.text().includes('film and tape are off the shelf'));
-    expect(kept.things.find((t) => t.id === 'demo-deep-water')).toMatchObject({ lengthMm: 3420 - 53 });
-    expect(kept.things.some((t) => t.id === 'demo-offcut-ensign')).toBe(false);
-    expect(kept.things.find((t) => t.id === 'demo-tape-clear')).toMatchObject({
+    const after = await things();
+    expect(after.find((t) => t.id === 'demo-deep-water')).toMatchObject({ lengthMm: 3420 - 53 });
+    expect(after.some((t) => t.id === 'demo-offcut-ensign')).toBe(false);
+    expect(after.find((t) => t.id === 'demo-tape-clear')).toMatchObject({
       lengthMm: 6200 - Math.round(bench.viewModel.good!.tapeMm2 / (3 * 300)),
     });
     await until(() => slip.findAll('button').some((b) => b.text() === 'Undo booking' && !b.element.disabled));
     await press(slip, 'Undo booking');
     await until(() => !slip.text().includes('film and tape are off the shelf'));
-    expect([...kept.things].sort((a, b) => a.id.localeCompare(b.id))).toEqual(before);
+    expect(await things()).toEqual(before);
   });
 
   it('goes with the tape that is chosen, or without', async () => {
-    const bench = await openWorkbench(demo('demo-tumbler'));
-    await useStock().load();
-    await bench.settled();
+    const bench = await openWithStock('demo-tumbler');
     const slip = bench.mount(CutSlip);
     await until(() => slip.text().includes('Takes the film and the tape'));
     const roll = [...slip.findAll('select')].find((s) => s.text().includes('Paper roll'))!;
@@ -72,12 +63,11 @@ describe('film from the shelf', () => {
     expect(slip.text()).toContain('Takes the film off your shelf');
     await press(slip, 'Book it');
     await until(() => slip.text().includes('the film is off the shelf'));
-    expect(kept.things.filter((t) => t.kind === 'tape').map((t) => t.lengthMm)).toEqual([6200, 700]);
+    expect((await things()).filter((t) => t.kind === 'tape').map((t) => t.lengthMm)).toEqual([6200, 700]);
     useSettings().tapeId = '';
   });
 
   it('is not booked where nothing is known of it', async () => {
-    kept.things = [];
     const bench = await openWorkbench(demo('demo-tumbler'));
     const slip = bench.mount(CutSlip);
     expect(slip.text()).toContain('None of these films is in your stock');
@@ -85,10 +75,8 @@ describe('film from the shelf', () => {
   });
 
   it('costs what is gone for good, with blanks, tape and work', async () => {
-    const bench = await openWorkbench(demo('demo-mug'));
+    const bench = await openWithStock('demo-mug');
     useLibrary().shelf = demoShelf(at);
-    await useStock().load();
-    await bench.settled();
     const fields = bench.mount(CostFields);
     await fields.get('button[aria-expanded]').trigger('click');
     await until(() => fields.text().includes('Cost'));

@@ -1,19 +1,9 @@
 import type { BlankSize, Project, FitCheck as Check } from '@mivet/core';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
-const written = vi.hoisted(() => ({ documents: [] as unknown[] }));
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  // As the browser's database does: what is kept must be plain data.
-  writeProject: async (document: unknown) => (
-    written.documents.push(structuredClone(document)),
-    { ok: true, revision: 1 }
-  ),
-  writeSnapshot: async () => undefined,
-}));
-
+import { readProject } from '../../data/database.ts';
 import FlatSlip from './FlatSlip.vue';
 
 // The demo's tumbler has been tried already; here it has not.
@@ -54,7 +44,7 @@ describe('the paper fit check', () => {
     expect(bench.viewModel.good!.template.cone.girthRim).toBeCloseTo(size(bench).rim.surface + Math.PI * 0.07, 6);
     expect(slip.text()).toContain('Checked on the cup');
     await bench.project.flush();
-    const check = (written.documents.at(-1) as typeof tumbler)!.blank.fitCheck as Check;
+    const check = (await readProject(tumbler.id))!.document.blank.fitCheck as Check;
     expect(check.seen).toEqual({ gapRimMm: 1.5, gapBaseMm: -0.5, standMm: 0 });
     bench.project.undo();
     await bench.settled();

@@ -1,13 +1,7 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
 import { demoProjects } from '../../demo/demo.ts';
-
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-}));
 
 import FlatSlip from '../flat/FlatSlip.vue';
 import MeasureSlip from './MeasureSlip.vue';

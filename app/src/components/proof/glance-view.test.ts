@@ -1,13 +1,7 @@
 import { newText, type Project } from '@mivet/core';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { openWorkbench, press, until } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
-
-vi.mock('../../data/database.ts', () => ({
-  readProject: async () => null,
-  writeProject: async () => ({ ok: true, revision: 1 }),
-  writeSnapshot: async () => undefined,
-}));
 
 import { useSettings } from '../../stores/settings.ts';
 import GlanceView from './GlanceView.vue';

@@ -1,7 +1,9 @@
+import 'fake-indexeddb/auto';
 import { readFile } from 'node:fs/promises';
 import { cwd } from 'node:process';
-import { vi } from 'vitest';
+import { beforeEach, vi } from 'vitest';
 import type { CoreReply, CoreRequest } from '../src/workers/protocol.ts';
+import { catchSaved } from './saved-files.ts';
 
 /**
  * Stands in for the browser's worker, which the machine of the tests lacks: what runs behind it, and what calls it, are the
@@ -42,3 +44,5 @@ async function fetchHere(url: string): Promise<Response> {
 
 vi.stubGlobal('Worker', WorkerHere);
 vi.stubGlobal('fetch', fetchHere);
+
+beforeEach(catchSaved);
