@@ -52,28 +52,40 @@ export function photograph(thing: Thing, shot: Shot): Raster {
   for (let i = 1; i < halves.length; i++)
     if (halves[i] === 0 && halves[i - 1]! > 0 && halves.slice(i, i + 3).some((h) => h > 0)) halves[i] = halves[i - 1]!;
 
-  const light = [0, 1, 2].map(() => new Float64Array(width * height));
+  const light = [0, 1, 2].map(() => new Float64Array(width * height)) as [Float64Array, Float64Array, Float64Array];
   const grey = (across: number, y: number): readonly [number, number, number] => {
     const shade = 92 + 46 * Math.sin(3 * across) + 14 * Math.sin(y / 17);
     return [shade, shade * 0.98, shade * 0.94];
   };
   const [cos, sin] = [Math.cos(shot.tilt), Math.sin(shot.tilt)];
+  const widest = halves.reduce((most, half) => Math.max(most, half), 0) + 1;
+  /** Share of a pixel that the thing covers, from nine places in it. */
+  const coveredAt = (x: number, y: number): number => {
+    const [mx, my] = [x - (width - 1) / 2, y - (height - 1) / 2];
+    // Beside the widest part nothing is covered.
+    if (Math.abs(mx * cos - my * sin) > widest) return 0;
+    let covered = 0;
+    for (let sy = -1; sy <= 1; sy++)
+      for (let sx = -1; sx <= 1; sx++) {
+        const u = (mx + sx / 3) * cos - (my + sy / 3) * sin;
+        const v = (mx + sx / 3) * sin + (my + sy / 3) * cos;
+        const half = halves[Math.round((v + height / 2) * FINE)] ?? 0;
+        if (half > 0 && Math.abs(u) <= half) covered++;
+      }
+    return covered / 9;
+  };
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      let covered = 0;
-      for (let sy = 0; sy < 3; sy++)
-        for (let sx = 0; sx < 3; sx++) {
-          const [px, py] = [x + (sx - 1) / 3 - (width - 1) / 2, y + (sy - 1) / 3 - (height - 1) / 2];
-          const [u, v] = [px * cos - py * sin, px * sin + py * cos];
-          const half = halves[Math.round((v + height / 2) * FINE)] ?? 0;
-          if (half > 0 && Math.abs(u) <= half) covered += 1 / 9;
-        }
-      const ground = 205 + (18 * x) / width - (14 * y) / height;
+      const i = y * width + x;
+      const covered = coveredAt(x, y);
+      const ground = (205 + (18 * x) / width - (14 * y) / height) * (1 - covered);
+      light[0][i] = ground;
+      light[1][i] = ground * 0.98;
+      light[2][i] = ground * 0.94;
+      if (covered === 0) continue;
       const half = Math.max(1, halves[Math.round(y * FINE)] ?? 1);
       const colour = (shot.colour ?? grey)(Math.max(-1, Math.min(1, (x - width / 2) / half)), y);
-      light.forEach((channel, c) => {
-        channel[y * width + x] = ground * [1, 0.98, 0.94][c]! * (1 - covered) + colour[c]! * covered;
-      });
+      for (const c of [0, 1, 2] as const) light[c][i]! += colour[c] * covered;
     }
   const rgba = new Uint8ClampedArray(4 * width * height).fill(255);
   const random = gaussian(shot.seed);

@@ -79,7 +79,7 @@ export function photographScene(scene: Scene, view: View): Raster {
 }
 
 const unit = ([x, y, z]: Vec): Vec => {
-  const length = Math.hypot(x, y, z);
+  const length = Math.sqrt(x * x + y * y + z * z);
   return [x / length, y / length, z / length];
 };
 
@@ -101,17 +101,19 @@ function meets([least, most]: readonly [Vec, Vec], eye: Vec, ray: Vec): boolean 
 }
 
 /** Distance to the thing, less than the true one: safe to step by. */
-function distanceTo(scene: Scene, [x, y, z]: Vec): number {
+function distanceTo(scene: Scene, x: number, y: number, z: number): number {
   const down = Math.min(scene.height, Math.max(0, scene.height - y));
-  const side = (Math.hypot(x, z) - scene.radiusAt(down)) * 0.7;
+  const side = (Math.sqrt(x * x + z * z) - scene.radiusAt(down)) * 0.7;
   const ends = Math.max(-y, y - scene.height);
   const body = Math.max(side, ends);
   if (scene.handle <= 0) return body;
   // A bow of 5 mm round, whose middle circle stands on the side half-way up.
   const reach = scene.height * 0.27;
   const [hx, hy] = [x - scene.radiusAt(scene.height / 2) + 2, y - scene.height / 2];
-  const around = Math.hypot(hx * (reach / scene.handle), hy) - reach;
-  const bow = hx < -3 ? Infinity : (Math.hypot(around, z) - 5) * Math.min(1, scene.handle / reach) * 0.8;
+  if (hx < -3) return body;
+  const along = hx * (reach / scene.handle);
+  const around = Math.sqrt(along * along + hy * hy) - reach;
+  const bow = (Math.sqrt(around * around + z * z) - 5) * Math.min(1, scene.handle / reach) * 0.8;
   return Math.min(body, bow);
 }
 
@@ -119,9 +121,9 @@ function shade(scene: Scene, eye: Vec, ray: Vec, texture: (x: number, y: number)
   const [near, far] = [Math.hypot(...eye) - 2.2 * scene.height, Math.hypot(...eye) + 2.2 * scene.height];
   let along = near;
   for (let step = 0; step < 160 && along < far; step++) {
-    const at: Vec = [eye[0] + ray[0] * along, eye[1] + ray[1] * along, eye[2] + ray[2] * along];
-    const gap = distanceTo(scene, at);
-    if (gap < 0.02) return lit(scene, at, ray);
+    const [x, y, z] = [eye[0] + ray[0] * along, eye[1] + ray[1] * along, eye[2] + ray[2] * along];
+    const gap = distanceTo(scene, x, y, z);
+    if (gap < 0.02) return lit(scene, [x, y, z], ray);
     along += gap;
   }
   return behind(scene, eye, ray, texture);
@@ -131,15 +133,12 @@ const LAMP = unit([-0.55, 0.75, 0.9]);
 
 function lit(scene: Scene, at: Vec, ray: Vec): number {
   const step = 0.05;
-  const slope = (k: 0 | 1 | 2): number => {
-    const [more, less] = [1, -1].map((sign) => {
-      const moved = [...at] as [number, number, number];
-      moved[k] += sign * step;
-      return distanceTo(scene, moved);
-    });
-    return more! - less!;
-  };
-  const normal = unit([slope(0), slope(1), slope(2)]);
+  const [x, y, z] = at;
+  const normal = unit([
+    distanceTo(scene, x + step, y, z) - distanceTo(scene, x - step, y, z),
+    distanceTo(scene, x, y + step, z) - distanceTo(scene, x, y - step, z),
+    distanceTo(scene, x, y, z + step) - distanceTo(scene, x, y, z - step),
+  ]);
   const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
   const soft = Math.max(0, dot(normal, LAMP));
   const matt = scene.light * (0.45 + 0.6 * soft);
