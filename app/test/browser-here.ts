@@ -13,6 +13,7 @@ class WorkerHere {
   onmessage: ((event: { readonly data: CoreReply }) => void) | null = null;
   onerror: (() => void) | null = null;
   #ended = false;
+  readonly #given: number[] = [];
   // Loaded with the first worker, after a test has said what stands in for what.
   readonly #serve = import('../src/workers/serve-core.ts').then(({ serveCore }) =>
     serveCore((message) => this.#tell(structuredClone(message))),
@@ -20,11 +21,14 @@ class WorkerHere {
 
   postMessage(request: CoreRequest): void {
     const data = structuredClone(request);
+    if ('id' in data) this.#given.push(data.id);
     void this.#serve.then((serve) => (this.#ended ? undefined : serve(data)));
   }
 
   terminate(): void {
     this.#ended = true;
+    // It cannot be killed here; what it was given it lays down as soon as it looks up.
+    void this.#serve.then((serve) => this.#given.forEach((giveUp) => void serve({ giveUp })));
   }
 
   #tell(data: CoreReply): void {

@@ -41,6 +41,8 @@ async function closeBefore(): Promise<void> {
   for (const wrapper of mounted.splice(0)) wrapper.unmount();
   await until(() => !before!.viewModel.busy);
   await before.project.flush();
+  // What is still tried out for it stops.
+  before.project.doc = null;
 }
 
 /** Opens a project. */

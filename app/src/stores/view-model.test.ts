@@ -118,6 +118,20 @@ describe('the picture of the open project', () => {
     expect(viewModel.busy).toBe(false);
   });
 
+  it('gives up trying out fixes of what is not so any more', async () => {
+    const { edit } = await opened();
+    await edit('One');
+    const [finding] = made.findings;
+    asked()[1]!.answer({ ...made, findings: [{ ...finding!, trying: true }] });
+    await settle();
+    const trial = asked()[2]!;
+    expect(trial.project.name).toBe('One');
+    expect(trial.signal.aborted).toBe(false);
+    await edit('Two');
+    expect(trial.signal.aborted).toBe(true);
+    expect(asked().at(-1)!.project.name).toBe('Two');
+  });
+
   it('gives judging up when something newer is wanted, and asks for that', async () => {
     const { viewModel, edit } = await opened();
     await edit('One');

@@ -111,10 +111,10 @@ export const useViewModel = defineStore('view-model', () => {
   let trial: AbortController | null = null;
   /** Has the fixes of what was found tried out, when nothing else is asked for; they are offered as they come back. */
   async function tryFixes(doc: Project): Promise<void> {
-    trial?.abort();
+    trial?.abort(LEFT);
     const mine = (trial = new AbortController());
     const input = { project: doc, limits: settings.limits, supply: stock.supplyFor(doc) };
-    const tried = await askCore('fixes', input, { later: true }).catch(() => null);
+    const tried = await askCore('fixes', input, { later: true, signal: mine.signal }).catch(() => null);
     if (mine.signal.aborted || project.doc !== doc || !viewModel.value?.ok) return;
     // What could not be tried is not offered.
     const findings =
@@ -176,6 +176,8 @@ export const useViewModel = defineStore('view-model', () => {
   watch(
     () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting, stock.supply] as const,
     ([doc], [before]) => {
+      // Fixes of what is no longer so are of no use to anybody.
+      trial?.abort(LEFT);
       if (doc?.id !== before?.id) {
         viewModel.value = null;
         good.value = null;

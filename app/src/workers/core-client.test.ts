@@ -48,6 +48,21 @@ it('lets what can wait make room for what somebody waits for, and begins it anew
   expect(told).toEqual(['project', 'card 1', 'card 2']);
 });
 
+it('does not begin again what was given up itself', async () => {
+  const given: string[] = [];
+  const mine = new AbortController();
+  void askCore('parts', { item: 'mine' } as never, { later: true, signal: mine.signal }).catch((problem: Error) => given.push(problem.constructor.name)); // prettier-ignore
+  const { asked } = StandIn.last;
+  const { id } = asked.at(-1) as { id: number };
+  expect(asked.at(-1)).toMatchObject({ input: { item: 'mine' } });
+  mine.abort();
+  expect(asked.at(-1)).toEqual({ giveUp: id });
+  const before = asked.length;
+  await StandIn.last.answer({ id, ok: false, givenUp: true, message: '' });
+  expect(given).toEqual(['CallGivenUp']);
+  expect(asked).toHaveLength(before);
+});
+
 it('stops a job that takes too long, and only that: what waits beside it is asked of a new worker', async () => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
   const settle = async (): Promise<void> => {

@@ -151,12 +151,17 @@ export function askCore<K extends keyof CoreJobs>(
       void nextLater();
     });
   }
+  const own = options.signal;
   return new Promise((resolve, reject) => {
-    const begin = (signal: AbortSignal): Promise<void> =>
-      ask(job, input, { ...options, signal }).then(resolve, (problem: unknown) => {
-        if (problem instanceof CallGivenUp) throw problem;
-        reject(problem as Error);
-      });
+    const begin = (room: AbortSignal): Promise<void> =>
+      ask(job, input, { ...options, signal: own ? AbortSignal.any([room, own]) : room }).then(
+        resolve,
+        (problem: unknown) => {
+          // Where only the room was wanted it is begun again.
+          if (problem instanceof CallGivenUp && !own?.aborted) throw problem;
+          reject(problem as Error);
+        },
+      );
     later.push({ begin });
     void nextLater();
   });
