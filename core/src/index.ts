@@ -101,7 +101,16 @@ export type { FitResult } from './measure/fit-check.ts';
 export type { KindOfBlank } from './measure/kinds/kind.ts';
 export { isRound, KINDS, KINDS_OF_BLANK, solidOf } from './measure/kinds/kinds.ts';
 export { STATIONS } from './measure/kinds/profile.ts';
-export { formatFar, formatLength, MM_PER_FOOT, parseLength, TRUE_OVER } from './measure/length.ts';
+export {
+  formatArea,
+  formatFar,
+  formatLength,
+  formatThickness,
+  MM_PER_FOOT,
+  parseLength,
+  trueOver,
+  type Units,
+} from './measure/length.ts';
 export type { LengthUnit, ParsedLength } from './measure/length.ts';
 export { doubtReadings, reportErrors, sizeBlank } from './measure/measured.ts';
 export type { PhotoAxis } from './measure/photo/axis.ts';

@@ -1,3 +1,4 @@
+import type { Units } from './measure/length.ts';
 import type { Materials } from './material/materials.ts';
 import { STARTING_MATERIALS } from './material/materials.ts';
 import type { FontBook } from './artwork/font.ts';
@@ -44,7 +45,7 @@ export interface JudgedBy {
 export interface StageInput extends JudgedBy {
   readonly project: Project;
   /** Unit of the words at the bench. */
-  readonly unit: 'mm' | 'in';
+  readonly unit: Units;
 }
 
 /** What each stage makes, by its name. */
@@ -229,7 +230,7 @@ export function examineProject(
   limits: Limits = USUAL_LIMITS,
   supply: Supply = NO_STOCK,
   memo: StageMemo = new Map(),
-  unit: 'mm' | 'in' = 'mm',
+  unit: Units = 'mm',
 ): Examined {
   return toTheEnd(examineStages({ project, fonts, limits, supply, unit }, memo));
 }

@@ -17,6 +17,7 @@ import {
   snapTo,
   togetherWith,
   zonesOfBlank,
+  type Units,
 } from '@mivet/core';
 import { itemTitle } from './item-title.ts';
 import { useViewModel } from '../stores/view-model.ts';
@@ -129,7 +130,7 @@ const gap = (a: number, b: number): number => {
   return Math.abs(nearFront(turn));
 };
 
-function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: 'mm' | 'in'): DragGuides {
+function guidesOf(box: SnapBox, { held }: Snapped, side: SnapSide, unit: Units): DragGuides {
   const top = box.slant - box.heightMm / 2;
   const turn = side.closed ? nearFront(box.azimuth) : box.azimuth;
   const across = turn * side.radiusAt(box.slant);

@@ -1,5 +1,5 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
-import { limitsWith, type CutOptions, type OwnLimits, type OwnSettings } from '@mivet/core';
+import { limitsWith, type CutOptions, type OwnLimits, type OwnSettings, type Units } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 
@@ -22,7 +22,12 @@ const USUAL_RATES: OwnRates = { hour: 15, minutes: 12, minutesOnce: 20, consumab
 
 /** What a person works with, on this device: units, paper, light. */
 export const useSettings = defineStore('settings', () => {
-  const unit = useLocalStorage<'mm' | 'in'>('mivet-unit', 'mm');
+  const measured = useLocalStorage<'mm' | 'in'>('mivet-unit', 'mm');
+  /** How inches are written. */
+  const inches = useLocalStorage<'fractions' | 'decimals'>('mivet-inches', 'fractions');
+  const unit = computed<Units>(() =>
+    measured.value === 'mm' ? 'mm' : inches.value === 'decimals' ? 'in-decimal' : 'in',
+  );
   const paper = useLocalStorage<'a4' | 'letter'>('mivet-paper', 'a4');
   const theme = useLocalStorage<'light' | 'dim' | 'system'>('mivet-theme', 'light');
   const boardId = useLocalStorage<string>('mivet-board', 'square');
@@ -47,7 +52,8 @@ export const useSettings = defineStore('settings', () => {
   /** All of it but how wide the views are, as a backup keeps it; setting it takes what is there. */
   const own = computed<OwnSettings>({
     get: () => ({
-      unit: unit.value,
+      unit: measured.value,
+      inches: inches.value,
       paper: paper.value,
       theme: theme.value,
       boardId: boardId.value,
@@ -57,7 +63,8 @@ export const useSettings = defineStore('settings', () => {
       cutting: cutting.value,
     }),
     set: (given) => {
-      unit.value = given.unit ?? unit.value;
+      measured.value = given.unit ?? measured.value;
+      inches.value = given.inches ?? inches.value;
       paper.value = given.paper ?? paper.value;
       theme.value = given.theme ?? theme.value;
       boardId.value = given.boardId ?? boardId.value;
@@ -67,5 +74,21 @@ export const useSettings = defineStore('settings', () => {
       cutting.value = { ...cutting.value, ...given.cutting };
     },
   });
-  return { own, unit, paper, theme, boardId, split, limits, useOffcuts, tapeId, rates, judgedBy, cutting, dim };
+  return {
+    own,
+    unit,
+    measured,
+    inches,
+    paper,
+    theme,
+    boardId,
+    split,
+    limits,
+    useOffcuts,
+    tapeId,
+    rates,
+    judgedBy,
+    cutting,
+    dim,
+  };
 });

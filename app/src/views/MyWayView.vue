@@ -26,6 +26,10 @@ async function forget(font: OwnFont): Promise<void> {
   forgetting.value = forgetting.value === font.id ? null : font.id;
 }
 const said = ref<string | null>(null);
+const INCHES = [
+  { value: 'fractions' as const, label: 'Fractions' },
+  { value: 'decimals' as const, label: 'Decimals' },
+];
 const UNITS = [
   { value: 'mm' as const, label: 'Millimetres' },
   { value: 'in' as const, label: 'Inches' },
@@ -73,7 +77,21 @@ async function demo(): Promise<void> {
     <p class="quiet">What words mean: <RouterLink :to="{ name: 'glossary' }">Glossary</RouterLink></p>
     <section>
       <h2>How you work</h2>
-      <ChoiceRow says="Units" :value="settings.unit" :options="UNITS" label="Units" @choose="settings.unit = $event" />
+      <ChoiceRow
+        says="Units"
+        :value="settings.measured"
+        :options="UNITS"
+        label="Units"
+        @choose="settings.measured = $event"
+      />
+      <ChoiceRow
+        v-if="settings.measured === 'in'"
+        says="Inches as"
+        :value="settings.inches"
+        :options="INCHES"
+        label="Inches as"
+        @choose="settings.inches = $event"
+      />
       <ChoiceRow
         says="Theme"
         :value="settings.theme"

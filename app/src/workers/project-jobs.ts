@@ -1,4 +1,4 @@
-import type { Examined, Project, StageMemo } from '@mivet/core';
+import type { Examined, Project, StageMemo, Units } from '@mivet/core';
 import {
   betterLoads,
   blocksOf,
@@ -48,7 +48,7 @@ export class LastProject {
 export async function examined(
   { project, limits, supply }: Omit<Input<'fixes'>, 'unit'>,
   last: LastProject,
-  unit: 'mm' | 'in' = 'mm',
+  unit: Units = 'mm',
 ): Promise<Examined> {
   const fonts = await fontsOf(project.items);
   return examineProject(project, fonts, limitsWith(limits), supply, last.of(project), unit);
@@ -59,7 +59,7 @@ export async function examined(
  *
  * @throws in words when it is not
  */
-export async function examinedWell(input: Input<'fixes'>, last: LastProject, unit: 'mm' | 'in' = 'mm'): Promise<Good> {
+export async function examinedWell(input: Input<'fixes'>, last: LastProject, unit: Units = 'mm'): Promise<Good> {
   const made = await examined(input, last, unit);
   if (!made.ok) throw new Error(describeBlankProblem(made.problem, unit));
   return made;

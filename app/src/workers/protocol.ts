@@ -19,6 +19,7 @@ import type {
   SilhouetteResult,
   Supply,
   TraceOptions,
+  Units,
 } from '@mivet/core';
 import type {
   JudgedViewModel,
@@ -58,7 +59,7 @@ export interface CoreJobs {
     /** Limits as the person changed them. */
     readonly input: {
       readonly project: Project;
-      readonly unit: 'mm' | 'in';
+      readonly unit: Units;
       readonly limits: OwnLimits;
       readonly supply: Supply;
       readonly options?: CutOptions;
@@ -152,7 +153,7 @@ export interface CoreJobs {
   readonly files: {
     readonly input: {
       readonly project: Project;
-      readonly unit: 'mm' | 'in';
+      readonly unit: Units;
       readonly paper: Paper;
       readonly kind: FileKind;
       readonly limits: OwnLimits;

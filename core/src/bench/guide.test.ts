@@ -1,3 +1,4 @@
+import type { Units } from '../measure/length.ts';
 import { describe, expect, it } from 'vitest';
 import { judging, pieceAt, RADIUS, SIDE, TURN } from '../../test/judging.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';
@@ -18,7 +19,7 @@ interface Made {
   readonly job?: Partial<Job>;
   readonly wrap?: object;
   readonly makes?: readonly { readonly count: number; readonly pieces: readonly Piece[] }[];
-  readonly unit?: 'mm' | 'in';
+  readonly unit?: Units;
 }
 
 const piece = (x: number, y: number, w: number, h: number, change: Partial<Piece> = {}): Piece => pieceAt({ minX: x, maxX: x + w, minY: y, maxY: y + h }, { paths: [{}] as never, ...change }); // prettier-ignore

@@ -2,7 +2,7 @@ import { solidOf } from '../measure/kinds/kinds.ts';
 import type { JobSheet } from '../load/job-sheet.ts';
 import type { Materials } from '../material/materials.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';
-import { formatLength, TRUE_OVER } from '../measure/length.ts';
+import { formatLength, trueOver, type Units } from '../measure/length.ts';
 import { rimLineOf } from '../measure/zones.ts';
 import type { Blank, SurfaceKind } from '../model/blank.ts';
 import type { Job } from '../model/job.ts';
@@ -60,12 +60,12 @@ export function benchSteps(
   job: Job,
   wrap: Wrap,
   sheet: JobSheet,
-  unit: 'mm' | 'in',
+  unit: Units,
   makes: readonly Make[] = [],
   materials: Materials = STARTING_MATERIALS,
 ): BenchStep[] {
   const mm = (v: number): string => formatLength(v, unit);
-  const over = TRUE_OVER[unit];
+  const over = trueOver(unit);
   const { blank } = job;
   const made = madeOf(wrap, makes);
   const count = countOf(made);

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { formatLength } from '../measure/length.ts';
+import { formatLength, type Units } from '../measure/length.ts';
 import type { Keepable } from './keepable.ts';
 
 /** What fields are called, by the name that they have in a project. */
@@ -71,7 +71,7 @@ const lastName = (path: string): string => path.split('.').findLast((part) => !/
  * @param path of the field
  * @param unit that lengths are written in
  */
-export function describeIssue(path: string, issue: z.core.$ZodIssue, unit: 'mm' | 'in'): string {
+export function describeIssue(path: string, issue: z.core.$ZodIssue, unit: Units): string {
   const field = lastName(path);
   const called = CALLED[field] ?? `“${field}”`;
   const isLength = /mm$/i.test(field);
@@ -87,5 +87,5 @@ export function describeIssue(path: string, issue: z.core.$ZodIssue, unit: 'mm' 
 }
 
 /** Why a change of a project was not made, in words. */
-export const describeKeepProblem = ({ path, issue }: Extract<Keepable, { ok: false }>, unit: 'mm' | 'in'): string =>
+export const describeKeepProblem = ({ path, issue }: Extract<Keepable, { ok: false }>, unit: Units): string =>
   `${describeIssue(path, issue, unit)} Nothing was changed.`;

@@ -39,6 +39,7 @@ const money = z.number().min(0).max(1e9);
 /** How a person works on one device, current version; what is not there stays as it is. */
 export const ownSettingsSchema = z.object({
   unit: z.enum(['mm', 'in']).optional(),
+  inches: z.enum(['fractions', 'decimals']).optional(),
   paper: z.enum(['a4', 'letter']).optional(),
   theme: z.enum(['light', 'dim', 'system']).optional(),
   boardId: id.optional(),

@@ -1,5 +1,5 @@
 import { solidOf } from '../measure/kinds/kinds.ts';
-import { formatLength } from '../measure/length.ts';
+import { formatLength, type Units } from '../measure/length.ts';
 import type { BlankSize } from '../measure/size.ts';
 import { EPSILON } from '../numeric/tolerances.ts';
 import type { Flattening, FlattenOption, FlattenWay } from '../solid/flattening.ts';
@@ -13,8 +13,6 @@ export interface FlattenWords {
   /** What a simpler template would have done; null when there is none simpler. */
   readonly instead: string | null;
 }
-
-type ShownUnit = 'mm' | 'in';
 
 /** A strain as people read it: per cent with one place, never a bare sign. */
 export function strainText(strain: number): string {
@@ -56,7 +54,7 @@ export function describeWay({ way, parts }: Pick<FlattenOption, 'way' | 'parts'>
  * @param size corrected sizes
  * @param template with its flattening
  */
-export function describeFlattening(size: BlankSize, template: Template, unit: ShownUnit): FlattenWords {
+export function describeFlattening(size: BlankSize, template: Template, unit: Units): FlattenWords {
   const mm = (v: number): string => formatLength(v, unit);
   const { flattening, shortcuts } = template;
   const { face, curved } = solidOf(size);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatLength, parseLength } from './length.ts';
+import { formatLength, formatThickness, parseLength } from './length.ts';
 
 describe('parseLength', () => {
   it.each([
@@ -19,6 +19,10 @@ describe('parseLength', () => {
     ['9/8 in', 'mm', 28.575],
     ['  10 3/8  ', 'mm', 263.525],
     ['12 Inches', 'mm', 304.8],
+    ['26,4', 'mm', 26.4],
+    ['26,4', 'in-decimal', 670.56],
+    ['3 mil', 'mm', 0.0762],
+    ['2,5 thou', 'in', 0.0635],
   ] as const)('reads %s with bare numbers in %s', (typed, bare, mm) => {
     const parsed = parseLength(typed, bare);
     expect(parsed.ok && parsed.mm).toBeCloseTo(mm, 9);
@@ -64,24 +68,37 @@ describe('formatLength', () => {
     [12.7, 'in', '1/2 in'],
     [0, 'in', '0 in'],
     [-6.35, 'in', '−1/4 in'],
-    [0.4, 'in', '0.016 in'],
-    [-0.7, 'in', '−0.028 in'],
     [1.5875, 'in', '1/16 in'],
+    // 0.7 mm are 1.76 sixty-fourths; 264 mm are 10.3937 in: 25.2 of them past the ten.
+    [-0.7, 'in', '−1/32 in'],
+    [264, 'in', '10 25/64 in'],
+    [264, 'in-decimal', '10.39 in'],
+    // 1/64 in is 0.396875 mm; under that no rule shows it. 0.1 mm are 3.94 mils, 0.35 mm 13.8.
+    [0.396875, 'in', '1/64 in'],
+    [0.35, 'in', '14 mil'],
+    [0.1, 'in-decimal', '3.9 mil'],
+    [-0.0508, 'in', '−2 mil'],
+    [-6.35, 'in-decimal', '−0.25 in'],
     [NaN, 'mm', '–'],
   ] as const)('writes %s in %s', (mm, unit, text) => {
     expect(formatLength(mm, unit)).toBe(text);
   });
 
-  it('reads back what it writes to half a sixteenth or half a tenth', () => {
+  it('reads back what it writes to half of its last digit', () => {
+    const half = { mm: 0.05, in: 25.4 / 128, 'in-decimal': 0.127 } as const;
     fc.assert(
       fc.property(
-        fc.double({ min: 1, max: 1500, noNaN: true }),
-        fc.constantFrom('mm' as const, 'in' as const),
-        (mm, unit) => {
-          const back = parseLength(formatLength(mm, unit), 'mm');
-          expect(back.ok && Math.abs(back.mm - mm)).toBeLessThanOrEqual((unit === 'mm' ? 0.05 : 25.4 / 32) + 1e-9);
+        fc.double({ min: 0.5, max: 1500, noNaN: true }),
+        fc.constantFrom('mm' as const, 'in' as const, 'in-decimal' as const),
+        (mm, units) => {
+          const back = parseLength(formatLength(mm, units), 'mm');
+          expect(back.ok && Math.abs(back.mm - mm)).toBeLessThanOrEqual(half[units] + 1e-9);
         },
       ),
     );
   });
+});
+
+it('writes how thick films are as they are sold: 0.07 mm are 2.76 mils', () => {
+  expect([formatThickness(0.07, 'mm'), formatThickness(0.07, 'in')]).toEqual(['0.07 mm', '2.8 mil']);
 });

@@ -1,5 +1,8 @@
-/** Units that a crafter may type. */
-export type LengthUnit = 'mm' | 'cm' | 'in';
+/** Units that a crafter may type; a mil is a thousandth of an inch. */
+export type LengthUnit = 'mm' | 'cm' | 'in' | 'mil';
+
+/** How a person works: in millimetres, in inches with fractions as a tape has them, or in inches with decimals. */
+export type Units = 'mm' | 'in' | 'in-decimal';
 
 /** Why a typed length was not taken. */
 export type LengthProblem = 'empty' | 'not-a-length' | 'zero' | 'negative' | 'too-large';
@@ -9,7 +12,7 @@ export type ParsedLength =
   | { readonly ok: true; readonly mm: number; readonly unit: LengthUnit }
   | { readonly ok: false; readonly code: LengthProblem };
 
-const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4 };
+const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4, mil: 0.0254 };
 
 /** mm. Nothing that Mivet measures is longer than ten metres. */
 const LONGEST_MM = 10_000;
@@ -22,10 +25,10 @@ const NUMBER = /^(?:(\d+(?:[.,]\d+)?)|(?:(\d+)[\s-]+)?(\d+)\/(\d+))$/;
  * A fraction without a unit is inches, since millimetres are not written as fractions.
  *
  * @param typed what stands in the field
- * @param bare unit of a plain number without one
+ * @param bare unit of a plain number without one, or how the person works
  * @returns millimetres (> 0) and the unit that was meant, or the problem
  */
-export function parseLength(typed: string, bare: LengthUnit): ParsedLength {
+export function parseLength(typed: string, bare: LengthUnit | Units): ParsedLength {
   const text = typed
     .replace(VULGAR, ' $1')
     // Inch marks first: normalising would take a double prime apart.
@@ -36,7 +39,7 @@ export function parseLength(typed: string, bare: LengthUnit): ParsedLength {
     .trim()
     .toLowerCase();
   if (text === '') return { ok: false, code: 'empty' };
-  const unitMatch = /\s*(mm|millimet(?:er|re)s?|cm|centimet(?:er|re)s?|in|inch|inches|")\.?$/.exec(text);
+  const unitMatch = /\s*(mm|millimet(?:er|re)s?|cm|centimet(?:er|re)s?|in|inch|inches|mils?|thou|")\.?$/.exec(text);
   const unitWord = unitMatch?.[1];
   const body = unitMatch ? text.slice(0, unitMatch.index).trim() : text;
   const negative = body.startsWith('-');
@@ -50,52 +53,91 @@ export function parseLength(typed: string, bare: LengthUnit): ParsedLength {
   if (!Number.isFinite(number)) return { ok: false, code: 'not-a-length' };
   if (number === 0) return { ok: false, code: 'zero' };
   if (negative) return { ok: false, code: 'negative' };
-  const unit: LengthUnit = unitWord
-    ? unitWord.startsWith('m')
-      ? 'mm'
-      : unitWord.startsWith('c')
-        ? 'cm'
-        : 'in'
-    : decimal === undefined
-      ? 'in'
-      : bare;
+  const usual = decimal === undefined || bare === 'in-decimal' ? 'in' : bare;
+  const unit = unitWord === undefined ? usual : unitOf(unitWord);
   const mm = number * MM_PER[unit];
   return mm > LONGEST_MM ? { ok: false, code: 'too-large' } : { ok: true, mm, unit };
 }
 
+const unitOf = (word: string): LengthUnit =>
+  /^(mil|mils|thou)$/.test(word) ? 'mil' : word.startsWith('m') ? 'mm' : word.startsWith('c') ? 'cm' : 'in';
+
 /**
- * Writes a length for the screen: millimetres to a tenth, or inches as a fraction to 1/16. Under 1/8 in, what is no whole
- * sixteenth is written to a thousandth, since a fraction would round a tape's thickness away.
+ * How finely lengths are written: parts of a unit, and how many mm the unit has. What reads tape is written in sixteenths by
+ * itself, since fractions are reduced; a sixty-fourth (0.4 mm) is as fine as a rule shows.
+ */
+export const WRITTEN_IN = {
+  mm: { perUnit: 10, mm: 1 },
+  in: { perUnit: 64, mm: 25.4 },
+  'in-decimal': { perUnit: 100, mm: 25.4 },
+} as const satisfies Record<Units, { perUnit: number; mm: number }>;
+
+/** in. Below this, inches are written in mils: as film and tape are sold, and as no rule shows. */
+const LEAST_ON_A_RULE = 1 / 64;
+
+/**
+ * Writes a length for the screen: millimetres to a tenth, inches as the simplest fraction to 1/64 or as decimals to 0.01.
+ * What is thinner than a sixty-fourth of an inch is written in mils.
  *
  * @param mm length in mm
- * @param unit what the person works in
- * @returns number and unit, for instance `276.0 mm` or `10 7/8 in`
+ * @param units how the person works
+ * @returns number and unit, for instance `276.0 mm`, `10 7/8 in`, `10.87 in` or `2.8 mil`
  */
-export function formatLength(mm: number, unit: 'mm' | 'in'): string {
+export function formatLength(mm: number, units: Units): string {
   if (!Number.isFinite(mm)) return '–';
-  if (unit === 'mm') return `${(Math.round(mm * 10) / 10).toFixed(1)} mm`;
-  const exact = (Math.abs(mm) / 25.4) * 16;
-  const sixteenths = Math.round(exact);
-  if (exact > 0.004 && exact < 2 && Math.abs(exact - sixteenths) > 0.01)
-    return `${mm < 0 ? '−' : ''}${(Math.abs(mm) / 25.4).toFixed(3)} in`;
-  const sign = mm < 0 && sixteenths > 0 ? '−' : '';
-  const whole = Math.floor(sixteenths / 16);
-  let top = sixteenths % 16;
-  let bottom = 16;
+  const inches = Math.abs(mm) / 25.4;
+  // A hair under a sixty-fourth is one.
+  if (units !== 'mm' && inches > 1e-6 && inches < LEAST_ON_A_RULE - 1e-6) {
+    const mils = inches * 1000;
+    return `${mm < 0 ? '−' : ''}${mils.toFixed(mils < 9.95 ? 1 : 0).replace(/\.0$/, '')} mil`;
+  }
+  const { perUnit, mm: perMm } = WRITTEN_IN[units];
+  return formatParts(Math.round((mm / perMm) * perUnit), units);
+}
+
+/** Writes a whole number of the parts that lengths are written in. */
+export function formatParts(parts: number, units: Units): string {
+  const sign = parts < 0 ? '−' : '';
+  const many = Math.abs(parts);
+  if (units === 'mm') return `${parts < 0 ? '-' : ''}${(many / 10).toFixed(1)} mm`;
+  if (units === 'in-decimal') return `${sign}${(many / 100).toFixed(2)} in`;
+  const whole = Math.floor(many / 64);
+  let top = many % 64;
+  let bottom = 64;
   while (top > 0 && top % 2 === 0) {
     top /= 2;
     bottom /= 2;
   }
   if (top === 0) return `${sign}${whole} in`;
-  return whole === 0 ? `${sign}${top}/${bottom} in` : `${sign}${whole} ${top}/${bottom} in`;
+  return `${sign}${whole === 0 ? '' : `${whole} `}${top}/${bottom} in`;
+}
+
+/**
+ * Writes how thick film or a stack of it is: hundredths of a millimetre, or mils.
+ *
+ * @param mm thickness in mm
+ */
+export const formatThickness = (mm: number, units: Units): string =>
+  units === 'mm' ? `${mm.toFixed(2)} mm` : `${((1000 * mm) / 25.4).toFixed(1)} mil`;
+
+/**
+ * Writes an area of film: square centimetres, or square inches to a tenth; what is less than one in mm² or hundredths.
+ *
+ * @param mm2 area in mm²
+ */
+export function formatArea(mm2: number, units: Units): string {
+  if (units === 'mm') return mm2 < 100 ? `${mm2.toFixed(0)} mm²` : `${(mm2 / 100).toFixed(0)} cm²`;
+  const inches = mm2 / 645.16;
+  return `${inches.toFixed(inches < 1 ? 2 : 1)} in²`;
 }
 
 /** Length over which it is told how true an edge is held: as a ruler lies at hand. */
-export const TRUE_OVER = { mm: { mm: 100, words: '100 mm' }, in: { mm: 4 * 25.4, words: '4 in' } } as const;
+export const trueOver = (units: Units): { readonly mm: number; readonly words: string } =>
+  units === 'mm' ? { mm: 100, words: '100 mm' } : { mm: 4 * 25.4, words: '4 in' };
 
 /** mm in a foot: what blades and rolls are told in where a person works in inches. */
 export const MM_PER_FOOT = 304.8;
 
 /** A long way as a blade goes it: metres, or feet. */
-export const formatFar = (mm: number, unit: 'mm' | 'in', digits = 0): string =>
+export const formatFar = (mm: number, unit: Units, digits = 0): string =>
   unit === 'mm' ? `${(mm / 1000).toFixed(digits)} m` : `${(mm / MM_PER_FOOT).toFixed(digits)} ft`;

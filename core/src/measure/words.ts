@@ -2,7 +2,7 @@ import type { ReadingName } from '../model/blank.ts';
 import type { BandSizes } from '../model/fit-check.ts';
 import type { ReadingDoubt } from './doubts.ts';
 import type { FitResult } from './fit-check.ts';
-import type { LengthProblem, LengthUnit } from './length.ts';
+import type { LengthProblem, Units } from './length.ts';
 import { formatLength } from './length.ts';
 import type { BlankProblem } from './size.ts';
 
@@ -38,8 +38,6 @@ export const READING_IN_SENTENCE: Record<ReadingName, string> = {
   height: 'the height',
 };
 
-type ShownUnit = Extract<LengthUnit, 'mm' | 'in'>;
-
 /** Why a typed length was not taken, and what to type instead. */
 export function describeLengthProblem(code: LengthProblem, typed: string): string {
   const shown = typed.trim().slice(0, 24);
@@ -58,7 +56,7 @@ export function describeLengthProblem(code: LengthProblem, typed: string): strin
 }
 
 /** What stands in the way of flattening, and what to do. */
-export function describeBlankProblem(problem: BlankProblem, unit: ShownUnit): string {
+export function describeBlankProblem(problem: BlankProblem, unit: Units): string {
   switch (problem.code) {
     case 'reading-missing':
       return `Still to read: ${READING_LABEL[problem.reading].toLowerCase()}.`;
@@ -91,7 +89,7 @@ const degrees = (angle: number): number => Math.round((angle * 1800) / Math.PI) 
 /** A doubt about the readings: what is odd, and what was perhaps meant. */
 export function describeDoubt(
   doubt: Pick<ReadingDoubt, 'code' | 'reading' | 'value' | 'expected' | 'instead'>,
-  unit: ShownUnit,
+  unit: Units,
 ): { title: string; why: string } {
   const mm = (v: number): string => formatLength(v, unit);
   switch (doubt.code) {
@@ -161,7 +159,7 @@ const SAME_TO_A_TAPE_MM = 0.05;
  * @param after sizes that explain what was seen, mm
  * @param straight whether rim and base are one girth
  */
-export function describeFit(before: BandSizes, after: BandSizes, straight: boolean, unit: ShownUnit): string[] {
+export function describeFit(before: BandSizes, after: BandSizes, straight: boolean, unit: Units): string[] {
   const sentence = (what: string, from: number, to: number): string[] => {
     const more = to - from;
     if (Math.abs(more) < SAME_TO_A_TAPE_MM) return [];

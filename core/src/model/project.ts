@@ -120,6 +120,7 @@ export interface KeptCopy {
 /** How a person works: units, paper, light, board, tape, rates, cut files. What is not there stays as it is. */
 export interface OwnSettings {
   readonly unit?: 'mm' | 'in' | undefined;
+  readonly inches?: 'fractions' | 'decimals' | undefined;
   readonly paper?: 'a4' | 'letter' | undefined;
   readonly theme?: 'light' | 'dim' | 'system' | undefined;
   readonly boardId?: string | undefined;

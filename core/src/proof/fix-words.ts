@@ -1,9 +1,9 @@
 import { FONT_CHOICES } from '../artwork/font.ts';
-import { formatLength } from '../measure/length.ts';
+import { formatLength, type Units } from '../measure/length.ts';
 import type { Command } from '../model/command.ts';
 
 /** What a fix does, as a button says it. */
-export function describeCommand(command: Command, unit: 'mm' | 'in'): string {
+export function describeCommand(command: Command, unit: Units): string {
   switch (command.do) {
     case 'move-item':
       return command.downMm > 0

@@ -1,4 +1,4 @@
-import { formatLength } from '../measure/length.ts';
+import { formatArea, formatLength, type Units } from '../measure/length.ts';
 import { READING_IN_SENTENCE } from '../measure/words.ts';
 import type { ReadingName } from '../model/blank.ts';
 import type { Finding } from './finding.ts';
@@ -6,10 +6,12 @@ import type { Finding } from './finding.ts';
 /** A finding that is put into words, with its numbers as they are read. */
 export interface Told {
   readonly finding: Finding;
-  readonly unit: 'mm' | 'in';
+  readonly unit: Units;
   readonly names: Finding['names'];
-  /** Its numbers by name: as a length, per cent, and whole. */
+  /** Its numbers by name: as a length, an area, per cent, and whole. */
   readonly mm: (name: string) => string;
+  /** An area that is given in mm² or cm². */
+  readonly area: (name: string, per: 'mm²' | 'cm²') => string;
   readonly percent: (name: string) => string;
   readonly whole: (name: string) => string;
   /** Its reading in the middle of a sentence; the other words when it names none. */
@@ -26,7 +28,7 @@ export type Sayings = Readonly<Record<string, Saying>>;
 export const LAST_WORD = 'The label, local rules and trained people come first.';
 
 /** A finding made ready to be put into words. */
-export function told(finding: Finding, unit: 'mm' | 'in'): Told {
+export function told(finding: Finding, unit: Units): Told {
   const { names, numbers } = finding;
   const number = (name: string): number => numbers[name] ?? NaN;
   return {
@@ -34,6 +36,7 @@ export function told(finding: Finding, unit: 'mm' | 'in'): Told {
     unit,
     names,
     mm: (name) => formatLength(number(name), unit),
+    area: (name, per) => formatArea(number(name) * (per === 'cm²' ? 100 : 1), unit),
     percent: (name) => `${number(name).toFixed(1)} %`,
     whole: (name) => String(Math.round(number(name))),
     reading: (otherwise) => {

@@ -43,14 +43,14 @@ describe('the catalogue of words', () => {
           const named = items.map((i, n) => ({ ...i, id: `item-${n}` }));
           for (const finding of tryProof(cup, named, board)) {
             seen.add(`${finding.code}/${finding.case}`);
-            for (const unit of ['mm', 'in'] as const) {
+            for (const unit of ['mm', 'in', 'in-decimal'] as const) {
               const { title, why, fixes } = describeFinding(finding, unit);
               const all = [title, why, ...fixes].join(' | ');
               expect(all, finding.code).not.toMatch(/NaN|undefined|null|Infinity|\[object|-0\.0/);
               expect(title).not.toMatch(/\.$/);
               expect(why).toMatch(/[.)]$/);
               expect(fixes).toHaveLength(finding.fixes.length);
-              if (unit === 'in') expect(all).not.toMatch(/\d mm/);
+              if (unit !== 'mm') expect(all).not.toMatch(/\d [mc]m/);
             }
           }
         },

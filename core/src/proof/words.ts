@@ -1,3 +1,4 @@
+import type { Units } from '../measure/length.ts';
 import type { ReadingDoubt } from '../measure/doubts.ts';
 import { describeDoubt } from '../measure/words.ts';
 import type { ReadingName } from '../model/blank.ts';
@@ -105,7 +106,7 @@ const SAYINGS: Sayings = {
  * @param finding what was judged
  * @param unit what the person works in
  */
-export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWords {
+export function describeFinding(finding: Finding, unit: Units): FindingWords {
   const [title, why] = sayFinding(finding, unit);
   const { more, on, round } = finding.names;
   const rest = [
@@ -120,7 +121,7 @@ export function describeFinding(finding: Finding, unit: 'mm' | 'in'): FindingWor
   };
 }
 
-function sayFinding(finding: Finding, unit: 'mm' | 'in'): readonly [title: string, why: string] {
+function sayFinding(finding: Finding, unit: Units): readonly [title: string, why: string] {
   const say = SAYINGS[`${finding.code}/${finding.case}`] ?? SAYINGS[finding.code];
   if (say) return say(told(finding, unit));
   const { title, why } = describeDoubt(

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ArtItem, Film, OwnMotif, Provenance } from '@mivet/core';
+import type { ArtItem, Film, OwnMotif, Provenance, Units } from '@mivet/core';
 import {
   FORMAT_VERSION,
   formatLength,
@@ -22,7 +22,7 @@ import SourceFields from './SourceFields.vue';
 const props = defineProps<{
   incoming: IncomingDrawing;
   films: readonly Film[];
-  unit: 'mm' | 'in';
+  unit: Units;
   /** mm. Widest that it is offered at first. */
   room: number;
 }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Blank, Film, GoodViewModel, Hand, NameRow } from '@mivet/core';
+import type { Blank, Film, GoodViewModel, Hand, NameRow, Units } from '@mivet/core';
 import { azimuthOfFacing, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useGrowingList } from '../../composables/useGrowingList.ts';
@@ -13,7 +13,7 @@ const props = defineProps<{
   rows: readonly NameRow[];
   hand: Hand;
   films: readonly Film[];
-  unit: 'mm' | 'in';
+  unit: Units;
 }>();
 /** Two views side by side want more room. */
 const least = computed(() => (props.viewModel.names.some((n) => !n.worded) ? '240px' : '150px'));

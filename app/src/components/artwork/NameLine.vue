@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Blank, Hand, NameViewModel, NameRow } from '@mivet/core';
+import type { Blank, Hand, NameViewModel, NameRow, Units } from '@mivet/core';
 import { formatLength, parseLength } from '@mivet/core';
 import { computed } from 'vue';
 import HeldInput from '../fields/HeldInput.vue';
@@ -10,7 +10,7 @@ const props = defineProps<{
   fitted: NameViewModel | null;
   handled: boolean;
   hand: Hand;
-  unit: 'mm' | 'in';
+  unit: Units;
   /** Blanks that it may be made on, the job's own first; empty where there is no choice. */
   blanks: readonly Pick<Blank, 'id' | 'name'>[];
 }>();

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { formatLength, type TextItem } from '@mivet/core';
+import { formatLength, type TextItem, type Units } from '@mivet/core';
 import { computed, ref } from 'vue';
 
 /** The letters of a text in a row: each is moved along the line by dragging it, or by the arrow keys. */
 const props = withDefaults(
   defineProps<{
     item: TextItem;
-    unit: 'mm' | 'in';
+    unit: Units;
     /** How much its gaps have grown from what is noted. */
     growth?: number;
   }>(),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { azimuthOfFacing, type ArtworkItem, type Facing, type Hand, type Placement } from '@mivet/core';
+import { azimuthOfFacing, type ArtworkItem, type Facing, type Hand, type Placement, type Units } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useViewModel } from '../../stores/view-model.ts';
@@ -10,7 +10,7 @@ import HeldInput from '../fields/HeldInput.vue';
 import SelectRow from '../fields/SelectRow.vue';
 
 /** Where the item sits, in words. */
-const props = defineProps<{ item: ArtworkItem; hasHandle: boolean; hand: Hand; unit: 'mm' | 'in' }>();
+const props = defineProps<{ item: ArtworkItem; hasHandle: boolean; hand: Hand; unit: Units }>();
 const items = useItems();
 const viewModel = useViewModel();
 const project = useProject();

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { formatLength, MOTIF_IDS, MOTIFS, type MotifId, type RingSetting, type TextItem } from '@mivet/core';
+import {
+  formatLength,
+  MOTIF_IDS,
+  MOTIFS,
+  type MotifId,
+  type RingSetting,
+  type TextItem,
+  type Units,
+} from '@mivet/core';
 import { computed, useId } from 'vue';
 import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -7,7 +15,7 @@ import LengthField from '../fields/LengthField.vue';
 /** Whether words stand in lines or round a circle, and how they come round it. */
 const props = defineProps<{
   item: TextItem;
-  unit: 'mm' | 'in';
+  unit: Units;
   /** mm. A circle that goes well on this blank. */
   usual: number;
   /** mm between two words on the circle; null while they stand in lines. */

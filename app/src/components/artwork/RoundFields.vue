@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ArtworkItem, Film, ItemViewModel, MotifId, RepeatRound, ShapeViewModel } from '@mivet/core';
+import type { ArtworkItem, Film, ItemViewModel, MotifId, RepeatRound, ShapeViewModel, Units } from '@mivet/core';
 import { formatLength, MOTIF_IDS, MOTIFS, radiusOnSide } from '@mivet/core';
 import { computed, nextTick, ref, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
@@ -15,7 +15,7 @@ const props = defineProps<{
   item: ArtworkItem;
   placed: ItemViewModel | null;
   viewModel: ShapeViewModel | null;
-  unit: 'mm' | 'in';
+  unit: Units;
   films: readonly Film[];
 }>();
 const others = computed(() => props.films.filter(({ id: film }) => film !== props.item.film));

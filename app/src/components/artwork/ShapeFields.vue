@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { maskPlate, togetherWith, type ArtworkItem, type OutlineActs } from '@mivet/core';
+import { maskPlate, togetherWith, type ArtworkItem, type OutlineActs, type Units } from '@mivet/core';
 import { computed, nextTick, ref, useId } from 'vue';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -7,7 +7,7 @@ import { itemTitle } from '../../composables/item-title.ts';
 import PartsPicker from './PartsPicker.vue';
 
 /** What is done to an item's outlines, by itself and with the help of others. */
-const props = defineProps<{ item: ArtworkItem; items: readonly ArtworkItem[]; unit: 'mm' | 'in' }>();
+const props = defineProps<{ item: ArtworkItem; items: readonly ArtworkItem[]; unit: Units }>();
 const emit = defineEmits<{
   acts: [label: string, part: Partial<OutlineActs>];
   change: [label: string, part: Partial<ArtworkItem>];

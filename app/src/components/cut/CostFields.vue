@@ -157,7 +157,13 @@ const set = (what: Partial<OwnRates>): void => {
         </BTbody>
       </BTableSimple>
       <p class="quiet small mb-1">Rates:</p>
-      <NumberRow label="An hour of work" :value="settings.rates.hour" :most="1000" @change="set({ hour: $event })" />
+      <NumberRow
+        label="An hour of work"
+        money
+        :value="settings.rates.hour"
+        :most="1000"
+        @change="set({ hour: $event })"
+      />
       <NumberRow
         label="Minutes for each"
         :value="settings.rates.minutes"
@@ -172,6 +178,7 @@ const set = (what: Partial<OwnRates>): void => {
       />
       <NumberRow
         label="Consumables, each"
+        money
         :value="settings.rates.consumables"
         :most="1000"
         @change="set({ consumables: $event })"
@@ -184,6 +191,7 @@ const set = (what: Partial<OwnRates>): void => {
       />
       <NumberRow
         :label="`Film without a price, ${per.words}`"
+        money
         :value="Math.round(settings.rates.film100cm2 * per.share * 10000) / 10000"
         :most="1000"
         @change="set({ film100cm2: $event / per.share })"

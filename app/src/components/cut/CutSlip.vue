@@ -2,7 +2,7 @@
 import TermWord from '../terms/TermWord.vue';
 import FoldOut from '../fields/FoldOut.vue';
 import type { StripViewModel, Allocation } from '@mivet/core';
-import { BOARDS, formatLength } from '@mivet/core';
+import { BOARDS, formatArea, formatFar, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
@@ -78,9 +78,8 @@ const howSet = computed(() => {
   });
 });
 
-const area = (cm2: number): string =>
-  settings.unit === 'mm' ? `${cm2.toFixed(0)} cm²` : `${(cm2 / 6.4516).toFixed(1)} in²`;
-const length = (m: number): string => (settings.unit === 'mm' ? `${m.toFixed(1)} m` : `${(m / 0.3048).toFixed(1)} ft`);
+const area = (cm2: number): string => formatArea(100 * cm2, settings.unit);
+const length = (m: number): string => formatFar(1000 * m, settings.unit, 1);
 const mm = (v: number): string => formatLength(v, settings.unit).replace(/\.0 mm$/, ' mm');
 const size = (a: number, b: number): string => `${mm(a).replace(/ (mm|in)$/, '')} × ${mm(b)}`;
 const stripSize = (s: StripViewModel): string => size(s.to - s.from, s.across);

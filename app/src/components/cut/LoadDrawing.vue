@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Film, Load, StripPart, StripViewModel } from '@mivet/core';
+import type { Film, Load, StripPart, StripViewModel, Units } from '@mivet/core';
 import { formatLength } from '@mivet/core';
 import { computed, shallowRef } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
@@ -14,7 +14,7 @@ const props = defineProps<{
   board: Board;
   strips: readonly StripViewModel[];
   films: readonly Film[];
-  unit: 'mm' | 'in';
+  unit: Units;
 }>();
 
 const plan = usePlan();
@@ -97,7 +97,7 @@ const labels = computed(() => {
 const late = (s: StripViewModel): boolean => s.from > shownLength.value * 0.62;
 function fromTo(s: StripViewModel): string {
   if (props.unit === 'mm') return `from ${s.from} to ${s.to} mm, ${s.across} mm across`;
-  return `from ${formatLength(s.from, 'in')} to ${formatLength(s.to, 'in')}, ${formatLength(s.across, 'in')} across`;
+  return `from ${formatLength(s.from, props.unit)} to ${formatLength(s.to, props.unit)}, ${formatLength(s.across, props.unit)} across`;
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TermLine from '../terms/TermLine.vue';
 import TermWord from '../terms/TermWord.vue';
-import type { LayerReport, Stack } from '@mivet/core';
+import { formatArea, type LayerReport, type Stack } from '@mivet/core';
 import { computed, shallowRef, watch } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
@@ -63,8 +63,7 @@ function aim(film: string, how: 'rule' | 'marks' | 'by hand'): void {
   change('Line a layer up', { marks: how === 'rule' ? rest : { ...rest, [film]: how } });
 }
 const filmName = (id: string): string => project.doc!.films.find((f) => f.id === id)?.name ?? id;
-const area = (mm2: number): string =>
-  settings.unit === 'mm' ? `${(mm2 / 100).toFixed(0)} cm²` : `${(mm2 / 645.16).toFixed(1)} in²`;
+const area = (mm2: number): string => formatArea(mm2, settings.unit);
 function says(layer: LayerReport): string {
   const mm2 = layer.marksMm2 ?? costs.value.get(layer.film);
   const cost = (mm2 ?? 0) > 50 ? `${area(mm2!)} of film` : 'no film';

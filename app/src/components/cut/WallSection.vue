@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import type { Film, StackReport } from '@mivet/core';
+import { formatThickness, type Film, type StackReport } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
+import { useSettings } from '../../stores/settings.ts';
 
 /**
  * The film stack as a section through the wall of the blank, where it is deepest: the wall below, films above in their
@@ -9,6 +10,8 @@ import { computed, ref, useTemplateRef } from 'vue';
  */
 const props = defineProps<{ stack: StackReport; films: readonly Film[]; surface: string }>();
 const emit = defineEmits<{ move: [film: string, to: number] }>();
+const settings = useSettings();
+const thickness = (id: string): string => formatThickness(named(id)?.thicknessMm ?? NaN, settings.unit);
 /** Steps of the drawing that a mm of film takes: an exaggeration that is stated beside the picture. */
 const WALL = 26;
 const LINE = 19;
@@ -68,7 +71,7 @@ const says = computed(() => {
   if (!deepest) return '';
   const names = deepest.films.map((film) => named(film)?.name ?? film).join(', ');
   const films = deepest.films.length === 1 ? 'one film' : `${deepest.films.length} films on each other`;
-  return `Deepest: ${films}, ${deepest.thicknessMm.toFixed(2)} mm (${names})`;
+  return `Deepest: ${films}, ${formatThickness(deepest.thicknessMm, settings.unit)} (${names})`;
 });
 
 const dragged = ref<string | null>(null);
@@ -144,7 +147,7 @@ function press(event: KeyboardEvent, film: string, index: number): void {
           @pointerdown="grab($event, l.layer.film)"
           @keydown="press($event, l.layer.film, i)"
         >
-          {{ named(l.layer.film)?.name }} {{ named(l.layer.film)?.thicknessMm.toFixed(2) }} mm
+          {{ named(l.layer.film)?.name }} {{ thickness(l.layer.film) }}
         </text>
       </g>
     </svg>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { describeLengthProblem, formatLength, parseLength } from '@mivet/core';
+import { describeLengthProblem, formatLength, parseLength, type Units } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { takeRefusal } from '../../stores/refusal.ts';
 import HeldInput from './HeldInput.vue';
@@ -7,7 +7,7 @@ import HeldInput from './HeldInput.vue';
 /** A length on the slip: shown in the person's unit, taken in any. */
 defineOptions({ inheritAttrs: false });
 const props = withDefaults(
-  defineProps<{ label: string; mm: number; unit: 'mm' | 'in'; least?: number; most?: number; hint?: string }>(),
+  defineProps<{ label: string; mm: number; unit: Units; least?: number; most?: number; hint?: string }>(),
   {
     least: 0,
     most: 2000,

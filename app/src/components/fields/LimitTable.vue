@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import HeldInput from './HeldInput.vue';
-import { formatLength, LIMITS, limitsWith, type LimitInfo, type OwnLimits } from '@mivet/core';
+import { formatLength, LIMITS, limitsWith, type LimitInfo, type OwnLimits, type Units } from '@mivet/core';
 import { computed } from 'vue';
 import LengthField from './LengthField.vue';
 
 /** The numbers that judgements hang on, each with its reason; those that were changed can be put back. */
-const props = defineProps<{ limits: OwnLimits; unit: 'mm' | 'in' }>();
+const props = defineProps<{ limits: OwnLimits; unit: Units }>();
 const emit = defineEmits<{ change: [limits: OwnLimits] }>();
 const rows = computed(() => {
   const now = limitsWith(props.limits);
@@ -14,18 +14,24 @@ const rows = computed(() => {
 
 function set(info: LimitInfo, event: Event): void {
   const input = event.target as HTMLInputElement;
-  const typed = Number(input.value.replace(',', '.'));
+  if (input.value.trim() === shown(info, limitsWith(props.limits)[info.id])) return;
+  const typed = Number(input.value.replace(',', '.')) * perShown(info);
   const value = limitsWith({ [info.id]: input.value.trim() === '' ? NaN : typed })[info.id];
   // What was typed may have been out of range or no number: the field says what is kept.
-  input.value = String(value);
+  input.value = shown(info, value);
   keep(info, value);
 }
 function keep(info: LimitInfo, value: number): void {
   const rest = Object.fromEntries(Object.entries(props.limits).filter(([id]) => id !== info.id));
   emit('change', Math.abs(value - info.usual) < 1e-6 ? rest : { ...rest, [info.id]: value });
 }
-const say = ({ unit, usual }: LimitInfo): string =>
-  unit === 'mm' ? formatLength(usual, props.unit) : `${usual} ${unit}`;
+/** How many of what a limit is kept in go into what it is shown in. */
+const perShown = ({ unit }: LimitInfo): number =>
+  props.unit === 'mm' ? 1 : unit === 'cm²' ? 6.4516 : unit === 'mm²' ? 645.16 : 1;
+const unitWords = (info: LimitInfo): string => (perShown(info) === 1 ? info.unit : 'in²');
+const shown = (info: LimitInfo, value: number): string => String(Number((value / perShown(info)).toPrecision(3)));
+const say = (info: LimitInfo): string =>
+  info.unit === 'mm' ? formatLength(info.usual, props.unit) : `${shown(info, info.usual)} ${unitWords(info)}`;
 </script>
 
 <template>
@@ -48,11 +54,11 @@ const say = ({ unit, usual }: LimitInfo): string =>
           size="sm"
           class="dims"
           inputmode="decimal"
-          :value="row.value"
+          :value="shown(row, row.value)"
           :aria-describedby="`limit-${row.id}-w`"
           @change="set(row, $event)"
         />
-        <span>{{ row.unit }}</span>
+        <span>{{ unitWords(row) }}</span>
       </span>
       <p :id="`limit-${row.id}-w`" class="quiet small">
         {{ row.why }}

@@ -1,20 +1,28 @@
 <script setup lang="ts">
-import { ref, useId } from 'vue';
+import { computed, ref, useId } from 'vue';
 import { takeRefusal } from '../../stores/refusal.ts';
 import HeldInput from './HeldInput.vue';
 
 /** A plain number on the slip: money, minutes, a count. */
 const props = withDefaults(
-  defineProps<{ label: string; value: number | null; least?: number; most?: number; whole?: boolean }>(),
-  { least: 0, most: 1_000_000, whole: false },
+  defineProps<{
+    label: string;
+    value: number | null;
+    least?: number;
+    most?: number;
+    whole?: boolean;
+    money?: boolean;
+  }>(),
+  { least: 0, most: 1_000_000, whole: false, money: false },
 );
 const emit = defineEmits<{ change: [value: number] }>();
 const id = useId();
 const problem = ref<string | null>(null);
+const shown = computed(() => (props.value === null ? '' : props.money ? props.value.toFixed(2) : String(props.value)));
 
 function take(event: Event): void {
   const typed = (event.target as HTMLInputElement).value.trim().replace(',', '.');
-  if (typed === String(props.value ?? '')) return;
+  if (typed === shown.value) return;
   const value = Number(typed);
   if (
     typed === '' ||
@@ -37,7 +45,7 @@ function take(event: Event): void {
     <HeldInput
       :id="id"
       size="sm"
-      :value="value === null ? '' : String(value)"
+      :value="shown"
       class="dims number-field"
       :class="{ 'is-invalid': problem }"
       inputmode="decimal"

@@ -1,3 +1,4 @@
+import type { Units } from '@mivet/core';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
@@ -5,10 +6,7 @@ import HeldInput from './HeldInput.vue';
 import ChoiceButtons from './ChoiceButtons.vue';
 import LengthField from './LengthField.vue';
 
-async function typed(
-  value: string,
-  props: Partial<{ mm: number; unit: 'mm' | 'in'; least: number; most: number }> = {},
-) {
+async function typed(value: string, props: Partial<{ mm: number; unit: Units; least: number; most: number }> = {}) {
   const field = mount(LengthField, { props: { label: 'High', mm: 20, unit: 'mm', ...props } });
   const input = field.get('input');
   await input.setValue(value);
@@ -22,7 +20,7 @@ async function typed(
 
 describe('LengthField', () => {
   it('shows the length in the person’s unit', () => {
-    const show = (unit: 'mm' | 'in'): string =>
+    const show = (unit: Units): string =>
       mount(LengthField, { props: { label: 'High', mm: 276.225, unit } }).get('input').element.value;
     expect(show('mm')).toBe('276.2 mm');
     expect(show('in')).toBe('10 7/8 in');

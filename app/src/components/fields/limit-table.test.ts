@@ -1,11 +1,11 @@
-import type { OwnLimits } from '@mivet/core';
+import type { OwnLimits, Units } from '@mivet/core';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
 import LimitTable from './LimitTable.vue';
 
 /** A table whose changes are kept, as the page does. */
-function table(limits: OwnLimits = {}, unit: 'mm' | 'in' = 'mm') {
+function table(limits: OwnLimits = {}, unit: Units = 'mm') {
   const made = mount(LimitTable, {
     props: { limits, unit, onChange: (kept: OwnLimits) => void made.setProps({ limits: kept }) },
   });
@@ -31,6 +31,18 @@ describe('LimitTable', () => {
     expect(await set(table(), 'Seen from', '40 cm')).toEqual({ glanceDistance: 400 });
     expect(await set(table({ tinyPiece: 3 }), 'Check on paper from', '75')).toEqual({ tinyPiece: 3, fitShare: 75 });
     expect(await set(table({}, 'in'), 'Smallest piece', '1/8')).toEqual({ tinyPiece: 3.175 });
+  });
+
+  it('is in inches altogether for who works in them', async () => {
+    const t = table({}, 'in');
+    // 40 cm² are 6.2 in²; 12.9032 cm² are two.
+    expect((field(t, 'Marks may cost').element as HTMLInputElement).value).toBe('6.2');
+    expect(t.text()).not.toMatch(/\b(mm|cm)\b|mm²|cm²/);
+    expect((await set(t, 'Marks may cost', '2'))!.marksCost).toBeCloseTo(12.9032, 9);
+    // Nothing is changed by what stands there already.
+    const untouched = table({}, 'in');
+    await field(untouched, 'Marks may cost').trigger('change');
+    expect(untouched.emitted('change')).toBeUndefined();
   });
 
   it('forgets what is set back to the usual, by hand or by its button', async () => {

@@ -10,6 +10,7 @@ import {
   type Blank,
   type BlankSize,
   type FitSeen,
+  type Units,
 } from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
 import { computed, ref, shallowRef } from 'vue';
@@ -17,7 +18,7 @@ import { useFiles } from '../../composables/useFiles.ts';
 import SeenField from './SeenField.vue';
 
 /** The paper fit check: print, wrap, say what is seen, and the sizes are put right. */
-const props = defineProps<{ blank: Blank; size: BlankSize; unit: 'mm' | 'in' }>();
+const props = defineProps<{ blank: Blank; size: BlankSize; unit: Units }>();
 const emit = defineEmits<{ change: [fitCheck: Blank['fitCheck'], label: string] }>();
 const files = useFiles();
 const wrapped = ref(false);

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { formatLength, solidOf, type BlankSize, type Box, type Template } from '@mivet/core';
+import { formatLength, solidOf, type BlankSize, type Box, type Template, type Units } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The template's sizes, those that a person checks it by. */
-const props = defineProps<{ template: Template; size: BlankSize; unit: 'mm' | 'in'; pieces: number; piece: Box }>();
+const props = defineProps<{ template: Template; size: BlankSize; unit: Units; pieces: number; piece: Box }>();
 const mm = (v: number): string => formatLength(v, props.unit);
 const lines = computed((): [string, string][] => {
   const { template, size } = props;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Units } from '@mivet/core';
 import { computed, ref, watch } from 'vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -8,7 +9,7 @@ const props = defineProps<{
   label: string;
   words: { readonly none: string; readonly more: string; readonly less: string };
   mm: number;
-  unit: 'mm' | 'in';
+  unit: Units;
   most: number;
 }>();
 const emit = defineEmits<{ change: [mm: number] }>();

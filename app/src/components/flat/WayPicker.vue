@@ -7,6 +7,7 @@ import {
   type Flattening,
   type FlattenOption,
   type FlatteningChoice,
+  type Units,
 } from '@mivet/core';
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
@@ -14,7 +15,7 @@ import StrainLegend from './StrainLegend.vue';
 import HeldInput from '../fields/HeldInput.vue';
 
 /** Ways to lay a side flat that curves both ways, each with the strain that remains, and where to end a band. */
-const props = defineProps<{ flattening: Flattening; choice: FlatteningChoice; unit: 'mm' | 'in'; patch: boolean }>();
+const props = defineProps<{ flattening: Flattening; choice: FlatteningChoice; unit: Units; patch: boolean }>();
 const emit = defineEmits<{ choose: [change: Partial<FlatteningChoice>, label: string] }>();
 const id = useId();
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { balloonAtHandOver, formatLength, type BalloonPlan } from '@mivet/core';
+import { balloonAtHandOver, formatLength, type BalloonPlan, type Units } from '@mivet/core';
 import { computed, useId } from 'vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import HeldInput from '../fields/HeldInput.vue';
 
 /** What becomes of a balloon until it is handed over. */
-const props = defineProps<{ plan: BalloonPlan; girth: number | null; unit: 'mm' | 'in' }>();
+const props = defineProps<{ plan: BalloonPlan; girth: number | null; unit: Units }>();
 const emit = defineEmits<{ change: [plan: BalloonPlan] }>();
 const id = useId();
 const GASES = [

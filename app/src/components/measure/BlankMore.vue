@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import FoldOut from '../fields/FoldOut.vue';
-import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading } from '@mivet/core';
+import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading, type Units } from '@mivet/core';
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 import HeldInput from '../fields/HeldInput.vue';
 import SelectRow from '../fields/SelectRow.vue';
 
 /** The rest of what is asked about a blank: most people change none of it. */
-const props = defineProps<{ blank: Blank; unit: 'mm' | 'in' }>();
+const props = defineProps<{ blank: Blank; unit: Units }>();
 const emit = defineEmits<{ change: [change: Partial<Blank>] }>();
 const id = useId();
 const GIRTHS = ['girthRim', 'girthBase', 'girth'] as const;

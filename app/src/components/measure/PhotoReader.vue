@@ -9,6 +9,7 @@ import {
   widestShare,
   type Silhouette,
   type Station,
+  type Units,
 } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useId } from 'vue';
 import { openImage, type OpenedImage } from '../../data/pixels.ts';
@@ -19,7 +20,7 @@ import LengthField from '../fields/LengthField.vue';
 import PhotoOutline from './PhotoOutline.vue';
 
 /** Girths from a photograph taken from the side: the outline is found, scaled by one reading, and turned into heights. */
-const props = defineProps<{ unit: 'mm' | 'in'; widestMm: number | null }>();
+const props = defineProps<{ unit: Units; widestMm: number | null }>();
 const emit = defineEmits<{ take: [stations: readonly Station[]]; done: [] }>();
 const id = useId();
 

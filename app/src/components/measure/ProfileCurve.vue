@@ -7,6 +7,7 @@ import {
   type Blank,
   type Reading,
   type Station,
+  type Units,
 } from '@mivet/core';
 import { drag, type D3DragEvent } from 'd3-drag';
 import { select } from 'd3-selection';
@@ -18,7 +19,7 @@ const props = defineProps<{
   stations: readonly Station[];
   inside: Blank['inside'];
   along: 'side' | 'upright';
-  unit: 'mm' | 'in';
+  unit: Units;
   asked: Asked | null;
 }>();
 const emit = defineEmits<{ change: [stations: readonly Station[], kind: string]; ask: [asked: Asked] }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import FoldOut from '../fields/FoldOut.vue';
-import { summariseReading, type Blank, type Reading } from '@mivet/core';
+import { summariseReading, type Blank, type Reading, type Units } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Asked } from '@mivet/core';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -13,7 +13,7 @@ const PhotoReader = defineAsyncComponent(() => import('./PhotoReader.vue'));
 
 const props = defineProps<{
   blank: Blank;
-  unit: 'mm' | 'in';
+  unit: Units;
   wrong: number | null;
   asked: Asked | null;
   /** Height whose girth is read worst, from 1. */

@@ -9,6 +9,7 @@ import {
   type Reading,
   type ReadingDoubt,
   type ReadingTool,
+  type Units,
 } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -19,7 +20,7 @@ const props = defineProps<{
   /** Taken round the blank, where the tape's own thickness counts. */
   girth: boolean;
   reading: Reading | undefined;
-  unit: 'mm' | 'in';
+  unit: Units;
   hint: string;
   active: boolean;
   doubts: readonly ReadingDoubt[];

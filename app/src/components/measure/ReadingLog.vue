@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import FoldOut from '../fields/FoldOut.vue';
-import { formatLength, READING_LABEL, type Blank, type ReadingLogLine, type ReadingName } from '@mivet/core';
+import {
+  formatLength,
+  READING_LABEL,
+  type Blank,
+  type ReadingLogLine,
+  type ReadingName,
+  type Units,
+} from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
 import { computed } from 'vue';
 
 /** Every go that was taken or taken out on this blank, the newest first. */
-const props = defineProps<{ blank: Blank; unit: 'mm' | 'in' }>();
+const props = defineProps<{ blank: Blank; unit: Units }>();
 const SHOWN = 60;
 const lines = computed(() => props.blank.readingLog.slice(-SHOWN).reverse());
 function nameOf({ of }: ReadingLogLine): string {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Blank, ShapeViewModel } from '@mivet/core';
+import type { Blank, ShapeViewModel, Units } from '@mivet/core';
 import { formatLength, isRound, KINDS_OF_BLANK, READING_IN_SENTENCE, solidOf, sumTexts } from '@mivet/core';
 import { computed } from 'vue';
 
 /** The sum from what was read to what the template needs, and how sure it is. */
-const props = defineProps<{ blank: Blank; viewModel: ShapeViewModel; unit: 'mm' | 'in'; projectId: string }>();
+const props = defineProps<{ blank: Blank; viewModel: ShapeViewModel; unit: Units; projectId: string }>();
 
 const mm = (v: number): string => formatLength(v, props.unit);
 const size = computed(() => props.viewModel.size);

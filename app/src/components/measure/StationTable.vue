@@ -7,6 +7,7 @@ import {
   summariseReading,
   type Reading,
   type Station,
+  type Units,
 } from '@mivet/core';
 import { nextTick, ref } from 'vue';
 import type { Asked } from '@mivet/core';
@@ -16,7 +17,7 @@ import HeldInput from '../fields/HeldInput.vue';
 const props = defineProps<{
   stations: readonly Station[];
   along: 'side' | 'upright';
-  unit: 'mm' | 'in';
+  unit: Units;
   /** Line that something is wrong with, from 1. */
   wrong: number | null;
   asked: Asked | null;

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import TermLine from '../terms/TermLine.vue';
-import { describeFinding, type Command, type Finding } from '@mivet/core';
+import { describeFinding, type Command, type Finding, type Units } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 
 const props = defineProps<{
   finding: Finding;
   acceptedFor: string | null;
-  unit: 'mm' | 'in';
+  unit: Units;
   opened: boolean;
   /** Whether what would mend it is still being tried out. */
   trying?: boolean;

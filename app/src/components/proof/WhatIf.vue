@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { ShapeViewModel, Trial } from '@mivet/core';
-import { formatLength, NO_TRIAL, ringsData, TRUE_OVER, tryOut, widestPulled } from '@mivet/core';
+import type { ShapeViewModel, Trial, Units } from '@mivet/core';
+import { formatLength, NO_TRIAL, ringsData, trueOver, tryOut, widestPulled } from '@mivet/core';
 import { computed, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useView, type ShownTrial } from '../../stores/view.ts';
 
@@ -8,7 +8,7 @@ import { useView, type ShownTrial } from '../../stores/view.ts';
  * Trying out what goes wrong: sliders for how the cup, the hand and the film may be off; the seam as it would then look, and
  * both pictures of the blank along with it.
  */
-const props = defineProps<{ viewModel: ShapeViewModel; handleWidth: number; lapMm: number; unit: 'mm' | 'in' }>();
+const props = defineProps<{ viewModel: ShapeViewModel; handleWidth: number; lapMm: number; unit: Units }>();
 const id = useId();
 const view = useView();
 const trial = shallowRef<Trial>(NO_TRIAL);
@@ -19,7 +19,7 @@ const closes = computed(() => props.viewModel.template.closed && props.viewModel
 const curves = computed(() => props.viewModel.template.flattening.map !== null);
 const straight = computed(() => Math.abs(cone.value.girthRim - cone.value.girthBase) < 0.01);
 const mm = (v: number): string => formatLength(v, props.unit);
-const over = computed(() => TRUE_OVER[props.unit]);
+const over = computed(() => trueOver(props.unit));
 const signed = (v: number): string => (Math.abs(v) < 0.05 ? mm(0) : `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`);
 
 interface Slider {

@@ -1,4 +1,4 @@
-import type { Finding } from '@mivet/core';
+import type { Finding, Units } from '@mivet/core';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
 import FindingCard from './FindingCard.vue';
@@ -14,9 +14,8 @@ const finding: Finding = {
   names: { item: '“COX”' },
   fixes: [{ do: 'move-item', itemId: 'a', downMm: 5 }],
 };
-const card = (
-  props: Partial<{ finding: Finding; acceptedFor: string | null; unit: 'mm' | 'in'; opened: boolean }> = {},
-) => mount(FindingCard, { props: { finding, acceptedFor: null, unit: 'mm', opened: false, ...props } });
+const card = (props: Partial<{ finding: Finding; acceptedFor: string | null; unit: Units; opened: boolean }> = {}) =>
+  mount(FindingCard, { props: { finding, acceptedFor: null, unit: 'mm', opened: false, ...props } });
 
 describe('FindingCard', () => {
   it('says what it is, why, and what each fix does', async () => {
@@ -60,6 +59,6 @@ describe('FindingCard', () => {
   });
 
   it('writes its lengths in inches for who works in them', () => {
-    expect(card({ unit: 'in' }).text()).toContain('Move down 3/16 in');
+    expect(card({ unit: 'in' }).text()).toContain('Move down 13/64 in');
   });
 });

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { ProjectViewModel, ShelfBlank } from '@mivet/core';
+import type { ProjectViewModel, ShelfBlank, Units } from '@mivet/core';
 import { formatLength, KINDS_OF_BLANK, sizeBlank } from '@mivet/core';
 import { computed, onMounted, shallowRef } from 'vue';
 import { viewModelOfBlank } from '../../composables/usePreviews.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 
-const props = defineProps<{ entry: ShelfBlank; unit: 'mm' | 'in' }>();
+const props = defineProps<{ entry: ShelfBlank; unit: Units }>();
 const emit = defineEmits<{ use: [] }>();
 const viewModel = shallowRef<ProjectViewModel | null>(null);
 onMounted(async () => {

@@ -31,7 +31,7 @@ watch(
       surface,
       colour,
       notes,
-      price: entry.price === null ? '' : String(entry.price),
+      price: entry.price === null ? '' : entry.price.toFixed(2),
       inStock: entry.inStock === null ? '' : String(entry.inStock),
     };
     photo.value = entry.photo;

@@ -68,8 +68,12 @@ function rename(event: Event): void {
         </BButton>
       </template>
       <div class="choice" role="group" aria-label="Units">
-        <BButton variant="bare" :aria-pressed="settings.unit === 'mm'" @click="settings.unit = 'mm'">mm</BButton>
-        <BButton variant="bare" :aria-pressed="settings.unit === 'in'" @click="settings.unit = 'in'">inch</BButton>
+        <BButton variant="bare" :aria-pressed="settings.measured === 'mm'" @click="settings.measured = 'mm'"
+          >mm</BButton
+        >
+        <BButton variant="bare" :aria-pressed="settings.measured === 'in'" @click="settings.measured = 'in'"
+          >inch</BButton
+        >
       </div>
       <SaveWords v-if="inside" />
       <BButton variant="bare" class="plain keys" @click="view.showKeys = true">Keys ?</BButton>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Film, Place, ShapeViewModel } from '@mivet/core';
+import type { Film, Place, ShapeViewModel, Units } from '@mivet/core';
 import { coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { select } from 'd3-selection';
@@ -17,7 +17,7 @@ const props = defineProps<{
   viewModel: ShapeViewModel;
   films: readonly Film[];
   zones: DrawnZones;
-  unit: 'mm' | 'in';
+  unit: Units;
   selectedId: string | null;
   spot: Spot | null;
   highlighted: Place | null;

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { ShapeViewModel } from '@mivet/core';
+import type { ShapeViewModel, Units } from '@mivet/core';
 import { coneDevelopment, pathData } from '@mivet/core';
 import { computed } from 'vue';
 
 /** Two measuring tapes: one bent along the rim edge, zero in front; one down the left side, zero at the rim. */
-const props = defineProps<{ viewModel: ShapeViewModel; scale: number; unit: 'mm' | 'in' }>();
+const props = defineProps<{ viewModel: ShapeViewModel; scale: number; unit: Units }>();
 
 const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
 const px = computed(() => 1 / props.scale);
 /** Ticks every `small`, longer every `middle`, numbered every `big`; mm. */
 const steps = computed(() => {
-  if (props.unit === 'in') return { small: 25.4 / 8, middle: 25.4 / 2, big: 25.4, per: 25.4 };
+  if (props.unit !== 'mm') return { small: 25.4 / 8, middle: 25.4 / 2, big: 25.4, per: 25.4 };
   const small = props.scale > 1.5 ? 1 : props.scale > 0.6 ? 2 : 5;
   return { small, middle: 5 * small, big: props.scale > 0.6 ? 20 : 50, per: 1 };
 });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFilmColours } from '../../composables/useFilmColours.ts';
-import type { AtSeam, Command, Film, JudgedViewModel, ShapeViewModel } from '@mivet/core';
+import type { AtSeam, Command, Film, JudgedViewModel, ShapeViewModel, Units } from '@mivet/core';
 import { coneDevelopment, describeCommand, formatLength, pathData } from '@mivet/core';
 import { computed, ref } from 'vue';
 import SeamCuts from './SeamCuts.vue';
@@ -10,7 +10,7 @@ const props = defineProps<{
   viewModel: ShapeViewModel;
   findings: readonly JudgedViewModel[];
   films: readonly Film[];
-  unit: 'mm' | 'in';
+  unit: Units;
   lap: number;
   /** Names of the items, and what was chosen for pieces that a seam cuts. */
   names: ReadonlyMap<string, string>;

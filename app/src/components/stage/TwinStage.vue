@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { applyCommand, type AtSeam, type Command } from '@mivet/core';
+import { applyCommand, formatLength, type AtSeam, type Command } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
@@ -34,7 +34,7 @@ const blank = computed(() => project.doc!.blank);
 const sizes = computed(() => {
   const p = viewModel.shape;
   if (!p) return '';
-  const round = (mm: number): string => (settings.unit === 'mm' ? mm.toFixed(0) : (mm / 25.4).toFixed(2));
+  const round = (mm: number): string => formatLength(mm, settings.unit);
   if (props.dims && p.panels.length > 1) return `in ${p.panels.length} pieces`;
   if (!p.template.closed) return `${round(p.template.rimLength)} × ${round(p.size.side)}`;
   return `${round(p.template.rimLength)} round the rim, ${round(p.size.side)} down the side`;

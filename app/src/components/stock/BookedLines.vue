@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Booking } from '@mivet/core';
+import { formatArea, type Booking } from '@mivet/core';
 import { ref } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { longWords } from './stock-words.ts';
@@ -24,7 +24,7 @@ const tapeUsed = ({ before, after }: Booking): string[] =>
       : [];
   });
 const filmsUsed = (booking: Booking): string =>
-  booking.used.map(({ film, areaMm2 }) => `${film.name} ${(areaMm2 / 100).toFixed(0)} cm²`).join(', ') || 'nothing';
+  booking.used.map(({ film, areaMm2 }) => `${film.name} ${formatArea(areaMm2, settings.unit)}`).join(', ') || 'nothing';
 const when = (at: string): string =>
   new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 </script>

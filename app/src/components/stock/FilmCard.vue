@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { runsLow, type StockFilm } from '@mivet/core';
+import { runsLow, type StockFilm, type Units } from '@mivet/core';
 import { computed } from 'vue';
 import { ageWords, leftWords, shortWords, sizeWords } from './stock-words.ts';
 
 /** Film as it stands on the shelf: its colour, what is left of it, and how old it is. */
-const props = defineProps<{ film: StockFilm; unit: 'mm' | 'in'; today: string }>();
+const props = defineProps<{ film: StockFilm; unit: Units; today: string }>();
 defineEmits<{ change: [] }>();
 const share = computed(() => {
   const { form, lengthMm, boughtLengthMm, count } = props.film;

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Offcut } from '@mivet/core';
+import type { Offcut, Units } from '@mivet/core';
 import { computed } from 'vue';
 import { ageWords, sizeWords } from './stock-words.ts';
 
 /** The box of offcuts, each drawn to one scale. */
-const props = defineProps<{ offcuts: readonly Offcut[]; unit: 'mm' | 'in'; today: string }>();
+const props = defineProps<{ offcuts: readonly Offcut[]; unit: Units; today: string }>();
 defineEmits<{ change: [offcut: Offcut] }>();
 const longest = computed(() => Math.max(1, ...props.offcuts.map((o) => Math.max(o.lengthMm, o.widthMm))));
 /** px for a mm, so that the longest fits its place. */

@@ -10,6 +10,7 @@ import {
   type StockFilm,
   type StockTape,
   type StockThing,
+  type Units,
 } from '@mivet/core';
 import { computed, ref, shallowRef, useId, watch } from 'vue';
 import CheckBox from '../fields/CheckBox.vue';
@@ -24,7 +25,7 @@ const props = defineProps<{
   thing: StockThing | null;
   /** Films that have a name already. */
   films: readonly Film[];
-  unit: 'mm' | 'in';
+  unit: Units;
   isNew: boolean;
   cutters: readonly StockCutter[];
 }>();
@@ -160,7 +161,7 @@ function keep(): void {
         </template>
         <TextRow
           :label="film.form === 'roll' ? 'Cost of the roll' : 'Cost of a sheet'"
-          :value="film.price === null ? '' : String(film.price)"
+          :value="film.price === null ? '' : film.price.toFixed(2)"
           @change="setPrice"
         />
         <LengthField
@@ -242,7 +243,7 @@ function keep(): void {
           :most="500000"
           @change="set({ boughtLengthMm: $event })"
         />
-        <TextRow label="Cost of the roll" :value="tape.price === null ? '' : String(tape.price)" @change="setPrice" />
+        <TextRow label="Cost of the roll" :value="tape.price === null ? '' : tape.price.toFixed(2)" @change="setPrice" />
         <NumberRow
           label="A piece is used, times"
           :value="tape.uses"

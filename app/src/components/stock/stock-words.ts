@@ -8,25 +8,24 @@ import {
   type StockCutter,
   type StockFilm,
   type StockTape,
+  type Units,
 } from '@mivet/core';
 
-type Unit = 'mm' | 'in';
-
 /** A length of film, in metres or feet where it is long. */
-export function longWords(mm: number, unit: Unit): string {
+export function longWords(mm: number, unit: Units): string {
   if (unit === 'mm') return mm >= 1000 ? `${(mm / 1000).toFixed(mm >= 10_000 ? 0 : 2)} m` : `${Math.floor(mm)} mm`;
-  return mm >= 610 ? `${(mm / MM_PER_FOOT).toFixed(1)} ft` : formatLength(mm, 'in');
+  return mm >= 610 ? `${(mm / MM_PER_FOOT).toFixed(1)} ft` : formatLength(mm, unit);
 }
 
 /** A length without a nought behind its point. */
-export const shortWords = (mm: number, unit: Unit): string => formatLength(mm, unit).replace(/\.0(?= )/, '');
+export const shortWords = (mm: number, unit: Units): string => formatLength(mm, unit).replace(/\.0(?= )/, '');
 
 /** Two sides of a piece of film. */
-export const sizeWords = (a: number, b: number, unit: Unit): string =>
+export const sizeWords = (a: number, b: number, unit: Units): string =>
   `${shortWords(a, unit).replace(/ (mm|in)$/, '')} × ${shortWords(b, unit)}`;
 
 /** What is left, in words. */
-export function leftWords(film: StockFilm, unit: Unit): string {
+export function leftWords(film: StockFilm, unit: Units): string {
   if (film.form === 'roll')
     return film.count === 0
       ? 'used up'
@@ -44,13 +43,13 @@ export function ageWords({ boughtOn }: StockFilm | Offcut, today: string): strin
 }
 
 /** What tape is left. */
-export const tapeWords = (tape: StockTape, unit: Unit): string =>
+export const tapeWords = (tape: StockTape, unit: Units): string =>
   tape.lengthMm <= 0 ? 'used up' : `${longWords(tape.lengthMm, unit)} left, ${shortWords(tape.widthMm, unit)} wide`;
 
 /** How a cutter takes film, and how far scissors need two parts apart for it. */
-export const cutterWords = ({ onBoard, board }: StockCutter, unit: Unit): string =>
+export const cutterWords = ({ onBoard, board }: StockCutter, unit: Units): string =>
   `${onBoard ? 'on a board' : 'without a board'}, scissors ${shortWords(board.gapMm, unit)}`;
 
 /** How far a blade went of what one lasts. */
-export const bladeWords = ({ bladeMm, bladeLastsMm }: StockCutter, unit: Unit): string =>
+export const bladeWords = ({ bladeMm, bladeLastsMm }: StockCutter, unit: Units): string =>
   `blade ${formatFar(bladeMm, unit).split(' ')[0]} of ${formatFar(bladeLastsMm, unit)}`;

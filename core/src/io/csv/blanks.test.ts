@@ -1,3 +1,4 @@
+import type { Units } from '../../measure/length.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeBlank, makeProfile, mug, tumbler } from '../../../test/jobs.ts';
@@ -11,7 +12,7 @@ const ids = () => {
   let n = 0;
   return () => `id-${(n += 1)}`;
 };
-const read = (text: string, unit: 'mm' | 'in' = 'mm') => readBlanksCsv(text, unit, ids(), now);
+const read = (text: string, unit: Units = 'mm') => readBlanksCsv(text, unit, ids(), now);
 
 describe('the shelf as a table', () => {
   it('comes back as it went, with sizes to a ten-thousandth of a millimetre', () => {

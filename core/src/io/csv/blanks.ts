@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Blank, ReadingName, Station, SurfaceKind } from '../../model/blank.ts';
 import { isGirth } from '../../measure/readings-asked.ts';
-import type { LengthUnit } from '../../measure/length.ts';
+import type { Units } from '../../measure/length.ts';
 import { parseLength } from '../../measure/length.ts';
 import type { Reading } from '../../model/reading.ts';
 import { USUAL_THICKNESS_MM } from '../../measure/reading.ts';
@@ -121,7 +121,7 @@ export interface BlanksFromCsv {
  * @param now ISO
  * @returns blanks in the order of the lines; none, with one reason, when it is no such table
  */
-export function readBlanksCsv(text: string, unit: LengthUnit, newId: () => string, now: string): BlanksFromCsv {
+export function readBlanksCsv(text: string, unit: Units, newId: () => string, now: string): BlanksFromCsv {
   const { columns, lines, leftOut: past } = parseTable(text);
   if (
     !columns.includes('name') ||
@@ -149,7 +149,7 @@ export function readBlanksCsv(text: string, unit: LengthUnit, newId: () => strin
 /** A line that cannot be taken; caught in this file only. */
 class RowProblem extends Error {}
 
-function readRow(row: Record<string, string | undefined>, unit: LengthUnit, id: string, now: string): ShelfBlank {
+function readRow(row: Record<string, string | undefined>, unit: Units, id: string, now: string): ShelfBlank {
   // What a spreadsheet was kept from running as a formula carries a mark in front.
   const cell = (column: Column): string => (row[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
   const length = (column: Column, typed: string): number => {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Film, FilmFinish } from '../../model/film.ts';
 import { FILM_FINISHES, thicknessOf } from '../../material/film.ts';
-import type { LengthUnit } from '../../measure/length.ts';
+import type { Units } from '../../measure/length.ts';
 import { parseLength } from '../../measure/length.ts';
 import { describeLengthProblem } from '../../measure/words.ts';
 import { stockThingSchema, TACKS } from '../../document/stock-schema.ts';
@@ -117,12 +117,7 @@ export const isStockCsv = (text: string): boolean =>
  * @param newId makes an id for each thing
  * @param films that are known: one of the same name is the same film
  */
-export function readStockCsv(
-  text: string,
-  unit: LengthUnit,
-  newId: () => string,
-  films: readonly Film[],
-): StockFromCsv {
+export function readStockCsv(text: string, unit: Units, newId: () => string, films: readonly Film[]): StockFromCsv {
   const { columns, lines, leftOut: past } = parseTable(text);
   if (!['what', 'name', 'width', 'length'].every((column) => columns.includes(column)))
     return {
@@ -147,7 +142,7 @@ export function readStockCsv(
 
 function readRow(
   row: Record<string, string | undefined>,
-  unit: LengthUnit,
+  unit: Units,
   newId: () => string,
   known: ReadonlyMap<string, Film>,
 ): StockThing | string {

@@ -1,3 +1,4 @@
+import type { Units } from '../../measure/length.ts';
 import type { JobFile } from './cut-files.ts';
 import { PLAIN_CUT, type CutOptions } from '../../cut/extras.ts';
 import type { CuttablePiece } from '../../pieces/cuttable.ts';
@@ -19,7 +20,7 @@ import { writeTemplateSvg } from '../svg/write-template.ts';
 
 /** What the papers need besides the project. */
 export interface JobFileOptions {
-  readonly unit: 'mm' | 'in';
+  readonly unit: Units;
   readonly paper: Paper;
   readonly font: Uint8Array;
   readonly boldFont: Uint8Array;

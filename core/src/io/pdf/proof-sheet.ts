@@ -1,7 +1,7 @@
 import { rgb } from '@cantoo/pdf-lib';
 import type { ArtworkItem } from '../../model/item.ts';
 import type { Film } from '../../model/film.ts';
-import { formatLength } from '../../measure/length.ts';
+import { formatLength, type Units } from '../../measure/length.ts';
 import type { Project } from '../../model/project.ts';
 import type { Examined } from '../../pipeline.ts';
 import { describeFinding } from '../../proof/words.ts';
@@ -19,7 +19,7 @@ import { hexColour } from './template.ts';
 export interface ProofPrint extends SheetPrint {
   readonly project: Project;
   readonly examined: Extract<Examined, { ok: true }>;
-  readonly unit: 'mm' | 'in';
+  readonly unit: Units;
 }
 
 /** Points in a millimetre. */

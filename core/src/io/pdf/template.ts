@@ -1,7 +1,7 @@
 import { LineCapStyle, PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
 import * as fontkit from 'fontkit';
 import type { Film } from '../../model/film.ts';
-import { formatLength } from '../../measure/length.ts';
+import { formatLength, type Units } from '../../measure/length.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Path } from '../../plane/path.ts';
@@ -33,7 +33,7 @@ export interface TemplatePrint {
   readonly films: readonly Film[];
   readonly title: string;
   readonly paper: Paper;
-  readonly unit: 'mm' | 'in';
+  readonly unit: Units;
   /** Draw the pieces lightly, or the bare outline for the paper fit check. */
   readonly withPieces: boolean;
   /** Bytes of the text font, WOFF or TTF. */
@@ -172,7 +172,7 @@ function drawTile(
 }
 
 /** The figures that a person checks the print by. */
-function templateSizes({ template, size, panels }: Wrap, unit: 'mm' | 'in'): string {
+function templateSizes({ template, size, panels }: Wrap, unit: Units): string {
   const mm = (v: number): string => formatLength(v, unit);
   if (panels.length > 1 && template.flattening.way === 'gores')
     return `${panels.length} pieces, each named, ${mm(boxWidth(panels[0]!.bounds))} wide and ${mm(boxHeight(panels[0]!.bounds))} long`;

@@ -72,6 +72,6 @@ export const sayLoadFit: Sayings = {
   ],
   'load-fit/none': ({ names, mm }) => [
     `${names['film']} fits no board`,
-    `Its pieces take ${mm('long')} × ${mm('short')} in one. Use fewer pieces of this film, or a smaller design.`,
+    `Its pieces take ${mm('long')} × ${mm('short')} in one; yours is ${mm('boardWidth')} × ${mm('boardLength')} and keeps ${mm('margin')} free all round. Use fewer pieces of this film, or a smaller design.`,
   ],
 };

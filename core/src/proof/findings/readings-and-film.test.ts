@@ -257,7 +257,7 @@ describe('a side that curves both ways', () => {
   it('strains one band past what film gives: told where, and cut down where that helps', () => {
     const pulled = band({})!;
     expect(pulled).toMatchObject({ case: 'pulled', numbers: { strain: 3, limit: 2, at: 30 }, place: { slants: [24, 36] }, names: { end: 'upper' }, fixes: [] }); // prettier-ignore
-    expect(pulled.said).toMatch(/strains 3.0 % at 30.0 mm down.*takes 2.0 % of pull/);
+    expect(pulled.said).toMatch(/pulls film by 3.0 %, 30.0 mm below the rim edge.*takes 2.0 % of pull/);
     const pushed = band({ worst: { at: 98, strain: -0.03 }, cutDown: { keep: [0, 80], end: 'base', leftOff: 20 } })!;
     expect(pushed).toMatchObject({ case: 'pushed', place: { slants: [92, 100] }, names: { end: 'lower' }, fixes: [{ do: 'keep-band', keep: [0, 80], end: 'base', leftOffMm: 20 }] }); // prettier-ignore
     expect(pushed.said).toContain('before it tents');

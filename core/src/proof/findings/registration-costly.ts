@@ -19,12 +19,12 @@ export const judgeRegistrationCostly: Judge = (context) => {
 
 /** In words. */
 export const sayRegistrationCostly: Sayings = {
-  'registration-costly/film': ({ whole }) => [
-    `Registration marks cost ${whole('cost')} cm² of film`,
-    `More than the ${whole('most')} cm² that you allow. A layer of few pieces is as quickly lined up by hand.`,
+  'registration-costly/film': ({ area }) => [
+    `Registration marks cost ${area('cost', 'cm²')} of film`,
+    `More than the ${area('most', 'cm²')} that you allow. A layer of few pieces is as quickly lined up by hand.`,
   ],
-  'registration-costly/loads': ({ whole }) => [
+  'registration-costly/loads': ({ area, whole }) => [
     `Registration marks cost ${whole('loads') === '1' ? 'a load' : `${whole('loads')} loads`} more`,
-    `And ${whole('cost')} cm² of film. Lined up by hand, it fits on fewer boards.`,
+    `And ${area('cost', 'cm²')} of film. Lined up by hand, it fits on fewer boards.`,
   ],
 };

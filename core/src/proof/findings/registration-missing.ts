@@ -20,8 +20,8 @@ export const judgeRegistrationMissing: Judge = (context) =>
 
 /** In words. */
 export const sayRegistrationMissing: Sayings = {
-  'registration-missing/by-hand': ({ names, whole }) => [
+  'registration-missing/by-hand': ({ names, whole, area }) => [
     `${whole('count')} things of ${names['film']} are lined up by hand`,
-    `Two small squares cut beside each film line them up at once; here they cost ${whole('cost')} cm² of ${names['film']}.`,
+    `Two small squares cut beside each film line them up at once; here they cost ${area('cost', 'cm²')} of ${names['film']}.`,
   ],
 };

@@ -1,3 +1,4 @@
+import { formatThickness } from '../../measure/length.ts';
 import type { Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 import { finding, nameOf } from './stack-finding.ts';
@@ -22,8 +23,8 @@ export const judgeStackThick: Judge = (context) => {
 
 /** In words. */
 export const sayStackThick: Sayings = {
-  'stack-thick/deep': ({ finding, names, whole }) => [
+  'stack-thick/deep': ({ finding, names, whole, unit }) => [
     `${whole('films')} films lie on each other: ${names['films']}`,
-    `That is ${(finding.numbers['thickness'] ?? NaN).toFixed(2)} mm; past ${whole('most')} films an edge catches and lifts in the wash. Knock each film out of those below it, or leave one out there.`,
+    `That is ${formatThickness(finding.numbers['thickness'] ?? NaN, unit)}; past ${whole('most')} films an edge catches and lifts in the wash. Knock each film out of those below it, or leave one out there.`,
   ],
 };

@@ -20,9 +20,9 @@ export const judgeStackUnsupported: Judge = (context) =>
 
 /** In words. */
 export const sayStackUnsupported: Sayings = {
-  'stack-unsupported/loose': ({ names, whole }) => [
+  'stack-unsupported/loose': ({ names, whole, area }) => [
     `${whole('count')} things of ${names['film']} have nothing below to line up with`,
-    `Each finds its place by eye alone. Marks beside it and the lowest film would line all of them up at once; here they cost ${whole('cost')} cm² of ${names['film']}.`,
+    `Each finds its place by eye alone. Marks beside it and the lowest film would line all of them up at once; here they cost ${area('cost', 'cm²')} of ${names['film']}.`,
   ],
   'stack-unsupported/apart': ({ names }) => [
     `${names['film']} lies by itself, beside the other films`,

@@ -30,8 +30,8 @@ export const judgeStrayFilm: Judge = ({ job, wrap, limits }) => {
 
 /** In words. */
 export const sayStrayFilm: Sayings = {
-  'stray-film/little': ({ names, whole }) => [
+  'stray-film/little': ({ names, area }) => [
     `Hardly any ${names['film']} is used`,
-    `${whole('area')} mm² of it, less than a fingernail: a load and a laying more for a speck.`,
+    `${area('area', 'mm²')} of it, less than a fingernail: a load and a laying more for a speck.`,
   ],
 };

@@ -53,13 +53,13 @@ export const judgeBandStrain: Judge = ({ wrap }) => {
 
 /** In words. */
 export const sayStretch: Sayings = {
-  'stretch/pulled': ({ finding, mm, percent }) => [
-    `Film all over the band strains ${percent('strain')} at ${mm('at')} down`,
-    `It takes ${percent('limit')} ${finding.case === 'pulled' ? 'of pull' : 'before it tents'}. Small pieces do not mind; a solid wrap does.`,
+  'stretch/pulled': ({ mm, percent }) => [
+    `The band pulls film by ${percent('strain')}, ${mm('at')} below the rim edge`,
+    `Film takes ${percent('limit')} of pull. Small pieces do not mind; a solid wrap does.`,
   ],
-  'stretch/pushed': ({ finding, mm, percent }) => [
-    `Film all over the band strains ${percent('strain')} at ${mm('at')} down`,
-    `It takes ${percent('limit')} ${finding.case === 'pulled' ? 'of pull' : 'before it tents'}. Small pieces do not mind; a solid wrap does.`,
+  'stretch/pushed': ({ mm, percent }) => [
+    `The band pushes film together by ${percent('strain')}, ${mm('at')} below the rim edge`,
+    `Film takes ${percent('limit')} of that before it tents. Small pieces do not mind; a solid wrap does.`,
   ],
   'stretch/parts': ({ names, whole }) => [
     `Artwork lies on one patch, the template is in ${names['parts']}`,
