@@ -8,6 +8,7 @@ import type { Stop } from '../composables/stops.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useProject } from '../stores/project.ts';
+import { useFacing } from '../composables/useFacing.ts';
 import { useView } from '../stores/view.ts';
 
 const props = defineProps<{ id: string; stop: Stop }>();
@@ -30,6 +31,7 @@ const CutStage = defineAsyncComponent(() => import('../components/cut/CutStage.v
 const BenchStage = defineAsyncComponent(() => import('../components/bench/BenchStage.vue'));
 const NameGrid = defineAsyncComponent(() => import('../components/artwork/NameGrid.vue'));
 const names = computed(() => props.stop === 'artwork' && view.showNames && project.doc?.names != null);
+useFacing();
 const twin = computed(() => props.stop !== 'cut' && props.stop !== 'bench');
 
 watch(
@@ -38,8 +40,7 @@ watch(
     view.selectedId = null;
     view.highlighted = null;
     view.showNames = false;
-    // A handle is seen best from a little to the side.
-    void project.open(id).then(() => (view.facing = (project.doc?.blank.handleWidthMm ?? 0) > 0 ? 0.7 : 0));
+    void project.open(id);
   },
   { immediate: true },
 );

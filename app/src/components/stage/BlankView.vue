@@ -65,6 +65,7 @@ function paintNow(): void {
         viewModel: props.viewModel,
         trial: props.trial ?? null,
         colour: props.blank.colour,
+        shine: shape.value.shine,
         above: shape.value.above,
         below: shape.value.below,
       },

@@ -1,5 +1,8 @@
 import type { Film, Place, ShapeViewModel } from '@mivet/core';
 import { radiusOnSide } from '@mivet/core';
+import { grainCanvas } from './blank-textures.ts';
+import { GLASS } from './solid-meshes.ts';
+import type { BlankShape } from './solid-shape.ts';
 import { strainColour } from './strain-colour.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { ShownTrial } from '../../stores/view.ts';
@@ -13,6 +16,7 @@ export interface BlankArt {
   readonly highlighted: Place | null;
   readonly trial: ShownTrial | null;
   readonly colour: string;
+  readonly shine: BlankShape['shine'];
   /** Straight part above and below the band, mm along the side. */
   readonly above: number;
   readonly below: number;
@@ -42,8 +46,7 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
   const yScale = height / tall;
   const x = (azimuth: number): number => ((azimuth + Math.PI) / (2 * Math.PI)) * WIDTH;
   const y = (slant: number): number => (slant + above) * yScale;
-  pen.fillStyle = art.colour;
-  pen.fillRect(0, 0, WIDTH, height);
+  paintBare(pen, art, height);
   if (zones.strain) paintStrain(pen, art, x, y);
   paintZones(pen, art, x, y);
 
@@ -96,6 +99,23 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
     pen.setLineDash([]);
   }
   if (art.highlighted) paintRing(pen, art.highlighted, x, y);
+}
+
+const grains = new Map<BlankArt['shine'], HTMLCanvasElement | null>();
+
+/** The bare side: its colour, its grain, and nothing that hides what is behind glass. */
+function paintBare(pen: CanvasRenderingContext2D, { colour, shine }: BlankArt, height: number): void {
+  pen.clearRect(0, 0, WIDTH, height);
+  pen.globalAlpha = shine === 'glass' ? GLASS : 1;
+  pen.fillStyle = colour;
+  pen.fillRect(0, 0, WIDTH, height);
+  pen.globalAlpha = 1;
+  if (!grains.has(shine)) grains.set(shine, grainCanvas(shine));
+  const grain = grains.get(shine);
+  const pattern = grain ? pen.createPattern(grain, 'repeat') : null;
+  if (!pattern) return;
+  pen.fillStyle = pattern;
+  pen.fillRect(0, 0, WIDTH, height);
 }
 
 /** The strain that film takes, as rows of a band or rings of a patch. */

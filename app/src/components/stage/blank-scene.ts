@@ -19,7 +19,7 @@ import {
 } from 'three';
 import type { Spot } from '../../stores/view.ts';
 import { matcapCanvas, shadowCanvas } from './blank-textures.ts';
-import { normalOn, pointOn, reachOf, solidMeshes, spotOn, standOf } from './solid-meshes.ts';
+import { normalOn, pointOn, reachOf, seenThrough, solidMeshes, spotOn, standOf } from './solid-meshes.ts';
 import type { BlankShape } from './solid-shape.ts';
 import { tapeMeshes } from './solid-tape.ts';
 
@@ -78,7 +78,11 @@ export class BlankScene {
     this.clearTable();
     // Left in its own numbers: light multiplies the colour, and white leaves it as it is.
     const matcap = new CanvasTexture(matcapCanvas(shape.shine));
-    this.solid = solidMeshes(shape, new MeshMatcapMaterial({ map: this.art, matcap }), matcap);
+    this.solid = solidMeshes(
+      shape,
+      new MeshMatcapMaterial({ map: this.art, matcap, ...seenThrough(shape, 1) }),
+      matcap,
+    );
     this.table.add(this.solid, shadow(shape));
     this.frame();
     this.draw();
@@ -193,7 +197,8 @@ export class BlankScene {
 
   /** Gives the canvas its pixels: only when they change, since setting them clears it. */
   private fitCanvas(): void {
-    const sharp = Math.min(2.5, Math.max(this.slow ? 1.5 : 2, window.devicePixelRatio));
+    // Twice as many pixels each way as are shown: every edge is mixed from four.
+    const sharp = Math.min(2.5, Math.max(2, window.devicePixelRatio));
     const ratio = this.turning ? (this.slow ? 0.7 : 0.9) : sharp;
     const { width, height } = this.size;
     const now = this.renderer.getSize(new Vector2());
@@ -233,8 +238,9 @@ export class BlankScene {
 }
 
 function shadow(shape: BlankShape): Mesh {
-  const { height, width } = standOf(shape);
-  const map = new CanvasTexture(shadowCanvas());
+  const { height, width, foot } = standOf(shape);
+  const map = new CanvasTexture(shadowCanvas(foot));
+  map.colorSpace = SRGBColorSpace;
   const mesh = new Mesh(
     new PlaneGeometry(width, width * 0.9),
     new MeshBasicMaterial({ map, transparent: true, depthWrite: false }),

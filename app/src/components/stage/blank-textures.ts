@@ -44,7 +44,23 @@ const BANDS: Record<BlankShape['shine'], readonly (readonly [number, number])[]>
     [0.7, 226],
     [1, 158],
   ],
+  clay: [
+    [0, 182],
+    [0.35, 240],
+    [0.5, 246],
+    [0.75, 230],
+    [1, 172],
+  ],
+  latex: [
+    [0, 160],
+    [0.25, 226],
+    [0.45, 240],
+    [0.75, 214],
+    [1, 148],
+  ],
 };
+/** The window that a shiny round thing mirrors: where it stands on the picture of the ball, and how bright it is. */
+const WINDOW: Partial<Record<BlankShape['shine'], number>> = { latex: 0.85, glass: 0.5, glaze: 0.3 };
 
 /** A matcap: a picture of a ball of the material. */
 export function matcapCanvas(shine: BlankShape['shine']): HTMLCanvasElement {
@@ -60,15 +76,54 @@ export function matcapCanvas(shine: BlankShape['shine']): HTMLCanvasElement {
   down.addColorStop(1, 'rgba(20,24,30,0.32)');
   pen.fillStyle = down;
   pen.fillRect(0, 0, size, size);
+  const bright = WINDOW[shine] ?? 0;
+  if (bright > 0) {
+    const window = pen.createRadialGradient(0.36 * size, 0.27 * size, 2, 0.36 * size, 0.27 * size, 0.13 * size);
+    window.addColorStop(0, `rgba(255,255,255,${bright})`);
+    window.addColorStop(0.45, `rgba(255,255,255,${0.8 * bright})`);
+    window.addColorStop(1, 'rgba(255,255,255,0)');
+    pen.fillStyle = window;
+    pen.fillRect(0, 0, size, size);
+  }
   return made;
 }
 
-/** Soft shadow on the table. */
-export function shadowCanvas(): HTMLCanvasElement {
+/**
+ * What the bare side shows besides its colour: fine streaks round brushed steel, specks in fired clay. Tiles without a joint;
+ * null where a surface is even.
+ */
+export function grainCanvas(shine: BlankShape['shine']): HTMLCanvasElement | null {
+  if (shine !== 'steel' && shine !== 'clay') return null;
   const [made, pen] = canvas(256, 256);
-  const soft = pen.createRadialGradient(128, 128, 20, 128, 128, 126);
-  soft.addColorStop(0, 'rgba(24,20,12,0.34)');
-  soft.addColorStop(0.45, 'rgba(24,20,12,0.15)');
+  // The same every time: a seeded row of numbers between 0 and 1.
+  let state = 7;
+  const next = (): number => (state = (state * 16807) % 2147483647) / 2147483647;
+  for (let i = 0; i < (shine === 'steel' ? 256 : 900); i++) {
+    const dark = next() < 0.5;
+    if (shine === 'steel') {
+      pen.fillStyle = dark ? `rgba(30,36,44,${0.09 * next()})` : `rgba(255,255,255,${0.12 * next()})`;
+      pen.fillRect(0, i, 256, 1);
+    } else {
+      pen.fillStyle = dark ? `rgba(70,30,14,${0.2 * next()})` : `rgba(255,214,180,${0.22 * next()})`;
+      pen.fillRect(256 * next(), 256 * next(), 1 + 2 * next(), 1 + 2 * next());
+    }
+  }
+  return made;
+}
+
+/**
+ * Shadow on the table: darkest where the thing stands, a soft skirt round it.
+ *
+ * @param foot how much of the shadow's width it stands on, 0 … 1
+ */
+export function shadowCanvas(foot: number): HTMLCanvasElement {
+  const [made, pen] = canvas(256, 256);
+  const soft = pen.createRadialGradient(128, 128, 0, 128, 128, 126);
+  const dark = foot < 0.3 ? 0.3 : 0.36;
+  soft.addColorStop(0, `rgba(24,20,12,${dark})`);
+  soft.addColorStop(0.92 * foot, `rgba(24,20,12,${0.9 * dark})`);
+  soft.addColorStop(foot + 0.12 * (1 - foot), `rgba(24,20,12,${0.42 * dark})`);
+  soft.addColorStop(foot + 0.45 * (1 - foot), `rgba(24,20,12,${0.16 * dark})`);
   soft.addColorStop(1, 'rgba(24,20,12,0)');
   pen.fillStyle = soft;
   pen.fillRect(0, 0, 256, 256);

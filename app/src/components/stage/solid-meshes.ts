@@ -1,5 +1,5 @@
 import type { DrawnSolid } from '@mivet/core';
-import { type Group, type Material, MeshMatcapMaterial, type Vector3 } from 'three';
+import { DoubleSide, type Group, type Material, MeshMatcapMaterial, type Vector3 } from 'three';
 import type { Spot } from '../../stores/view.ts';
 import type { StageBody } from './bodies/body.ts';
 import { patched } from './bodies/patched.ts';
@@ -29,7 +29,18 @@ export const faceGeometry = (shape: BlankShape, out: number): ReturnType<StageBo
 
 /** Everything of the solid; `painted` carries the artwork. */
 export const solidMeshes = (shape: BlankShape, painted: Material, matcap: MeshMatcapMaterial['matcap']): Group =>
-  bodyOf(shape).meshes(shape, painted, new MeshMatcapMaterial({ color: shape.colour, matcap }));
+  bodyOf(shape).meshes(
+    shape,
+    painted,
+    new MeshMatcapMaterial({ color: shape.colour, matcap, ...seenThrough(shape, GLASS) }),
+  );
+
+/** How much bare glass hides of what is behind it. */
+export const GLASS = 0.34;
+
+/** What a material needs so that the far side is seen through it; nothing where one sees no further. */
+export const seenThrough = ({ shine }: BlankShape, opacity: number): Partial<MeshMatcapMaterial> =>
+  shine === 'glass' ? { transparent: true, opacity, side: DoubleSide, depthWrite: false } : {};
 
 /** Highest and lowest point, and the farthest that anything stands from the axis, mm. */
 export const reachOf = (shape: BlankShape): ReturnType<StageBody['reach']> => bodyOf(shape).reach(shape);

@@ -4,7 +4,7 @@ import { KINDS_OF_BLANK, solidOf } from '@mivet/core';
 /** The solid blank in mm: what the scene needs to know of it. Plain, so that two can be compared. */
 export interface BlankShape extends DrawnSolid {
   readonly colour: string;
-  readonly shine: 'steel' | 'glaze' | 'glass' | 'matte';
+  readonly shine: 'steel' | 'glaze' | 'glass' | 'matte' | 'clay' | 'latex';
 }
 
 /**
@@ -23,7 +23,16 @@ export function shapeOfBlank(blank: Blank, viewModel: SolidViewModel | null): Bl
 }
 
 function shineOf({ surface }: Blank): BlankShape['shine'] {
-  if (surface.includes('steel')) return 'steel';
-  if (surface === 'glass') return 'glass';
-  return surface === 'glazed ceramic' || surface === 'latex' ? 'glaze' : 'matte';
+  return SHINES[surface];
 }
+
+const SHINES: Readonly<Record<Blank['surface'], BlankShape['shine']>> = {
+  glass: 'glass',
+  'glazed ceramic': 'glaze',
+  'bare steel': 'steel',
+  'powder-coated steel': 'matte',
+  painted: 'matte',
+  'raw terracotta': 'clay',
+  plastic: 'glaze',
+  latex: 'latex',
+};

@@ -18,7 +18,7 @@ export function strainColour(strain: number, { stretch, squeeze }: FilmGive): St
   const load = strain > 0 ? strain / stretch : -strain / squeeze;
   return {
     fill: strain > 0 ? '#C4591F' : '#1E6FA8',
-    opacity: Math.min(0.78, 0.55 * load),
+    opacity: Math.min(0.4, 0.3 * load),
     over: load > 1.001,
   };
 }

@@ -16,6 +16,6 @@ export interface StageBody {
   meshes(shape: BlankShape, painted: Material, plain: MeshMatcapMaterial): Group;
   /** Highest and lowest point, and the farthest that anything stands from the axis. */
   reach(shape: BlankShape): { top: number; bottom: number; radius: number };
-  /** Where it stands on the table, and how wide its shadow is. */
-  stand(shape: BlankShape): { height: number; width: number };
+  /** Where it stands on the table, how wide its shadow is, and how much of that it stands on. */
+  stand(shape: BlankShape): { height: number; width: number; foot: number };
 }

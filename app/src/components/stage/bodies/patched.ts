@@ -26,7 +26,7 @@ export const patched: StageBody = {
     return group;
   },
   reach,
-  stand: (shape) => ({ height: reach(shape).bottom + 2, width: shape.ball.radius * 2.2 }),
+  stand: (shape) => ({ height: reach(shape).bottom + 2, width: shape.ball.radius * 2.2, foot: 0.1 }),
 };
 
 function pointOn(shape: BlankShape, { azimuth, slant }: Spot, out: number): Vector3 {

@@ -25,7 +25,7 @@ export const slab: StageBody = {
     return group;
   },
   reach: ({ side, width }) => ({ top: 4, bottom: -side - 4, radius: width / 2 + 6 }),
-  stand: ({ side, width }) => ({ height: -side - 0.5, width: width * 1.5 }),
+  stand: ({ side, width }) => ({ height: -side - 0.5, width: width * 1.5, foot: 0.5 }),
 };
 
 function faceGeometry({ width, side, round }: BlankShape, out: number): ReturnType<typeof gridGeometry> {

@@ -29,14 +29,16 @@ export const turned: StageBody = {
       matcap: plain.matcap,
       side: DoubleSide,
     });
-    const { side, above, below } = shape;
+    const { side, above, below, shine } = shape;
     group.add(new Mesh(sideGeometry(shape, 0, -above, side + below), painted));
     const [, top, height] = rowAt(shape.rows, -above);
     const lip = new Mesh(new TorusGeometry(top - WALL / 2, WALL / 2, 10, ROUND), plain);
     lip.rotation.x = Math.PI / 2;
     lip.position.y = height;
-    group.add(lip, new Mesh(sideGeometry(shape, -WALL, -above, (side + below) * 0.96), inside));
-    group.add(foot(shape, plain, inside));
+    group.add(lip);
+    // Through glass one sees the far side itself.
+    if (shine !== 'glass') group.add(new Mesh(sideGeometry(shape, -WALL, -above, (side + below) * 0.96), inside));
+    group.add(foot(shape, plain, shine === 'glass' ? plain : inside));
     if (shape.handleWidth > 0) group.add(handle(shape, plain));
     return group;
   },
@@ -46,7 +48,7 @@ export const turned: StageBody = {
   },
   stand: ({ rows, side, below }) => {
     const [, r, height] = rowAt(rows, side + below);
-    return { height: height - Math.min(4, r * 0.1) - 0.5, width: r * 3.7 };
+    return { height: height - Math.min(4, r * 0.1) - 0.5, width: r * 3.7, foot: 2 / 3.7 };
   },
 };
 
