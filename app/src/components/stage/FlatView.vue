@@ -2,9 +2,8 @@
 import type { Film, Place, ShapeViewModel, Units } from '@mivet/core';
 import { coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
-import { select } from 'd3-selection';
-import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
+import { usePanZoom } from '../../composables/usePanZoom.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
 import FlatGuides from './FlatGuides.vue';
@@ -36,7 +35,8 @@ const emit = defineEmits<{
 
 const svg = ref<SVGSVGElement | null>(null);
 const { width, height } = useElementSize(svg);
-const userZoom = ref({ k: 1, x: 0, y: 0 });
+// A press on a piece moves the piece, a press on the paper moves the paper.
+const { moved: userZoom, zoomed, showAll } = usePanZoom(svg, (target) => target.closest('[data-item]') !== null);
 const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
 
 /** px per mm and the shift that put the template in the middle, with room for the rulers. */
@@ -153,19 +153,6 @@ function pointerUp(): void {
   dragging = moving.value = false;
 }
 
-const zoomer = zoom<SVGSVGElement, unknown>()
-  .scaleExtent([0.5, 30])
-  // A press on a piece moves the piece, a press on the paper moves the paper.
-  .filter((event: PointerEvent) => event.type === 'wheel' || !(event.target as Element).closest('[data-item]'))
-  .on('zoom', ({ transform: t }: D3ZoomEvent<SVGSVGElement, unknown>) => (userZoom.value = { k: t.k, x: t.x, y: t.y }));
-
-function showAll(): void {
-  if (svg.value) select(svg.value).call(zoomer.transform, zoomIdentity);
-}
-onMounted(() => {
-  if (svg.value) select(svg.value).call(zoomer).on('dblclick.zoom', showAll);
-});
-const zoomed = computed(() => userZoom.value.k !== 1 || userZoom.value.x !== 0 || userZoom.value.y !== 0);
 const crossArm = computed(() => 10 / scale.value);
 defineExpose({ showAll });
 </script>
