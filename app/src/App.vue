@@ -2,6 +2,7 @@
 import { onMounted, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import AppHeader from './components/shell/AppHeader.vue';
+import HelpPanel from './components/help/HelpPanel.vue';
 import KeySheet from './components/shell/KeySheet.vue';
 import NoticeBar from './components/shell/NoticeBar.vue';
 import { useDroppedFile } from './composables/useDroppedFile.ts';
@@ -30,6 +31,7 @@ const { message, dismiss } = useDroppedFile();
       </main>
     </div>
     <KeySheet />
+    <HelpPanel />
   </BApp>
 </template>
 

@@ -69,6 +69,8 @@ export function useFiles(): {
         if (files.length === 0) return 'There is nothing to cut yet: place some artwork first.';
         if (files.length === 1) saveFile(`${base()}-${files[0]!.name}`, files[0]!.content);
         else saveZip(`${base()}.zip`, files);
+        // Whoever has cut files knows the way.
+        settings.guiding = false;
         return files.length === 1
           ? `Written: ${base()}-${files[0]!.name}`
           : `Written: ${base()}.zip with ${files.length} files`;

@@ -13,6 +13,7 @@ export const router = createRouter({
       component: () => import('../views/GlossaryView.vue'),
       meta: { title: 'Glossary' },
     },
+    { path: '/about', name: 'about', component: () => import('../views/AboutView.vue'), meta: { title: 'About' } },
     { path: '/my-way', name: 'my-way', component: () => import('../views/MyWayView.vue'), meta: { title: 'My way' } },
     {
       path: `/project/:id/:stop(${STOPS.join('|')})`,

@@ -30,6 +30,8 @@ export const useSettings = defineStore('settings', () => {
   );
   const paper = useLocalStorage<'a4' | 'letter'>('mivet-paper', 'a4');
   const theme = useLocalStorage<'light' | 'dim' | 'system'>('mivet-theme', 'light');
+  /** Whether a newcomer is led through the first job by its slips. */
+  const guiding = useLocalStorage<boolean>('mivet-guiding', true);
   const boardId = useLocalStorage<string>('mivet-board', 'square');
   const split = useLocalStorage<number>('mivet-split', 0.42);
   /** Limits of the findings that the person changed; replaced whole. */
@@ -76,6 +78,7 @@ export const useSettings = defineStore('settings', () => {
   });
   return {
     own,
+    guiding,
     unit,
     measured,
     inches,

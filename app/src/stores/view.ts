@@ -48,6 +48,10 @@ export const useView = defineStore('view', () => {
   /** What is tried out, while it is. */
   const trial = shallowRef<ShownTrial | null>(null);
   const showKeys = ref(false);
+  /** Help at the place where one is. */
+  const showHelp = ref(false);
+  /** Where the tour of the demo stands; null while there is none. */
+  const tourAt = ref<number | null>(null);
   /** What is large at Cut: the loads, how the films lie on each other, or what the cutter does. */
   const cutShows = ref<'loads' | 'stack' | 'cutter'>('loads');
   /** The names of the job, all at once, in place of the two views. */
@@ -66,6 +70,8 @@ export const useView = defineStore('view', () => {
     asked,
     highlighted,
     showKeys,
+    showHelp,
+    tourAt,
     showNames,
     cutShows,
   };

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute } from 'vue-router';
 import StopStrip from '../components/shell/StopStrip.vue';
+import GuideNote from '../components/help/GuideNote.vue';
 import ProjectFailure from '../components/shell/ProjectFailure.vue';
 import TwinStage from '../components/stage/TwinStage.vue';
 import type { Stop } from '../composables/stops.ts';
@@ -90,6 +91,7 @@ onBeforeRouteLeave(async () => {
       </div>
       <aside class="slip" :aria-label="`${String(route.params['stop'])} slip`">
         <ProjectFailure />
+        <GuideNote :stop="stop" />
         <component :is="SLIPS[stop]" :key="stop" />
       </aside>
     </div>

@@ -13,6 +13,7 @@ import ProjectCard from '../components/projects/ProjectCard.vue';
 import UnreadableList from '../components/shell/UnreadableList.vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
 import { useGrowingList } from '../composables/useGrowingList.ts';
+import { useTour } from '../components/help/useTour.ts';
 import { useNewProject } from '../composables/useNewProject.ts';
 import { bringInDemo } from '../demo/offer-demo.ts';
 import { useLibrary } from '../stores/library.ts';
@@ -21,7 +22,9 @@ import { useSettings } from '../stores/settings.ts';
 const library = useLibrary();
 const settings = useSettings();
 const { start } = useNewProject();
+const { begin } = useTour();
 const choosing = ref(false);
+const newName = ref('');
 const search = ref('');
 const shown = computed(() => {
   const wanted = search.value.trim().toLowerCase();
@@ -47,7 +50,7 @@ const fresh = (kind: BlankKind): Promise<void> =>
       stations: KINDS_OF_BLANK[kind].byStations ? [1, 2, 3].map(() => newStation(crypto.randomUUID())) : [],
     },
     null,
-    'New project',
+    newName.value.trim() || `New ${KINDS_OF_BLANK[kind].label.toLowerCase()}`,
   );
 
 /** What opening a project will need is fetched while the list is being looked at. */
@@ -105,7 +108,20 @@ async function duplicate(project: Project): Promise<void> {
       class="start"
       aria-label="Start a project"
     >
-      <h2>What do you have in your hand?</h2>
+      <div class="d-flex flex-wrap align-items-center justify-content-between gap-2 mb-3">
+        <h2 class="mb-0">What do you have in your hand?</h2>
+        <div class="d-flex flex-wrap align-items-center gap-2">
+          <label for="new-name" class="quiet">Name of the project</label>
+          <BFormInput
+            id="new-name"
+            v-model="newName"
+            size="sm"
+            class="search"
+            maxlength="200"
+            placeholder="For instance Tansy’s mug"
+          />
+        </div>
+      </div>
       <template v-if="library.shelf.length > 0">
         <div class="d-flex flex-wrap align-items-center justify-content-between gap-2 mb-2">
           <p class="quiet mb-0">From your shelf</p>
@@ -126,7 +142,7 @@ async function duplicate(project: Project): Promise<void> {
             :key="entry.blank.id"
             :entry="entry"
             :unit="settings.unit"
-            @use="start(entry.blank, entry.blank.id)"
+            @use="start(entry.blank, entry.blank.id, newName.trim() || undefined)"
           />
         </div>
         <p v-if="library.shelf.length > onShelf.length" class="mt-3 mb-0">
@@ -146,7 +162,8 @@ async function duplicate(project: Project): Promise<void> {
       </div>
       <p v-if="library.projects.length === 0" class="quiet mt-4">
         Only looking?
-        <BButton variant="link" @click="bringInDemo()"> Load the rowing club’s shelf and projects </BButton>
+        <BButton variant="link" @click="begin()">Tour of the demo, five stops</BButton> or
+        <BButton variant="link" @click="bringInDemo()">load the rowing club’s shelf and projects</BButton>
       </p>
     </section>
 

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { STOPS, type Stop } from '../../composables/stops.ts';
-import { useViewModel } from '../../stores/view-model.ts';
+import type { Stop } from '../../composables/stops.ts';
+import { useStopStates } from '../../composables/useStopStates.ts';
 import { useProject } from '../../stores/project.ts';
 import TapeTicks from './TapeTicks.vue';
 
 defineProps<{ current: Stop }>();
 const project = useProject();
-const store = useViewModel();
 const LABELS: Record<Stop, string> = {
   measure: 'Measure',
   flat: 'Flat',
@@ -18,46 +17,14 @@ const LABELS: Record<Stop, string> = {
   log: 'Log',
 };
 
-interface StopState {
-  readonly stop: Stop;
-  readonly label: string;
-  readonly ready: boolean;
-  readonly count: number;
-  readonly words: string;
-}
-
-const stops = computed((): StopState[] => {
-  const doc = project.doc;
-  const viewModel = store.viewModel;
-  const fine = viewModel?.ok === true && viewModel.unjudged === null;
-  const doubts = viewModel?.doubts.length ?? 0;
-  const steps = fine ? viewModel.steps.length : 0;
-  const done = doc?.bench.doneSteps.length ?? 0;
-  const open = store.open.length;
-  const state = (stop: Stop): Pick<StopState, 'ready' | 'count'> => {
-    switch (stop) {
-      case 'measure':
-        return { ready: viewModel?.ok === true && doubts === 0, count: doubts };
-      case 'flat':
-        return { ready: viewModel?.ok === true, count: 0 };
-      case 'artwork':
-        return { ready: (doc?.items.length ?? 0) > 0, count: 0 };
-      case 'proof':
-        return { ready: fine && (doc?.items.length ?? 0) > 0 && open === 0 && store.current, count: open };
-      case 'cut':
-        return { ready: false, count: fine ? viewModel.sheet.plan.tooLarge.length : 0 };
-      case 'bench':
-        return { ready: steps > 0 && done >= steps, count: 0 };
-      case 'log':
-        return { ready: (doc?.log.length ?? 0) > 0, count: 0 };
-    }
-  };
-  return STOPS.map((stop) => {
-    const s = state(stop);
-    const words = s.count > 0 ? `${s.count} to look at` : s.ready ? 'ready' : 'not done yet';
-    return { stop, label: LABELS[stop], ...s, words };
-  });
-});
+const states = useStopStates();
+const stops = computed(() =>
+  states.value.map((s) => ({
+    ...s,
+    label: LABELS[s.stop],
+    words: s.count > 0 ? `${s.count} to look at` : s.ready ? 'ready' : 'not done yet',
+  })),
+);
 </script>
 
 <template>
