@@ -108,7 +108,16 @@ describe('useItemDrag', () => {
     const drag = start();
     drag.move({ azimuth: 0.13, slant: 62 }, false);
     expect(placement()).toMatchObject({ facing: 'front', mm: 12 });
-    expect(useView().guides).toMatchObject({ down: '52.0 mm below the rim edge', round: 'at the front' });
+    expect(useView().guides).toMatchObject({
+      round: 'at the front',
+      // Its top is at 52 mm, its foot at 62 of 90; the other one, 10 high about 70, begins 2 rad round: 80 − 20 mm.
+      gaps: [
+        { way: 'up', text: '52.0 mm' },
+        { way: 'down', text: '28.0 mm' },
+        { way: 'left', text: '115.7 mm' },
+        { way: 'right', text: '115.7 mm' },
+      ],
+    });
     drag.move({ azimuth: 0.6, slant: 62 }, false);
     expect(placement()).toMatchObject({ facing: 'angle' });
     expect(placement().angleDeg).toBeCloseTo((0.5 * 180) / Math.PI, 9);

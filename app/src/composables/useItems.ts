@@ -8,7 +8,7 @@ import {
   radiusOnSide,
   replaceItem,
   type ArtworkItem,
-  togetherWith,
+  allTogether,
   type MaskOpens,
   type MotifId,
   type Placement,
@@ -151,7 +151,7 @@ export function useItems(): {
     project.edit(
       'Nudge',
       (p) =>
-        togetherWith(p.items, item).reduce(
+        allTogether(p.items, view.selection).reduce(
           (now, one) => ({
             ...now,
             items: replaceItem(now.items, moveItem(one, (rightMm / girth) * 360, downMm, hand)),
@@ -199,7 +199,12 @@ export function useItems(): {
       const item = selected();
       if (!item || !project.doc) return;
       // A drawing goes with all its colours; one of them alone is left off in its own editor.
-      const gone = new Set([item.id, ...matesOf(project.doc.items, item).map((mate) => mate.id)]);
+      const { items } = project.doc;
+      const gone = new Set(
+        items
+          .filter(({ id }) => view.selection.has(id))
+          .flatMap((one) => [one.id, ...matesOf(items, one).map((mate) => mate.id)]),
+      );
       project.edit('Delete', (p) => ({ ...p, items: p.items.filter((i) => !gone.has(i.id)) }));
       view.selectedId = null;
     },

@@ -244,7 +244,14 @@ describe('a backup', () => {
     db.close();
     const settings = useSettings();
     settings.limits = { tinyPiece: 3 };
-    settings.own = { unit: 'in', inches: 'decimals', theme: 'dim', boardId: 'wide', tapeId: 'demo-tape', rates: { hour: 21 } };
+    settings.own = {
+      unit: 'in',
+      inches: 'decimals',
+      theme: 'dim',
+      boardId: 'wide',
+      tapeId: 'demo-tape',
+      rates: { hour: 21 },
+    };
   }
 
   it('holds everything, and brings all of it back as it was, record by record', async () => {
@@ -256,7 +263,14 @@ describe('a backup', () => {
       unreadable: [
         { store: 'projects', id: 'broken', name: 'From tomorrow', why: expect.stringMatching(/newer Mivet/) },
       ],
-      settings: { unit: 'in', inches: 'decimals', theme: 'dim', boardId: 'wide', tapeId: 'demo-tape', rates: { hour: 21 } },
+      settings: {
+        unit: 'in',
+        inches: 'decimals',
+        theme: 'dim',
+        boardId: 'wide',
+        tapeId: 'demo-tape',
+        rates: { hour: 21 },
+      },
       limits: { tinyPiece: 3 },
     });
     const read = await openBackup(await packBackup(before));

@@ -1,6 +1,6 @@
-import type { Asked, Place, SnapBox, TrialOutcome } from '@mivet/core';
+import type { Asked, Gap, Place, SnapBox, TrialOutcome } from '@mivet/core';
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 
 /** A spot on the side that the pointer is over. */
 export interface Spot {
@@ -8,12 +8,14 @@ export interface Spot {
   readonly slant: number;
 }
 
-/** Lines that hold a dragged item, and how far it is from the rim and from the front, in words. */
+/** Lines that hold a dragged item, how far it is from the front, and from what is about it, in words. */
 export interface DragGuides {
   readonly lines: readonly { readonly axis: 'round' | 'down'; readonly at: number; readonly text: string }[];
   readonly box: SnapBox;
-  readonly down: string;
   readonly round: string;
+  readonly gaps: readonly (Pick<Gap, 'way' | 'ends'> & { readonly text: string })[];
+  /** What is free about it, itself included. */
+  readonly room: string;
 }
 
 /** What is tried out on Proof, as both pictures show it. */
@@ -29,6 +31,31 @@ export interface ShownTrial {
 /** Selection and view, shared by both pictures of the blank. */
 export const useView = defineStore('view', () => {
   const selectedId = ref<string | null>(null);
+  /** What is selected besides: it moves along and is deleted along. */
+  const also = shallowRef<ReadonlySet<string>>(new Set());
+  const selection = computed<ReadonlySet<string>>(
+    () => new Set(selectedId.value === null ? [] : [selectedId.value, ...also.value]),
+  );
+  // Another one by itself.
+  watch(selectedId, () => (also.value = new Set()), { flush: 'sync' });
+
+  /** Selects one; with `adding`, besides what is selected, or no longer. */
+  function select(id: string | null, adding = false): void {
+    if (!adding || id === null || selectedId.value === null) {
+      selectedId.value = id;
+      return;
+    }
+    const rest = new Set(also.value);
+    if (id === selectedId.value) {
+      // The next one takes its place.
+      const [next, ...others] = rest;
+      selectedId.value = next ?? null;
+      also.value = new Set(others);
+    } else {
+      if (!rest.delete(id)) rest.add(id);
+      also.value = rest;
+    }
+  }
   const spot = shallowRef<Spot | null>(null);
   /** Azimuth that faces the viewer, rad. */
   const facing = ref(0);
@@ -60,6 +87,9 @@ export const useView = defineStore('view', () => {
     guides,
     trial,
     selectedId,
+    also,
+    selection,
+    select,
     spot,
     facing,
     showSeam,

@@ -30,6 +30,14 @@ export function togetherWith(items: readonly ArtworkItem[], item: ArtworkItem): 
   return [item, ...items.filter((i) => i.id !== item.id && i.keepTogether === item.keepTogether)];
 }
 
+/** All of several items, with what each is kept together with; in the order of the project, none twice. */
+export function allTogether(items: readonly ArtworkItem[], ids: ReadonlySet<string>): ArtworkItem[] {
+  const all = new Set(
+    items.filter(({ id }) => ids.has(id)).flatMap((item) => togetherWith(items, item).map(({ id }) => id)),
+  );
+  return items.filter(({ id }) => all.has(id));
+}
+
 /**
  * Keeps two items together from now on, with all that either is kept together with already: they move as one, and what is
  * of one film is fused.

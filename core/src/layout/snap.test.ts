@@ -54,16 +54,41 @@ describe('snapTo', () => {
     expect([beside.azimuth, beside.slant]).toEqual([expect.closeTo(2 + 14 / 40, 12), 49]);
   });
 
+  it('knows the thirds of the side, and what is half-way between two things', () => {
+    const name = ({ held }: ReturnType<typeof rest>, axis: 'round' | 'down'): string | undefined =>
+      held.find(({ line }) => line.axis === axis)?.line.name;
+    // A third of 90 mm from the top, two thirds.
+    expect([rest(box({ slant: 30.8 })).slant, name(rest(box({ slant: 30.8 })), 'down')]).toEqual([30, 'upper third']);
+    expect([rest(box({ slant: 59.4 })).slant, name(rest(box({ slant: 59.4 })), 'down')]).toEqual([60, 'lower third']);
+    // Edges at 1 + 10/40 and 2.4 − 4/40 rad: half-way is 1.775.
+    const oar = { ...box({ azimuth: 2.4, slant: 20, widthMm: 8, heightMm: 6 }), name: 'the oar', allRound: false };
+    const star = { ...box({ azimuth: 1, slant: 20, heightMm: 6 }), name: 'the star', allRound: false };
+    const between = rest(box({ azimuth: 1.775 + 0.7 / 40, slant: 71 }), 2, [oar, star]);
+    expect([between.azimuth, name(between, 'round')]).toEqual([expect.closeTo(1.775, 12), 'same distance to the star and the oar']); // prettier-ignore
+    // From the star's foot at 23 to the base line at 85 it is half-way at 54.
+    const low = rest(box({ azimuth: -2, slant: 54.5 }), 2, [star]);
+    expect([low.slant, name(low, 'down')]).toEqual([54, 'same distance to the star and the base line']);
+    // The back is half-way from 2 round to −2, unless a handle is there.
+    const ends = [
+      { ...star, azimuth: 2 },
+      { ...star, azimuth: -2 },
+    ];
+    const back = box({ azimuth: Math.PI - 0.02, slant: 71 });
+    const bare = { ...mug, hasHandle: false, glance: null };
+    expect(snapTo(back, snapLines(bare, ends), bare, 2).held.map(({ line }) => Math.abs(line.at))).toEqual([expect.closeTo(Math.PI, 9)]); // prettier-ignore
+    expect(rest(back, 2, ends).held).toEqual([]);
+  });
+
   it('prefers a line of the blank to one of another item, and finds no sides on a band all round', () => {
-    const band = { ...box({ azimuth: 0.01, slant: 60 }), name: 'the wave', allRound: true };
-    const star = { ...box({ azimuth: 0.02, slant: 60 }), name: 'the star', allRound: false };
+    const band = { ...box({ azimuth: 0.01, slant: 64 }), name: 'the wave', allRound: true };
+    const star = { ...box({ azimuth: 0.02, slant: 64 }), name: 'the star', allRound: false };
     // 1 mm from the front, 0.2 mm from the star's middle.
-    const near = box({ azimuth: 1 / 40, slant: 61 });
+    const near = box({ azimuth: 1 / 40, slant: 65 });
     expect(rest(near, 2, [star]).held.map(({ line }) => line.name)).toEqual([
       'opposite the handle',
       'middle of the star',
     ]);
-    expect(rest(box({ azimuth: 0.51 + 0.005, slant: 61 }), 2, [band]).held.map(({ line }) => line.name)).toEqual(['middle of the wave']); // prettier-ignore
+    expect(rest(box({ azimuth: 0.51 + 0.005, slant: 65 }), 2, [band]).held.map(({ line }) => line.name)).toEqual(['middle of the wave']); // prettier-ignore
   });
 
   it('never moves by more than its reach, and not at all when nothing is near', () => {

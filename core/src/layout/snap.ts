@@ -1,5 +1,5 @@
 import { type Hand } from '../model/job.ts';
-import { nearFront } from '../numeric/angle.ts';
+import { nearFront, TURN } from '../numeric/angle.ts';
 import { EPSILON_MM } from '../numeric/tolerances.ts';
 import { azimuthOfFacing } from './place.ts';
 
@@ -84,6 +84,8 @@ export function snapLines(side: SnapSide, others: readonly SnapOther[]): SnapLin
     ...(side.rim > 0 ? [down(side.rim, ['top'], 'rim line')] : []),
     down(0, ['top'], side.closed ? 'rim edge' : 'upper edge'),
     down(side.side / 2, ['middle'], side.closed ? 'middle of the band' : 'middle'),
+    down(side.side / 3, ['middle'], 'upper third'),
+    down((2 * side.side) / 3, ['middle'], 'lower third'),
     ...(side.base > 0 ? [down(side.side - side.base, ['bottom'], 'base line')] : []),
     down(side.side, ['bottom'], side.closed ? 'base edge' : 'lower edge'),
     {
@@ -117,7 +119,29 @@ export function snapLines(side: SnapSide, others: readonly SnapOther[]): SnapLin
       );
     lines.push(...own.map((line) => ({ ...line, lesser: true })));
   }
-  return lines;
+  return [...lines, ...betweenLines(side, others)];
+}
+
+/** Half-way between two things, or between one and the zone above or below it: as far from the one as from the other. */
+function betweenLines(
+  { side, rim, base, closed, hasHandle, radiusAt }: SnapSide,
+  others: readonly SnapOther[],
+): SnapLine[] {
+  const line = (axis: SnapLine['axis'], at: number, a: string, b: string): SnapLine => ({ axis, at, parts: ['middle'], name: `same distance to ${a} and ${b}`, lesser: true }); // prettier-ignore
+  const levels = others.flatMap(({ name, slant, heightMm }) => [
+    line('down', (rim + slant - heightMm / 2) / 2, 'the rim line', name),
+    line('down', (side - base + slant + heightMm / 2) / 2, name, 'the base line'),
+  ]);
+  const half = ({ widthMm, slant }: SnapOther): number => widthMm / 2 / radiusAt(slant);
+  const row = others.filter((o) => !o.allRound).sort((a, b) => a.azimuth - b.azimuth);
+  const pairs = row.slice(1).map((b, i) => [row[i]!, b, b.azimuth] as const);
+  // Without a handle in the way the last and the first are neighbours too.
+  const first = row[0];
+  if (closed && !hasHandle && first && row.length > 1) pairs.push([row.at(-1)!, first, first.azimuth + TURN]);
+  return [
+    ...levels,
+    ...pairs.map(([a, b, at]) => line('round', nearFront((a.azimuth + half(a) + at - half(b)) / 2), a.name, b.name)),
+  ];
 }
 
 /**

@@ -16,6 +16,7 @@ import MotifPicker from './MotifPicker.vue';
 import ItemEditor from './ItemEditor.vue';
 import SeamFields from '../flat/SeamFields.vue';
 import NameSlip from './NameSlip.vue';
+import SeveralSelected from './SeveralSelected.vue';
 import ItemList from './ItemList.vue';
 import ProcessFields from './ProcessFields.vue';
 
@@ -124,6 +125,7 @@ async function keepFont(font: OwnFont): Promise<void> {
     :list="project.doc!.names"
     @done="view.showNames = false"
   />
+  <SeveralSelected v-else-if="selected && view.also.size > 0" />
   <ItemEditor v-else-if="selected" :key="selected.id" :item="selected" @done="view.selectedId = null" />
   <div v-else>
     <h2>Artwork</h2>
@@ -139,9 +141,24 @@ async function keepFont(font: OwnFont): Promise<void> {
       <form class="mt-3" @submit.prevent="place">
         <label class="quiet" for="new-words">Words or a name</label>
         <div class="d-flex gap-2 mt-1">
-          <BFormInput id="new-words" v-model="words" maxlength="500" autocomplete="off" />
-          <BButton variant="primary" class="text-nowrap" type="submit" :disabled="!words.trim()">Place it</BButton>
+          <BFormTextarea
+            id="new-words"
+            v-model="words"
+            class="new-words"
+            :rows="Math.min(5, words.split('\n').length)"
+            no-resize
+            maxlength="500"
+            autocomplete="off"
+            aria-describedby="new-words-lines"
+            @keydown.enter.exact.prevent="place"
+          />
+          <BButton variant="primary" class="text-nowrap align-self-start" type="submit" :disabled="!words.trim()">
+            Place it
+          </BButton>
         </div>
+        <p id="new-words-lines" class="quiet small mt-1 mb-0" :class="{ 'visually-hidden': !words.trim() }">
+          Shift+Enter begins another line.
+        </p>
       </form>
       <label class="btn btn-sm btn-outline-primary mt-3 mb-0" :class="{ disabled: incoming.busy }">
         {{ incoming.busy ? 'Reading it…' : 'Import a drawing, picture or font' }}

@@ -12,7 +12,9 @@ const chosen = computed(() => props.films.find((f) => f.id === props.value));
     <div class="row-line plain">
       <span>Film</span
       ><span
-        >{{ chosen?.name }}<span class="quiet">, {{ chosen?.finish }}</span></span
+        ><template v-if="chosen"
+          >{{ chosen.name }}<span class="quiet">, {{ chosen.finish }}</span></template
+        ><span v-else class="quiet">several</span></span
       >
     </div>
     <div class="swatches" role="radiogroup" aria-label="Film">

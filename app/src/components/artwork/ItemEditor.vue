@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { ArtworkItem, Running } from '@mivet/core';
-import { formatLength, keepTogether, letGo } from '@mivet/core';
+import { formatLength, keepTogether, letGo, roomAround } from '@mivet/core';
 import { computed, useId } from 'vue';
+import { othersOf, roomWords, sideOf } from '../../composables/item-room.ts';
 import { itemTitle } from '../../composables/item-title.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useItemSize } from '../../composables/useItemSize.ts';
@@ -28,6 +29,15 @@ const id = useId();
 
 const placed = computed(() => viewModel.shape?.items.find((i) => i.itemId === props.item.id) ?? null);
 const pieces = computed(() => viewModel.shape?.pieces.filter((p) => p.itemIds.includes(props.item.id)) ?? []);
+/** What is free about it, itself included; a band that runs round has all there is. */
+const room = computed(() => {
+  const { shape } = viewModel;
+  const doc = project.doc!;
+  if (!shape || !placed.value || props.item.repeat.mode !== 'once') return null;
+  const side = sideOf(doc.blank, doc.hand, shape, settings.judgedBy);
+  const gaps = roomAround(placed.value, othersOf(doc.items, shape, new Set([props.item.id])), side);
+  return roomWords(placed.value, gaps, side, settings.unit);
+});
 const title = computed(() => itemTitle(props.item));
 const findings = computed(() => viewModel.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
 /** Whether there is a way round it to run along. */
@@ -77,6 +87,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
         {{ formatLength(placed.cutMm?.width ?? 0, settings.unit) }} ×
         {{ formatLength(placed.cutMm?.height ?? 0, settings.unit) }}</template
       >
+      <span v-if="room">, {{ room }}</span>
       <RouterLink
         v-if="findings > 0"
         class="ms-2"

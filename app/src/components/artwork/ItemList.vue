@@ -1,16 +1,24 @@
 <script setup lang="ts">
-import type { ArtworkItem } from '@mivet/core';
+import type { ArtworkItem, PieceViewModel } from '@mivet/core';
 import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import { useView } from '../../stores/view.ts';
 import { itemTitle } from '../../composables/item-title.ts';
+import ItemThumbnail from './ItemThumbnail.vue';
 
 /** The film stack as a list: what is listed first lies next to the blank. */
 const project = useProject();
 const view = useView();
 const items = useItems();
 const films = computed(() => new Map(project.doc!.films.map((f) => [f.id, f])));
+const viewModel = useViewModel();
+/** Of copies one stands for all. */
+function piecesOf({ id, repeat }: ArtworkItem): readonly PieceViewModel[] {
+  const own = viewModel.shape?.pieces.filter((p) => !p.spare && p.itemIds.includes(id)) ?? [];
+  return repeat.mode === 'once' ? own : own.slice(0, 1);
+}
 const listed = computed(() => [...project.doc!.items].reverse());
 
 function nameOf(item: ArtworkItem): string {
@@ -30,8 +38,12 @@ function howOften(item: ArtworkItem): string {
     <h3>Film stack, topmost first</h3>
     <ul>
       <li v-for="item in listed" :key="item.id">
-        <BButton variant="bare" class="pick" @click="view.selectedId = item.id">
-          <span class="chip" :style="{ background: films.get(item.film)?.colour }" />
+        <BButton
+          variant="bare"
+          class="pick"
+          @click="view.select(item.id, $event.shiftKey || $event.ctrlKey || $event.metaKey)"
+        >
+          <ItemThumbnail :pieces="piecesOf(item)" :film="films.get(item.film)" :films="project.doc!.films" />
           <span class="name"
             >{{ nameOf(item) }}<span class="quiet">{{ howOften(item) }}</span></span
           >
@@ -89,12 +101,6 @@ li {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.chip {
-  flex: none;
-  width: 14px;
-  height: 14px;
-  border: 1px solid color-mix(in srgb, var(--ink) 30%, transparent);
 }
 .order {
   border: 0;

@@ -15,14 +15,18 @@ const props = defineProps<{
   films: readonly Film[];
   zones: DrawnZones;
   facing: number;
-  selectedId: string | null;
+  selection: ReadonlySet<string>;
   asked: Asked | null;
   spot: Spot | null;
   highlighted: Place | null;
   trial?: ShownTrial | null;
   dim: boolean;
 }>();
-const emit = defineEmits<{ turn: [azimuth: number]; spot: [spot: Spot | null]; select: [itemId: string | null] }>();
+const emit = defineEmits<{
+  turn: [azimuth: number];
+  spot: [spot: Spot | null];
+  select: [itemId: string | null, adding: boolean];
+}>();
 
 const holder = ref<HTMLElement | null>(null);
 const canvas = ref<HTMLCanvasElement | null>(null);
@@ -117,7 +121,7 @@ watch(
   },
 );
 watch(
-  () => [props.viewModel, props.zones, props.selectedId, props.highlighted, props.films, props.trial] as const,
+  () => [props.viewModel, props.zones, props.selection, props.highlighted, props.films, props.trial] as const,
   paint,
 );
 watch(
@@ -159,7 +163,7 @@ function up(event: PointerEvent): void {
   if (grabbed && !grabbed.moved) {
     const spot = scene?.pick(event.offsetX, event.offsetY);
     const hit = spot ? props.viewModel?.pieces.findLast((p) => covers(p.rings, spot)) : undefined;
-    emit('select', hit?.itemIds[0] ?? null);
+    emit('select', hit?.itemIds[0] ?? null, event.shiftKey || event.ctrlKey || event.metaKey);
   }
   grabbed = null;
 }

@@ -4,7 +4,7 @@ import type { Development } from '@mivet/core';
 import { computed } from 'vue';
 import type { DragGuides } from '../../stores/view.ts';
 
-/** What holds a dragged item, and how far it is from the rim and from the front. */
+/** What holds a dragged item, and how far it is from what is about it. */
 const props = defineProps<{ guides: DragGuides; surface: Development; scale: number; side: number }>();
 
 const at = (azimuth: number, slant: number): string => {
@@ -25,34 +25,36 @@ const lines = computed(() =>
     };
   }),
 );
-/** Below the item, or above it where there is no room below: what holds it, and where it is. */
-const said = computed(() => {
-  const { box, down, round } = props.guides;
-  const line = 15 / props.scale;
-  const low = box.slant + box.heightMm / 2 + 2.2 * line > props.side;
-  const azimuth = nearFront(box.azimuth);
-  const p = props.surface.forward(azimuth, low ? box.slant - box.heightMm / 2 : box.slant + box.heightMm / 2);
-  const held = lines.value.map(({ text }) => text);
-  const rows = [`${down}, ${round}`, ...held];
-  const y = -p.y + (low ? -line * (rows.length - 0.4) : 1.2 * line);
-  return rows.map((text, i) => ({ text, x: p.x, y: y + i * line, held: i > 0 }));
-});
+/** From the item to what is nearest on each side of it, with how far that is. */
+const gaps = computed(() =>
+  props.guides.gaps.map(({ way, ends: [a, b], text }) => {
+    const [p, q] = [props.surface.forward(a.azimuth, a.slant), props.surface.forward(b.azimuth, b.slant)];
+    const flat = way === 'left' || way === 'right';
+    return {
+      text,
+      data: flat ? level(a.azimuth, b.azimuth, a.slant) : `M${at(a.azimuth, a.slant)}L${at(b.azimuth, b.slant)}`,
+      x: (p.x + q.x) / 2 + (flat ? 0 : 6 / props.scale),
+      y: -(p.y + q.y) / 2 - (flat ? 6 / props.scale : 0),
+      anchor: flat ? 'middle' : 'start',
+    } as const;
+  }),
+);
 </script>
 
 <template>
   <g class="guides dims" aria-live="off">
+    <path v-for="(g, i) in gaps" :key="`g${i}`" :d="g.data" class="gap" />
     <path v-for="(l, i) in lines" :key="i" :d="l.data" />
     <text
-      v-for="(row, i) in said"
-      :key="i"
-      :x="row.x"
-      :y="row.y"
-      :font-size="14 / scale"
+      v-for="(g, i) in gaps"
+      :key="`t${i}`"
+      :x="g.x"
+      :y="g.y"
+      :font-size="12.5 / scale"
       :stroke-width="4 / scale"
-      :class="{ held: row.held }"
-      text-anchor="middle"
+      :text-anchor="g.anchor"
     >
-      {{ row.text }}
+      {{ g.text }}
     </text>
   </g>
 </template>
@@ -67,14 +69,15 @@ path {
   stroke-width: 1.6;
   vector-effect: non-scaling-stroke;
 }
+path.gap {
+  stroke: var(--on-sheet-2);
+  stroke-width: 1;
+  stroke-dasharray: 3 3;
+}
 text {
   fill: var(--on-sheet);
   paint-order: stroke;
   stroke: var(--sheet);
   stroke-linejoin: round;
-}
-text.held {
-  fill: #0c6764;
-  font-weight: 600;
 }
 </style>

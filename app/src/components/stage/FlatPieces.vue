@@ -1,22 +1,42 @@
 <script setup lang="ts">
 import { useFilmColours } from '../../composables/useFilmColours.ts';
 import type { Film, PieceViewModel } from '@mivet/core';
+import { computed } from 'vue';
 
 /** The pieces of film on the flat, apart from the rest: nothing else that moves makes them be drawn again. */
 const props = defineProps<{
   pieces: readonly PieceViewModel[];
   films: readonly Film[];
-  selectedId: string | null;
+  selection: ReadonlySet<string>;
   editable: boolean;
   /** Whether what is selected is being dragged: it is held already. */
   dragging: boolean;
 }>();
 const emit = defineEmits<{ press: [event: PointerEvent, itemId: string | null] }>();
 const colours = useFilmColours(() => props.films);
-const isSelected = (piece: PieceViewModel): boolean => piece.itemIds.includes(props.selectedId ?? '');
+const isSelected = (piece: PieceViewModel): boolean => piece.itemIds.some((id) => props.selection.has(id));
+/** All that a piece encloses, counters and gaps too: a drag may begin in any of it. Below every piece, so that what lies in a gap comes first. */
+const enclosed = computed(() =>
+  props.editable && !props.dragging
+    ? props.pieces.flatMap((piece) => {
+        const rings = piece.data.split(/(?=M)/);
+        return rings.length > 1
+          ? rings.map((data, i) => ({ key: `${piece.id}-${i}`, data, item: piece.itemIds[0] }))
+          : [];
+      })
+    : [],
+);
 </script>
 
 <template>
+  <path
+    v-for="e in enclosed"
+    :key="e.key"
+    :d="e.data"
+    :data-item="e.item"
+    class="enclosed"
+    @pointerdown="emit('press', $event, e.item ?? null)"
+  />
   <g
     v-for="piece in pieces"
     :key="piece.id"
@@ -53,6 +73,10 @@ path {
   stroke: transparent;
   stroke-width: 14;
   pointer-events: stroke;
+}
+.enclosed {
+  fill: transparent;
+  cursor: move;
 }
 .halo {
   fill: none;

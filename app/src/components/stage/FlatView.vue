@@ -17,7 +17,7 @@ const props = defineProps<{
   films: readonly Film[];
   zones: DrawnZones;
   unit: Units;
-  selectedId: string | null;
+  selection: ReadonlySet<string>;
   spot: Spot | null;
   highlighted: Place | null;
   guides: DragGuides | null;
@@ -27,7 +27,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{
   spot: [spot: Spot | null];
-  select: [itemId: string | null];
+  select: [itemId: string | null, adding: boolean];
   dragStart: [itemId: string, at: Spot];
   dragMove: [at: Spot, free: boolean];
   dragEnd: [];
@@ -125,11 +125,17 @@ function spotOf(event: PointerEvent): Spot | null {
 }
 
 let dragging = false;
+/** Held with others: pressed without being moved, it is selected by itself. */
+let among: string | null = null;
 /** Whether what is held has begun to move. */
 const moving = ref(false);
 function pointerDown(event: PointerEvent, itemId: string | null): void {
   if (event.button !== 0) return;
-  emit('select', itemId);
+  const adding = event.shiftKey || event.ctrlKey || event.metaKey;
+  // What is selected with others is held with them.
+  if (adding || !itemId || !props.selection.has(itemId)) emit('select', itemId, adding);
+  if (adding) return;
+  among = itemId && props.selection.size > 1 && props.selection.has(itemId) ? itemId : null;
   const at = spotOf(event);
   if (!itemId || !props.editable || !at) return;
   dragging = true;
@@ -150,6 +156,8 @@ function pointerMove(event: PointerEvent): void {
 }
 function pointerUp(): void {
   if (dragging) emit('dragEnd');
+  if (among && !moving.value) emit('select', among, false);
+  among = null;
   dragging = moving.value = false;
 }
 
@@ -167,7 +175,7 @@ defineExpose({ showAll });
     @pointerup="pointerUp"
     @pointercancel="pointerUp"
     @pointerleave="emit('spot', null)"
-    @pointerdown="($event.target as Element).closest('[data-item]') ? null : emit('select', null)"
+    @pointerdown="($event.target as Element).closest('[data-item]') ? null : emit('select', null, false)"
   >
     <defs>
       <pattern
@@ -206,7 +214,7 @@ defineExpose({ showAll });
       <FlatPieces
         :pieces="onWrap"
         :films="films"
-        :selected-id="selectedId"
+        :selection="selection"
         :editable="editable"
         :dragging="moving"
         @press="pointerDown"
@@ -239,6 +247,11 @@ defineExpose({ showAll });
       </g>
     </g>
   </svg>
+  <p v-if="guides" class="said dims" aria-live="off">
+    <span>{{ guides.round }}</span>
+    <span v-for="held in guides.lines" :key="held.text" class="held">{{ held.text }}</span>
+    <span>{{ guides.room }}</span>
+  </p>
   <BButton v-if="zoomed" variant="outline-primary" size="sm" class="all" @click="showAll">Show all</BButton>
 </template>
 
@@ -315,6 +328,21 @@ defineExpose({ showAll });
   paint-order: stroke;
   stroke: var(--paper);
   stroke-width: 0;
+}
+/* Always in one place, so that it hides nothing and can be read while the hand moves. */
+.said {
+  position: absolute;
+  inset: auto 1rem 0.9rem;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: center;
+  gap: 0.1rem 1.2rem;
+  pointer-events: none;
+}
+.said .held {
+  color: var(--teal);
+  font-weight: 600;
 }
 .all {
   position: absolute;

@@ -93,7 +93,7 @@ function splitByKey(event: KeyboardEvent): void {
           :films="project.doc!.films"
           :zones="zones"
           :facing="view.facing"
-          :selected-id="view.selectedId"
+          :selection="view.selection"
           :asked="view.asked"
           :spot="view.spot"
           :highlighted="view.highlighted"
@@ -101,7 +101,7 @@ function splitByKey(event: KeyboardEvent): void {
           :dim="settings.dim"
           @turn="view.facing = $event"
           @spot="view.spot = $event"
-          @select="view.selectedId = $event"
+          @select="view.select"
         />
       </section>
       <div
@@ -132,7 +132,7 @@ function splitByKey(event: KeyboardEvent): void {
           :films="project.doc!.films"
           :zones="zones"
           :unit="settings.unit"
-          :selected-id="view.selectedId"
+          :selection="view.selection"
           :spot="view.spot"
           :highlighted="view.highlighted"
           :trial="view.trial"
@@ -140,7 +140,7 @@ function splitByKey(event: KeyboardEvent): void {
           :dims="dims ?? false"
           :editable="editable ?? false"
           @spot="view.spot = $event"
-          @select="view.selectedId = $event"
+          @select="view.select"
           @drag-start="drag.start"
           @drag-move="drag.move"
           @drag-end="drag.end"

@@ -12,7 +12,7 @@ export interface BlankArt {
   readonly viewModel: ShapeViewModel;
   readonly films: readonly Film[];
   readonly zones: DrawnZones;
-  readonly selectedId: string | null;
+  readonly selection: ReadonlySet<string>;
   readonly highlighted: Place | null;
   readonly trial: ShownTrial | null;
   readonly colour: string;
@@ -72,7 +72,7 @@ export function paintArt(canvas: HTMLCanvasElement, art: BlankArt, detail: numbe
       pen.strokeStyle = '#A53A29';
       pen.stroke(path);
     }
-    if (piece.itemIds.includes(art.selectedId ?? '')) {
+    if (piece.itemIds.some((id) => art.selection.has(id))) {
       pen.lineWidth = 7;
       pen.strokeStyle = '#FFFDF6';
       pen.stroke(path);

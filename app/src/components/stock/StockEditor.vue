@@ -243,7 +243,11 @@ function keep(): void {
           :most="500000"
           @change="set({ boughtLengthMm: $event })"
         />
-        <TextRow label="Cost of the roll" :value="tape.price === null ? '' : tape.price.toFixed(2)" @change="setPrice" />
+        <TextRow
+          label="Cost of the roll"
+          :value="tape.price === null ? '' : tape.price.toFixed(2)"
+          @change="setPrice"
+        />
         <NumberRow
           label="A piece is used, times"
           :value="tape.uses"

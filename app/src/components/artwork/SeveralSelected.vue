@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { allTogether, boxAround, formatLength, keepTogether, radiusOnSide } from '@mivet/core';
+import { computed } from 'vue';
+import { useItems } from '../../composables/useItems.ts';
+import { useProject } from '../../stores/project.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useView } from '../../stores/view.ts';
+import { useViewModel } from '../../stores/view-model.ts';
+import FilmChoice from './FilmChoice.vue';
+
+/** Several things at once: how large they are together, and what is done with all of them. */
+const project = useProject();
+const viewModel = useViewModel();
+const settings = useSettings();
+const view = useView();
+const items = useItems();
+
+const selected = computed(() => allTogether(project.doc!.items, view.selection));
+const size = computed(() => {
+  const { shape } = viewModel;
+  const ids = new Set(selected.value.map(({ id }) => id));
+  const boxes = shape?.items.filter(({ itemId }) => ids.has(itemId)) ?? [];
+  if (!shape || boxes.length === 0) return null;
+  const box = boxAround(boxes, { radiusAt: (slant) => radiusOnSide(shape, slant), closed: shape.template.closed });
+  return `${formatLength(box.widthMm, settings.unit)} × ${formatLength(box.heightMm, settings.unit)}`;
+});
+const film = computed(() => {
+  const films = new Set(selected.value.map((item) => item.film));
+  return films.size === 1 ? [...films][0]! : '';
+});
+const grouped = computed(() => {
+  const groups = new Set(selected.value.map((item) => item.keepTogether));
+  return groups.size === 1 && !groups.has(null);
+});
+function setFilm(id: string): void {
+  const ids = new Set(selected.value.map((item) => item.id));
+  project.edit('Change the film', (p) => ({
+    ...p,
+    items: p.items.map((item) => (ids.has(item.id) ? { ...item, film: id } : item)),
+  }));
+}
+function group(): void {
+  const [first, ...rest] = selected.value;
+  if (!first) return;
+  project.edit('Keep together', (p) => ({
+    ...p,
+    items: rest.reduce((now, item) => keepTogether(now, first.id, item.id), p.items),
+  }));
+}
+</script>
+
+<template>
+  <div>
+    <div class="d-flex align-items-start justify-content-between gap-2">
+      <h2>{{ selected.length }} selected</h2>
+      <BButton variant="link" @click="view.select(null)">Done</BButton>
+    </div>
+    <p v-if="size" class="quiet">
+      Together <span class="dims">{{ size }}</span>. Drag one and all move; arrow keys too.
+    </p>
+    <FilmChoice :films="project.doc!.films" :value="film" @choose="setFilm" />
+    <div class="d-flex flex-wrap gap-2 mt-3">
+      <BButton variant="outline-primary" :disabled="grouped" @click="group">
+        {{ grouped ? 'Kept together' : 'Keep together' }}
+      </BButton>
+      <BButton variant="outline-primary" @click="items.removeSelected()">Delete</BButton>
+    </div>
+  </div>
+</template>

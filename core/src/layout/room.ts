@@ -1,0 +1,134 @@
+import { nearFront } from '../numeric/angle.ts';
+import type { SnapBox, SnapOther, SnapSide } from './snap.ts';
+
+/** How far it is from an item to what is nearest on one side of it. */
+export interface Gap {
+  readonly way: 'up' | 'down' | 'left' | 'right';
+  /** mm along the surface; negative where the two lie over each other. */
+  readonly mm: number;
+  /** What is there. */
+  readonly to: string;
+  /** Both ends of the gap: azimuth in rad, slant in mm. */
+  readonly ends: readonly [from: SidePoint, to: SidePoint];
+}
+
+interface SidePoint {
+  readonly azimuth: number;
+  readonly slant: number;
+}
+
+/** A side, with how wide its handle is. */
+export interface RoomSide extends SnapSide {
+  /** rad. Half of what a handle takes of the way round; 0 without one. */
+  readonly handleHalf: number;
+  /** mm that film keeps clear of the handle. */
+  readonly handleClear: number;
+}
+
+/**
+ * How far an item is from the rim and the base, from handle, seam or edges, and from its neighbours: on each of its four
+ * sides the nearest of them. A neighbour counts above and below where it shares a meridian with the item, and beside it
+ * where it shares a level.
+ *
+ * @param box the item
+ * @param others every copy of the other items, with its name
+ * @returns up, down, left and right
+ */
+export function roomAround(box: SnapBox, others: readonly SnapOther[], side: RoomSide): Gap[] {
+  const radius = side.radiusAt(box.slant);
+  const [top, bottom] = [box.slant - box.heightMm / 2, box.slant + box.heightMm / 2];
+  const half = box.widthMm / 2;
+  const own = side.closed ? nearFront(box.azimuth) : box.azimuth;
+  /** mm round from the item's middle to another's, the shorter way. */
+  const across = (azimuth: number): number =>
+    radius * (side.closed ? nearFront(azimuth - box.azimuth) : azimuth - box.azimuth);
+  const beside = others.filter((o) => !o.allRound && Math.abs(o.slant - box.slant) < (o.heightMm + box.heightMm) / 2);
+  const inLine = others.filter((o) => o.allRound || Math.abs(across(o.azimuth)) < (o.widthMm + box.widthMm) / 2);
+
+  const end = side.hasHandle ? Math.PI - side.handleHalf : Math.PI;
+  const ends = side.closed ? (side.hasHandle ? 'the handle' : 'the seam') : 'the edge';
+  const [upper, lower] = side.closed ? ['the rim edge', 'the base edge'] : ['the upper edge', 'the lower edge'];
+  const least = (gaps: readonly { readonly mm: number; readonly to: string }[]): { mm: number; to: string } =>
+    gaps.reduce((a, b) => (b.mm < a.mm ? b : a));
+  const found = {
+    up: least([
+      { mm: top, to: upper },
+      ...inLine.filter((o) => o.slant <= box.slant).map((o) => ({ mm: top - (o.slant + o.heightMm / 2), to: o.name })),
+    ]),
+    down: least([
+      { mm: side.side - bottom, to: lower },
+      ...inLine.filter((o) => o.slant > box.slant).map((o) => ({ mm: o.slant - o.heightMm / 2 - bottom, to: o.name })),
+    ]),
+    left: least([
+      { mm: radius * (own + end) - half, to: ends },
+      ...beside
+        .filter((o) => across(o.azimuth) <= 0)
+        .map((o) => ({ mm: -across(o.azimuth) - o.widthMm / 2 - half, to: o.name })),
+    ]),
+    right: least([
+      { mm: radius * (end - own) - half, to: ends },
+      ...beside
+        .filter((o) => across(o.azimuth) > 0)
+        .map((o) => ({ mm: across(o.azimuth) - o.widthMm / 2 - half, to: o.name })),
+    ]),
+  };
+  const at = (rightMm: number, slant: number): SidePoint => ({ azimuth: own + rightMm / radius, slant });
+  return [
+    { way: 'up', ...found.up, ends: [at(0, top), at(0, top - found.up.mm)] },
+    { way: 'down', ...found.down, ends: [at(0, bottom), at(0, bottom + found.down.mm)] },
+    { way: 'left', ...found.left, ends: [at(-half, box.slant), at(-half - found.left.mm, box.slant)] },
+    { way: 'right', ...found.right, ends: [at(half, box.slant), at(half + found.right.mm, box.slant)] },
+  ];
+}
+
+/**
+ * The box about several things on the side.
+ *
+ * @param boxes at least one; widths in mm at their own level
+ */
+export function boxAround(
+  boxes: readonly SnapBox[],
+  { radiusAt, closed }: Pick<SnapSide, 'radiusAt' | 'closed'>,
+): SnapBox {
+  const from = boxes[0]!.azimuth;
+  const spans = boxes.map(({ azimuth, slant, widthMm, heightMm }) => {
+    const turn = closed ? nearFront(azimuth - from) : azimuth - from;
+    const half = widthMm / 2 / radiusAt(slant);
+    return { left: turn - half, right: turn + half, top: slant - heightMm / 2, bottom: slant + heightMm / 2 };
+  });
+  const [left, right] = [Math.min(...spans.map((s) => s.left)), Math.max(...spans.map((s) => s.right))];
+  const [top, bottom] = [Math.min(...spans.map((s) => s.top)), Math.max(...spans.map((s) => s.bottom))];
+  const slant = (top + bottom) / 2;
+  return {
+    azimuth: from + (left + right) / 2,
+    slant,
+    widthMm: (right - left) * radiusAt(slant),
+    heightMm: bottom - top,
+  };
+}
+
+/**
+ * What is free about an item, itself included, as far as its neighbours and as film keeps clear of rim, base and handle.
+ *
+ * @param gaps about it
+ * @returns mm across and down
+ */
+export function freeWindow(
+  box: SnapBox,
+  gaps: readonly Gap[],
+  { rim, base, handleClear }: Pick<RoomSide, 'rim' | 'base' | 'handleClear'>,
+): { readonly widthMm: number; readonly heightMm: number } {
+  const clear: Readonly<Record<string, number>> = {
+    'the rim edge': rim,
+    'the base edge': base,
+    'the handle': handleClear,
+  };
+  const free = (way: Gap['way']): number => {
+    const gap = gaps.find((one) => one.way === way);
+    return gap ? Math.max(0, gap.mm - (clear[gap.to] ?? 0)) : 0;
+  };
+  return {
+    widthMm: box.widthMm + free('left') + free('right'),
+    heightMm: box.heightMm + free('up') + free('down'),
+  };
+}

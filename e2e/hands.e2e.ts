@@ -1,0 +1,82 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openDemo } from './support/app.ts';
+
+/** The middle of a piece of the flat, px, once the stage has settled. */
+async function middleOf(page: Page, item: string, nth = 0): Promise<{ x: number; y: number }> {
+  await expect(page.getByRole('region', { name: 'Seam window' })).toBeVisible();
+  await page.waitForTimeout(1000);
+  const box = (await page.locator(`[data-item="${item}"] .piece`).nth(nth).boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+test('a drag may begin in a counter, tells distances as it goes, and leaves what it moved where it was let go', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-tumbler', 'artwork');
+  // The O of STROKE: its middle is bare.
+  const { x, y } = await middleOf(page, 'demo-stroke', 3);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.keyboard.down('Alt');
+  await page.mouse.move(x + 24, y - 10, { steps: 6 });
+  const said = page.locator('.said');
+  await expect(said).toContainText(/\d+\.\d mm right of the front/);
+  const [, wide, high] = (await said.innerText()).match(/room here: (\d+\.\d) mm × (\d+\.\d) mm/)!.map(Number);
+  const gaps = (await page.locator('.guides text').allTextContents()).map((t) => parseFloat(t));
+  expect(gaps).toHaveLength(4);
+  await page.mouse.up();
+  await page.keyboard.up('Alt');
+  // How far its top was from the rim is how far it is now.
+  await expect(page.getByRole('textbox', { name: 'Top below the rim line' })).toHaveValue(`${gaps[0]!.toFixed(1)} mm`);
+  const size = (await page.getByText(/^\d+ pieces, /).innerText()).match(/, (\d+\.\d) mm × (\d+\.\d) mm/)!;
+  // What is free is itself with the gaps about it; the rim keeps some of the upper one to itself.
+  expect(Math.abs(wide! - (Number(size[1]) + gaps[2]! + gaps[3]!))).toBeLessThan(1);
+  expect(high!).toBeLessThan(Number(size[2]) + gaps[0]! + gaps[1]!);
+});
+
+test('several are selected with Shift, move as one, are kept together and deleted together', async ({ page }) => {
+  await openDemo(page, 'demo-tumbler', 'artwork');
+  const wave = await middleOf(page, 'demo-ripple');
+  const words = page.getByRole('button', { name: 'STROKE' });
+  const top = page.getByRole('textbox', { name: 'Top below the rim line' });
+  const done = page.getByRole('button', { name: 'Done', exact: true });
+  await words.click();
+  await expect(top).toHaveValue('42.0 mm');
+  await page.keyboard.down('Shift');
+  await page.mouse.click(wave.x, wave.y);
+  await page.keyboard.up('Shift');
+  await expect(page.getByRole('heading', { name: '2 selected' })).toBeVisible();
+  // The wave runs all round; from the top of the words, at 42 mm, to its foot it is most of the side's 168.
+  const [, high] = (await page.locator('.slip p').filter({ hasText: 'Drag one and all move' }).innerText()).match(
+    /mm × (\d+\.\d) mm/,
+  )!;
+  expect(Number(high)).toBeGreaterThan(80);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.getByRole('button', { name: 'Keep together' }).click();
+  await done.click();
+  await words.click();
+  await expect(top).toHaveValue('44.0 mm');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(top).toHaveValue('42.0 mm');
+  // And gone together.
+  await page.mouse.move(wave.x, wave.y);
+  await page.keyboard.down('Shift');
+  await page.mouse.click(wave.x, wave.y);
+  await page.keyboard.up('Shift');
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(words).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Wave, 9 joined/ })).toHaveCount(1);
+});
+
+test('words are placed in lines from the first field', async ({ page }) => {
+  await openDemo(page, 'demo-mug', 'artwork');
+  const field = page.getByLabel('Words or a name');
+  await field.fill('Stroke');
+  await field.press('End');
+  await field.press('Shift+Enter');
+  await field.pressSequentially('seat');
+  await field.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Words', exact: true })).toHaveValue('Stroke\nseat');
+});
