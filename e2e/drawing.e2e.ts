@@ -60,7 +60,7 @@ test('bow numbers come round a lid in a ring, with ornaments between, and are cu
   await page.getByRole('button', { name: 'Place it' }).click();
   await page.getByRole('button', { name: 'In a ring' }).click();
   await setField(page, 'Capital height', '9 mm');
-  await setField(page, 'Letters stand on a ring of', '56 mm');
+  await setField(page, 'Ring diameter', '56 mm');
   await page.getByRole('button', { name: 'One more round' }).click();
   await page.getByRole('button', { name: 'One more round' }).click();
   await page.getByLabel('Between them').selectOption('Anchor');

@@ -67,13 +67,14 @@ test('a drawing is kept among the motifs, and comes to rest on the rim line and 
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
   // Up until the guides say that its top is on the rim line.
-  const held = page.locator('.guides text.held', { hasText: 'top on rim line' });
+  const held = page.locator('.said .held', { hasText: 'top on rim line' });
   for (let y = from.y; y > from.y - 400 && (await held.count()) === 0; y -= 2) {
     await page.mouse.move(from.x + 1, y);
     await page.waitForTimeout(20);
   }
   await expect(held).toBeVisible();
-  await expect(page.locator('.guides')).toContainText('9.0 mm below the rim edge, at the front');
+  await expect(page.locator('.guides')).toContainText('9.0 mm');
+  await expect(page.locator('.said')).toContainText('at the front');
   await page.mouse.up();
   await expect(page.locator('.guides')).toHaveCount(0);
   await expect(page.getByLabel('Centred')).toHaveValue('front');

@@ -34,7 +34,7 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
   await page.getByRole('spinbutton', { name: 'How many' }).fill('8');
   await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
   await page.getByRole('combobox', { name: 'Centred' }).selectOption('angle');
-  await setField(page, 'Right of the front by', '180°');
+  await setField(page, 'Right of the front by', '900 mm');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await addMotif(page, 'star');
   await round(page, 'Scattered');

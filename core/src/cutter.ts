@@ -14,4 +14,5 @@ export type {
   SentLoad,
   SentStrip,
 } from './cut/cutter-state.ts';
-export { describeRefusal, isInCutter } from './cut/cutter-state.ts';
+export { isInCutter } from './cut/cutter-state.ts';
+export { describeRefusal } from './present/refusal-words.ts';

@@ -123,9 +123,9 @@ describe('Where it sits', () => {
       'Facing the drinker',
       'Facing the room',
       'Both: drinker and room',
-      'At an angle',
+      'Elsewhere',
     ]);
-    expect(texts(false)).toEqual(['In front', 'At an angle']);
+    expect(texts(false)).toEqual(['In front', 'Elsewhere']);
   });
 
   it('keeps an angle within one turn and puts nonsense back', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BOARDS, type OwnFont } from '@mivet/core';
+import { BOARDS, boardWords, type OwnFont } from '@mivet/core';
 import { ref } from 'vue';
 import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
@@ -109,7 +109,7 @@ async function demo(): Promise<void> {
       <SelectRow
         label="Your cutter takes"
         :value="settings.boardId"
-        :options="BOARDS.map(({ id, label }) => ({ value: id, label }))"
+        :options="BOARDS.map((board) => ({ value: board.id, label: boardWords(board, settings.unit) }))"
         @change="settings.boardId = $event"
       />
     </section>

@@ -85,28 +85,3 @@ export interface HeadNews {
 /** Whether a load lies in the cutter. */
 export const isInCutter = ({ state }: Pick<CutterLoad, 'state'>): boolean =>
   state === 'loaded' || state === 'cutting' || state === 'stopped' || state === 'corner test';
-
-/** Why the cutter did not take a load, or stopped, in words. */
-export function describeRefusal(why: CutterRefusal): string {
-  const mm = (v: number): string => `${Math.ceil(v * 10) / 10} mm`;
-  switch (why.code) {
-    case 'unreadable':
-      return `What was sent cannot be read. ${why.words} Nothing was cut; send it again.`;
-    case 'wider-than-film':
-      return `${why.strip}: the cuts reach ${mm(why.reach)} past the ${mm(why.film)} of its film. Nothing was cut; plan it anew for the film that you have.`;
-    case 'longer-than-load':
-      return `It is ${mm(why.reach)} long, and the board takes ${mm(why.most)}. Nothing was cut; choose a longer board.`;
-    case 'too-wide':
-      return `The board is ${mm(why.width)} wide, and this cutter takes ${mm(why.most)}. Nothing was cut.`;
-    case 'empty-board':
-      return 'There is no film on the board. Nothing was cut; lay the film on, then load it again.';
-    case 'worn-blade':
-      return `The blade has cut ${why.metres.toFixed(0)} m of the ${why.most.toFixed(0)} m that it lasts, and would tear the film. Nothing was cut; put a new one in.`;
-    case 'lost':
-      return 'What it was to cut could not be read after the start. Nothing was cut since; send it again.';
-    case 'stopped':
-      return `Stopped by hand at ${(100 * why.share).toFixed(0)} %. Leave the board where it is: it goes on from there.`;
-    case 'switched-off':
-      return `The cutter was switched off at ${(100 * why.share).toFixed(0)} %. If the board was not moved, it goes on from there; nothing is cut twice.`;
-  }
-}

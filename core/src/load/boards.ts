@@ -10,10 +10,10 @@ const board = (id: string, label: string, widthMm: number, lengthMm: number): Bo
 
 /** Starting list, smallest first. */
 export const BOARDS: readonly Board[] = [
-  board('small', 'Small board 110 × 305', 110, 305),
-  board('square', 'Board 290 × 295', 290, 295),
-  board('long', 'Long board 290 × 600', 290, 600),
-  { ...board('backed', 'Backed film 330 × 3600, no board', 330, 3600), alone: true },
+  board('small', 'Small board', 110, 305),
+  board('square', 'Board', 290, 295),
+  board('long', 'Long board', 290, 600),
+  { ...board('backed', 'Backed film, no board', 330, 3600), alone: true },
 ];
 
 /** The board with this id, a person's own first, or the usual one. */

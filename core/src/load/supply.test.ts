@@ -3,6 +3,7 @@ import { makeCutter, makeOffcut, makeStockFilm } from '../../test/stock.ts';
 import { STARTING_FILMS } from '../material/film.ts';
 import type { StockTape } from '../model/stock.ts';
 import { BOARDS, boardById } from './boards.ts';
+import { boardWords } from '../measure/board-words.ts';
 import { leftOf, lotsOf, offcutRing, offcutsOf, pricePerMm2, runsLow, supplyOf, yearsSince } from './supply.ts';
 
 const shallows = STARTING_FILMS[1]!;
@@ -71,9 +72,11 @@ describe('what lies on the shelf', () => {
 describe('boards', () => {
   it('are called by their sizes, smallest first, with room for the rollers and the scissors', () => {
     for (const board of BOARDS) {
-      expect(board.label).toContain(`${board.widthMm} × ${board.lengthMm}`);
+      expect(boardWords(board, 'mm')).toBe(`${board.label}, ${board.widthMm} × ${board.lengthMm} mm`);
       expect([board.marginMm, board.gapMm]).toEqual([3, 6]);
     }
+    // 290 mm are 11.417 in, 26.7 sixty-fourths past the eleven; 295 mm are 11.614, 39.3 of them.
+    expect(boardWords(BOARDS[1]!, 'in')).toBe('Board, 11 27/64 × 11 39/64 in');
     const areas = BOARDS.map(({ widthMm, lengthMm }) => widthMm * lengthMm);
     expect(areas).toEqual([...areas].sort((a, b) => a - b));
     // Backed film runs through by itself.

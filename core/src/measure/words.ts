@@ -109,12 +109,12 @@ export function describeDoubt(
     case 'girth-range':
       return {
         title: 'No cup is this big or this small',
-        why: `${mm(doubt.value)} round. Mivet takes 60 mm to 1500 mm; measure again.`,
+        why: `${mm(doubt.value)} round. Mivet takes ${mm(60)} to ${mm(1500)}; measure again.`,
       };
     case 'side-range':
       return {
         title: 'No band is this high or this low',
-        why: `${mm(doubt.value)}. Mivet takes 8 mm to 900 mm; measure again.`,
+        why: `${mm(doubt.value)}. Mivet takes ${mm(8)} to ${mm(900)}; measure again.`,
       };
     case 'too-strong-taper':
       return {

@@ -92,7 +92,7 @@ describe('the guide of a load', () => {
   it('has the outline of the board, which no cut file has, and from where to where film lies', () => {
     const { cut, sheet } = examined(onWave);
     const { plan } = sheet;
-    const guide = writeGuideSvg(plan.loads[0]!, (s) => cutStrip(cut, s), onWave.films, plan.board, 'Guide');
+    const guide = writeGuideSvg(plan.loads[0]!, (s) => cutStrip(cut, s), onWave.films, plan.board, 'Guide', 'mm');
     expect(guide).toContain(`width="${plan.board.lengthMm}mm"`);
     expect(guide).toContain(`<rect x="0" y="0" width="${plan.board.lengthMm}" height="${plan.board.widthMm}"`);
     for (const { from, to } of plan.loads[0]!.strips) expect(guide).toContain(`data-from="${from}" data-to="${to}"`);

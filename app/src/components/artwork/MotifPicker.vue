@@ -66,11 +66,11 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
           variant="bare"
           class="forget"
           :class="{ sure: forgetting === m.id }"
-          :aria-label="forgetting === m.id ? `Yes, forget ${m.name}` : `Forget ${m.name}`"
+          :aria-label="forgetting === m.id ? `Yes, delete ${m.name}` : `Delete ${m.name}`"
           @click="forgetting === m.id ? emit('forget', m) : (forgetting = m.id)"
           @blur="forgetting = null"
         >
-          {{ forgetting === m.id ? 'Forget it' : '×' }}
+          {{ forgetting === m.id ? 'Delete it' : '×' }}
         </BButton>
       </span>
       <BButton v-for="m in offered" :key="m.id" variant="bare" @click="emit('motif', m.id)">

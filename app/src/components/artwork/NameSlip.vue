@@ -127,7 +127,7 @@ function drop(): void {
       <p v-if="inRing" class="quiet small mb-1">On a ring each takes what room is left between the words.</p>
       <LengthField
         v-else
-        label="Widest"
+        label="Widest name"
         :mm="list.widthMm"
         :unit="settings.unit"
         :least="5"
@@ -135,7 +135,7 @@ function drop(): void {
         @change="change('Change the place of names', { widthMm: $event })"
       />
       <LengthField
-        label="Capitals at least"
+        label="Smallest capitals"
         :mm="list.leastCapMm"
         :unit="settings.unit"
         :least="2"
@@ -170,7 +170,7 @@ function drop(): void {
           :blanks="blanks"
           @blank="setBlank(row.id, $event)"
           @change="changeRow(row.id, $event)"
-          @remove="change('Take a name away', { rows: list.rows.filter((r) => r.id !== row.id) })"
+          @remove="change('Delete a name', { rows: list.rows.filter((r) => r.id !== row.id) })"
         />
       </ul>
       <div v-if="library.shelf.length > 0 && !onOthers" class="mt-2">

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { azimuthOfFacing, type ArtworkItem, type Facing, type Hand, type Placement, type Units } from '@mivet/core';
+import {
+  azimuthOfFacing,
+  radiusOnSide,
+  type ArtworkItem,
+  type Facing,
+  type Hand,
+  type Placement,
+  type Units,
+} from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useViewModel } from '../../stores/view-model.ts';
@@ -23,11 +31,11 @@ const facings = computed((): { value: Facing; label: string }[] =>
         { value: 'drinker', label: 'Facing the drinker' },
         { value: 'room', label: 'Facing the room' },
         ...(props.item.repeat.mode === 'once' ? [{ value: 'faces' as const, label: 'Both: drinker and room' }] : []),
-        { value: 'angle', label: 'At an angle' },
+        { value: 'angle', label: 'Elsewhere' },
       ]
     : [
         { value: 'front', label: 'In front' },
-        { value: 'angle', label: 'At an angle' },
+        { value: 'angle', label: 'Elsewhere' },
       ],
 );
 // Without a handle the drinker's side is not defined: such a facing shows as the angle that it comes to.
@@ -40,10 +48,17 @@ const angle = computed(
 const byHand = computed(() => ['drinker', 'room', 'faces'].includes(props.item.placement.facing));
 
 const round = computed(() => viewModel.shape?.template.closed ?? true);
-/** mm to the right of the middle of a face: the face's whole width stands for a full turn. */
-const across = computed(() => (angle.value / 360) * (viewModel.shape?.template.cone.girthRim ?? 0));
+/** mm that stand for a full turn: the girth where the item lies, or the whole width of a face. */
+const wayRound = computed(() => {
+  const { shape } = viewModel;
+  if (!shape) return 0;
+  const placed = shape.items.find(({ itemId }) => itemId === props.item.id);
+  return round.value ? 2 * Math.PI * radiusOnSide(shape, placed?.slant ?? shape.size.side / 2) : shape.template.cone.girthRim; // prettier-ignore
+});
+/** mm to the right of the front, or of the middle of a face. */
+const across = computed(() => (angle.value / 360) * wayRound.value);
 function setAcross(mm: number): void {
-  const width = viewModel.shape?.template.cone.girthRim ?? 0;
+  const width = wayRound.value;
   if (width > 0) place({ facing: 'angle', angleDeg: Math.max(-180, Math.min(180, (360 * mm) / width)) }, 'Move');
 }
 
@@ -62,8 +77,8 @@ const FROM_LABEL = computed(() =>
     : { rim: 'Top below the edge', middle: 'Below the middle', base: 'Bottom above the edge' },
 );
 const HANDS: { value: Hand; label: string }[] = [
-  { value: 'right', label: 'Right' },
-  { value: 'left', label: 'Left' },
+  { value: 'right', label: 'Right hand' },
+  { value: 'left', label: 'Left hand' },
 ];
 
 function place(change: Partial<Placement>, label: string): void {
@@ -72,16 +87,10 @@ function place(change: Partial<Placement>, label: string): void {
 function setFacing(value: Facing): void {
   place({ facing: value, angleDeg: value === 'angle' ? angle.value : 0 }, 'Face another way');
 }
-function setNumber(key: 'angleDeg' | 'turnDeg', event: Event): void {
+function setTurn(event: Event): void {
   const value = Number((event.target as HTMLInputElement).value.replace(',', '.').replace('°', ''));
-  if (Number.isFinite(value))
-    place(
-      key === 'angleDeg'
-        ? { facing: 'angle', angleDeg: Math.max(-180, Math.min(180, value)) }
-        : { turnDeg: Math.max(-180, Math.min(180, value)) },
-      'Turn',
-    );
-  else (event.target as HTMLInputElement).value = `${props.item.placement[key].toFixed(0)}°`;
+  if (Number.isFinite(value)) place({ turnDeg: Math.max(-180, Math.min(180, value)) }, 'Turn');
+  else (event.target as HTMLInputElement).value = `${props.item.placement.turnDeg.toFixed(0)}°`;
 }
 /** What was chosen and waits for the picture to show the item. */
 const fromNext = ref<Placement['from'] | null>(null);
@@ -95,34 +104,27 @@ async function countFrom(from: Placement['from']): Promise<void> {
 <template>
   <SelectRow v-if="round" label="Centred" :value="facing" :options="facings" @change="setFacing" />
   <LengthField
-    v-if="!round"
-    label="Right of the middle by"
+    v-if="!round || facing === 'angle'"
+    :label="round ? 'Right of the front by' : 'Right of the middle by'"
     :mm="across"
     :unit="unit"
     :least="-1000"
     :most="1000"
     @change="setAcross"
   />
-  <div v-else-if="facing === 'angle'" class="row-line">
-    <label :for="`${id}-a`">Right of the front by</label>
-    <HeldInput
-      :id="`${id}-a`"
-      size="sm"
-      :value="`${angle.toFixed(0)}°`"
-      class="dims number-field"
-      @change="setNumber('angleDeg', $event)"
-    />
-  </div>
+  <p v-if="round && facing === 'angle'" class="quiet small mb-1">
+    Along the side; {{ Math.abs(angle).toFixed(0) }}° to the {{ angle < 0 ? 'left' : 'right' }}.
+  </p>
   <ChoiceRow
     v-if="byHand && round"
-    says="Held in the"
+    says="Held in"
     :value="hand"
     :options="HANDS"
     label="Hand that holds it"
     @choose="project.edit('Change the hand', (p) => ({ ...p, hand: $event }))"
   />
   <ChoiceRow
-    says="From the"
+    says="Count from"
     :value="fromNext ?? item.placement.from"
     :options="FROM"
     label="Counted from"
@@ -143,7 +145,7 @@ async function countFrom(from: Placement['from']): Promise<void> {
       size="sm"
       :value="`${item.placement.turnDeg.toFixed(0)}°`"
       class="dims number-field"
-      @change="setNumber('turnDeg', $event)"
+      @change="setTurn"
     />
   </div>
 </template>

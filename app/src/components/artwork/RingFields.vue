@@ -51,7 +51,7 @@ function setTimes(by: number): void {
 
 <template>
   <ChoiceRow
-    says="Set"
+    says="Arranged"
     :value="ring ? 'ring' : 'line'"
     :options="SET"
     label="How the words are set"
@@ -59,7 +59,7 @@ function setTimes(by: number): void {
   />
   <template v-if="ring">
     <LengthField
-      label="Letters stand on a ring of"
+      label="Ring diameter"
       :mm="ring.acrossMm"
       :unit="unit"
       :least="4"

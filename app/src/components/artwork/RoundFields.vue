@@ -98,7 +98,7 @@ function setCount(event: Event): void {
 
 <template>
   <div class="row-line modes">
-    <span>{{ round ? 'Comes round' : 'Comes' }}</span>
+    <span>Repeat</span>
     <ChoiceButtons :value="item.repeat.mode" :options="modes" label="How often round the blank" @choose="setMode" />
   </div>
   <CheckBox
@@ -132,7 +132,7 @@ function setCount(event: Event): void {
         @change="setScatter({ gapMm: $event }, 'Change the room between')"
       />
       <div class="row-line">
-        <span>Also on</span>
+        <span>Also in</span>
         <span class="films" role="group" aria-label="More films">
           <BButton
             v-for="f in others"

@@ -39,7 +39,7 @@ describe('the motifs on offer', () => {
     const bench = await openWorkbench(demo('demo-tumbler'));
     const own = [motif('Otter', 'a friend'), motif('Kite', 'own pencil')];
     const picker = bench.mount(MotifPicker, { own });
-    expect(picker.findAll('button.forget').map((b) => b.attributes('aria-label'))).toEqual(['Forget Otter', 'Forget Kite']); // prettier-ignore
+    expect(picker.findAll('button.forget').map((b) => b.attributes('aria-label'))).toEqual(['Delete Otter', 'Delete Kite']); // prettier-ignore
     await picker.get('input[type=search]').setValue('friend');
     expect(picker.text()).toContain('Otter');
     expect(picker.text()).not.toContain('Kite');

@@ -129,7 +129,7 @@ const set = (what: Partial<OwnRates>): void => {
         <span class="dims">{{ money(now.cost.price) }}</span>
       </div>
       <p v-if="now.pieces > 1" class="quiet small mb-1">
-        {{ money(now.cost.each.cost) }} each, ask {{ money(now.cost.each.price) }}.
+        {{ money(now.cost.each.cost) }} each, price {{ money(now.cost.each.price) }}.
       </p>
       <p v-if="unpriced.length > 0" class="quiet small mb-1">
         No price is noted for {{ unpriced.join(', ') }}: priced at
@@ -141,7 +141,7 @@ const set = (what: Partial<OwnRates>): void => {
         </caption>
         <BThead>
           <BTr>
-            <BTh scope="col">{{ listed > 1 ? 'Lists' : 'Made' }}</BTh>
+            <BTh scope="col">{{ listed > 1 ? 'Lists made' : 'Made' }}</BTh>
             <BTh scope="col">Film each</BTh>
             <BTh scope="col">Cost each</BTh>
             <BTh scope="col">Price each</BTh>

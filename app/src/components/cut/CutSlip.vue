@@ -2,7 +2,7 @@
 import TermWord from '../terms/TermWord.vue';
 import FoldOut from '../fields/FoldOut.vue';
 import type { StripViewModel, Allocation } from '@mivet/core';
-import { BOARDS, formatArea, formatFar, formatLength } from '@mivet/core';
+import { BOARDS, boardWords, formatArea, formatFar, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
@@ -46,7 +46,7 @@ const loads = computed(() => sheet.value?.plan.loads.length ?? 0);
 const boards = computed(() => {
   const own = stock.supply.cutters.map(({ board }) => board);
   const all = [...own, ...BOARDS.filter((b) => !own.some((o) => o.id === b.id))];
-  return all.map(({ id, label }) => ({ value: id, label }));
+  return all.map((board) => ({ value: board.id, label: boardWords(board, settings.unit) }));
 });
 const title = computed(() => {
   if (viewModel.awaited) return 'Planning the loads…';
@@ -145,7 +145,7 @@ async function send(): Promise<void> {
         <span>Film used</span><span class="dims">{{ area(totals.taken) }}</span>
       </div>
       <div class="row-line">
-        <span>Film that stays</span><span class="dims">{{ area(totals.area) }}</span>
+        <span>Film on the blank</span><span class="dims">{{ area(totals.area) }}</span>
       </div>
       <div class="row-line">
         <span><TermWord term="weed" shown="Weeded away" /></span

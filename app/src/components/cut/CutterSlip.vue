@@ -5,10 +5,12 @@ import { useSettings } from '../../stores/settings.ts';
 import { useCutter } from '../../stores/cutter.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceRow from '../fields/ChoiceRow.vue';
+import { shortWords } from '../stock/stock-words.ts';
 import { STATE_WORDS, timeWords } from './cutter-words.ts';
 
 /** What is done at the cutter, one thing at a time. */
 const cutter = useCutter();
+const settings = useSettings();
 const emit = defineEmits<{ loads: [] }>();
 const filmOn = ref(false);
 const load = computed(() => cutter.shown);
@@ -63,7 +65,7 @@ async function put(one: CutterLoad): Promise<void> {
         <strong>{{ STATE_WORDS[load.state] }}</strong>, {{ timeWords(load.totalS) }} in all
       </p>
       <div v-if="load.why && load.state !== 'waiting'" class="note-bar look">
-        <p>{{ describeRefusal(load.why) }}</p>
+        <p>{{ describeRefusal(load.why, settings.unit) }}</p>
         <BButton
           v-if="load.why.code === 'worn-blade'"
           variant="primary"
@@ -79,7 +81,9 @@ async function put(one: CutterLoad): Promise<void> {
         <p class="quiet mb-1">Lay on the board, from the load corner:</p>
         <div v-for="(s, i) in load.strips" :key="i" class="row-line">
           <span>{{ s.name }}</span>
-          <span class="dims">from {{ s.from }} to {{ s.to }} mm</span>
+          <span class="dims"
+            >from {{ shortWords(s.from, settings.unit) }} to {{ shortWords(s.to, settings.unit) }}</span
+          >
         </div>
         <CheckBox class="mt-2" :checked="filmOn" @change="filmOn = $event">The film is on the board</CheckBox>
         <BButton variant="primary" class="mt-2" :disabled="cutter.busy" @click="put(load)">Load it</BButton>
@@ -141,14 +145,14 @@ async function put(one: CutterLoad): Promise<void> {
       </div>
     </template>
     <template v-if="over.length > 0">
-      <h3 class="mt-4">Before</h3>
+      <h3 class="mt-4">Earlier</h3>
       <div v-for="l in over" :key="l.id" class="over">
         <div class="row-line">
           <span>{{ l.title }}, load {{ l.number }}</span>
           <span :class="{ brick: l.state === 'refused' }">{{ STATE_WORDS[l.state] }}</span>
         </div>
         <template v-if="l.state === 'refused' && l.why">
-          <p class="small mb-1">{{ describeRefusal(l.why) }}</p>
+          <p class="small mb-1">{{ describeRefusal(l.why, settings.unit) }}</p>
           <template v-if="l.why.code === 'empty-board'">
             <CheckBox :checked="filmOn" @change="filmOn = $event">The film is on the board</CheckBox>
             <BButton variant="link" size="sm" :disabled="cutter.busy" @click="put(l)"> Load it again </BButton>
@@ -161,7 +165,7 @@ async function put(one: CutterLoad): Promise<void> {
     </template>
     <h3 class="mt-4">Blade</h3>
     <div class="row-line">
-      <span>Has cut</span><span class="dims">{{ blade.words }}</span>
+      <span>Blade use</span><span class="dims">{{ blade.words }}</span>
     </div>
     <BButton
       v-if="blade.metres > 0"
@@ -173,7 +177,7 @@ async function put(one: CutterLoad): Promise<void> {
       New blade fitted
     </BButton>
     <ChoiceRow
-      says="Works"
+      says="Speed"
       :value="faster"
       :options="FASTER"
       label="How fast the simulated cutter works"

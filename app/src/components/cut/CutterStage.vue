@@ -2,11 +2,13 @@
 import { describeRefusal } from '@mivet/core';
 import { computed } from 'vue';
 import { useCutter } from '../../stores/cutter.ts';
+import { useSettings } from '../../stores/settings.ts';
 import CutterDrawing from './CutterDrawing.vue';
 import { STATE_WORDS, timeWords } from './cutter-words.ts';
 
 /** What the cutter is doing, large. */
 const cutter = useCutter();
+const settings = useSettings();
 const load = computed(() => cutter.shown);
 const lines = computed(() => (cutter.strokes?.id === load.value?.id ? (cutter.strokes?.lines ?? []) : []));
 const doneS = computed(() => (cutter.head?.id === load.value?.id ? cutter.head!.doneS : (load.value?.doneS ?? 0)));
@@ -27,7 +29,7 @@ const left = computed(() => timeWords(((load.value?.totalS ?? 0) - doneS.value) 
         >{{ Math.round(100 * share) }} %<template v-if="load.state === 'cutting'">, {{ left }} left</template></span
       >
     </div>
-    <p v-if="load.why" class="mb-0" role="status">{{ describeRefusal(load.why) }}</p>
+    <p v-if="load.why" class="mb-0" role="status">{{ describeRefusal(load.why, settings.unit) }}</p>
   </section>
   <p v-else class="nothing quiet">
     The cutter is empty and nothing waits. Under <strong>Loads</strong>, press <strong>Send to the cutter</strong>.

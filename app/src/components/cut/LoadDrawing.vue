@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Film, Load, StripPart, StripViewModel, Units } from '@mivet/core';
-import { formatLength } from '@mivet/core';
+import { boardWords, formatLength } from '@mivet/core';
 import { computed, shallowRef } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
 import type { Board } from '@mivet/core';
@@ -106,7 +106,7 @@ function fromTo(s: StripViewModel): string {
     <h2 class="dims">
       Load {{ load.number }} of {{ loads }}
       <span
-        >{{ board.label }},
+        >{{ boardWords(board, unit) }},
         {{ strips.length === 1 ? 'one strip of film' : `${strips.length} strips of film side by side` }}</span
       >
     </h2>
@@ -189,10 +189,10 @@ function fromTo(s: StripViewModel): string {
     <p v-if="inHand" class="held-word" role="status">
       {{
         collision === 'part'
-          ? `Too near to another part: scissors need ${board.gapMm} mm.`
+          ? `Too near to another part: scissors need ${formatLength(board.gapMm, unit)}.`
           : collision === 'edge'
             ? 'Too near to the edge of the film.'
-            : 'It fits here, and stays here when the rest is planned anew.'
+            : 'It fits here, and stays here when the rest is planned again.'
       }}
     </p>
   </section>

@@ -92,7 +92,7 @@ function says(layer: LayerReport): string {
       <TermLine :terms="['inlay']" />
       <LengthField
         v-if="stack.build !== 'full'"
-        label="Reaches under by"
+        label="Underlap"
         :mm="stack.underlapMm"
         :unit="settings.unit"
         :most="10"
@@ -101,7 +101,7 @@ function says(layer: LayerReport): string {
       />
       <LengthField
         v-if="stack.build === 'hybrid'"
-        label="Thin is up to"
+        label="Thin up to"
         :mm="stack.thinMm"
         :unit="settings.unit"
         :most="50"

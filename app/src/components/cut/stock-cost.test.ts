@@ -97,10 +97,10 @@ describe('the film stack on its slip', () => {
     const bench = await openWorkbench(demo('demo-heron'));
     useView().cutShows = 'stack';
     const slip = bench.mount(StackSlip);
-    expect(slip.text()).not.toContain('Reaches under by');
+    expect(slip.text()).not.toContain('Underlap');
     await press(slip, 'Inlay');
     expect(bench.project.doc!.stack.build).toBe('inlay');
-    expect(slip.text()).toContain('Reaches under by');
+    expect(slip.text()).toContain('Underlap');
     await bench.settled();
     // What marks would cost on a layer of one thing is planned when one looks.
     expect(bench.viewModel.good!.stack.layers.map((l) => l.marksMm2)).toContain(null);

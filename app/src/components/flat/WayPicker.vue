@@ -114,7 +114,7 @@ function setUp(event: Event): void {
       </BButton>
     </div>
     <div class="row-line">
-      <label :for="`${id}-up`">Its middle above the widest place, °</label>
+      <label :for="`${id}-up`">Patch above the widest girth, °</label>
       <HeldInput
         :id="`${id}-up`"
         size="sm"

@@ -22,8 +22,8 @@ describe('words of the stock', () => {
 
   it('say how a cutter takes film and how far its blade went', () => {
     const cutter: StockCutter = makeCutter({ onBoard: false, bladeMm: 131_400, bladeLastsMm: 400_000 });
-    expect(cutterWords(cutter, 'mm')).toBe(`without a board, scissors ${cutter.board.gapMm} mm`);
-    expect(cutterWords({ ...cutter, onBoard: true }, 'mm')).toMatch(/^on a board/);
+    expect(cutterWords(cutter, 'mm')).toBe('290 × 295 mm, without a board, scissors 6 mm');
+    expect(cutterWords({ ...cutter, onBoard: true }, 'mm')).toMatch(/^290 × 295 mm, on a board/);
     expect(bladeWords(cutter, 'mm')).toBe('blade 131 of 400 m');
     // 400 m are 1312.3 ft.
     expect(bladeWords(cutter, 'in')).toMatch(/^blade 4\d\d of 1312 ft$/);

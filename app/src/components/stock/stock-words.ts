@@ -48,7 +48,7 @@ export const tapeWords = (tape: StockTape, unit: Units): string =>
 
 /** How a cutter takes film, and how far scissors need two parts apart for it. */
 export const cutterWords = ({ onBoard, board }: StockCutter, unit: Units): string =>
-  `${onBoard ? 'on a board' : 'without a board'}, scissors ${shortWords(board.gapMm, unit)}`;
+  `${sizeWords(board.widthMm, board.lengthMm, unit)}, ${onBoard ? 'on a board' : 'without a board'}, scissors ${shortWords(board.gapMm, unit)}`;
 
 /** How far a blade went of what one lasts. */
 export const bladeWords = ({ bladeMm, bladeLastsMm }: StockCutter, unit: Units): string =>

@@ -35,7 +35,7 @@ export const writeDxf: CutWriter = ({ pieces, film }, name) => ({
 });
 
 /** A guide for each load, with the board's outline, which no cut file carries. */
-const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: JobSheet): JobFile[] =>
+const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: JobSheet, units: Units): JobFile[] =>
   plan.loads.map((load) => ({
     name: `guide-${load.number}.svg`,
     content: writeGuideSvg(
@@ -44,6 +44,7 @@ const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: J
       project.films,
       plan.board,
       `${project.name}: load ${load.number}, guide`,
+      units,
     ),
   }));
 
@@ -72,7 +73,7 @@ export async function jobFiles(
   };
   return [
     ...cutFiles(project, cut, sheet, options.cut ?? PLAIN_CUT, [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl]),
-    ...guideFiles(project, cut, sheet),
+    ...guideFiles(project, cut, sheet, options.unit),
     { name: 'template.svg', content: writeTemplateSvg(wrap, films, title) },
     { name: 'template.dxf', content: writeTemplateDxf(wrap, films) },
     { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },

@@ -160,7 +160,7 @@ function drawTile(
   const words = [
     title,
     templateSizes(wrap, unit),
-    `Sheet ${number} of ${sheets}${sheets > 1 ? '; neighbours share 10 mm' : ''}. Cut along the outline.`,
+    `Sheet ${number} of ${sheets}${sheets > 1 ? `; neighbours share ${formatLength(OVERLAP_MM, unit)}` : ''}. Cut along the outline.`,
     'Print at 100 %, not “fit to page”. Check the ruler first.',
   ];
   words.forEach((text, i) => {

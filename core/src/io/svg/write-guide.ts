@@ -1,3 +1,4 @@
+import { formatLength, type Units } from '../../measure/length.ts';
 import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import type { Board } from '../../model/board.ts';
@@ -13,6 +14,7 @@ import { pathData, writeNumber, xmlText } from './path-data.ts';
  * @param films the project's films
  * @param board what the cutter takes
  * @param title shown by viewers
+ * @param units that its words are in; its drawing is in millimetres
  */
 export function writeGuideSvg(
   load: Load,
@@ -20,10 +22,12 @@ export function writeGuideSvg(
   films: readonly Film[],
   board: Board,
   title: string,
+  units: Units,
 ): string {
   const [width, height] = [board.lengthMm, board.widthMm];
   const below = 8 + 6 * load.strips.length;
   const n = writeNumber;
+  const says = (mm: number): string => formatLength(mm, units).replace(/\.0(?= )/, '');
   const rect = (x: number, top: number, w: number, h: number, more: string): string =>
     `<rect x="${n(x)}" y="${n(top)}" width="${n(w)}" height="${n(h)}" ${more}/>`;
   const strips = load.strips.map((strip, i) => {
@@ -39,13 +43,13 @@ export function writeGuideSvg(
           `fill="${film?.colour ?? '#888888'}" fill-opacity="0.35"`,
         );
     const lines = cuts(strip).flatMap(({ paths }) => paths.map((path) => pathData(path, height)));
-    const says = `${film?.name ?? strip.film} from ${strip.from} to ${strip.to} mm, ${strip.across} mm across${strip.offcut ? ', offcut' : ''}`;
+    const words = `${film?.name ?? strip.film} from ${says(strip.from)} to ${says(strip.to)}, ${says(strip.across)} across${strip.offcut ? ', offcut' : ''}`;
     return [
       `  <g data-film="${xmlText(film?.name ?? strip.film)}" data-from="${strip.from}" data-to="${strip.to}">`,
       `    ${area}`,
       `    <path d="${lines.join('')}" fill="none" stroke="#000000" stroke-width="0.2"/>`,
       `    <path d="M${strip.from} 0V${n(height + 2)}M${strip.to} 0V${n(height + 2)}" stroke="#000000" stroke-width="0.2" stroke-dasharray="2 2"/>`,
-      `    <text x="${strip.from}" y="${n(height + 6 + 6 * i)}" font-family="sans-serif" font-size="4">${xmlText(says)}</text>`,
+      `    <text x="${strip.from}" y="${n(height + 6 + 6 * i)}" font-family="sans-serif" font-size="4">${xmlText(words)}</text>`,
       '  </g>',
     ].join('\n');
   });
