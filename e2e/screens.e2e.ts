@@ -23,6 +23,7 @@ const VIEWS = [
   '/project/demo-cup/flat',
   '/project/demo-lane/measure',
   '/glossary',
+  '/about',
   '/project/demo-lane/flat',
   '/project/demo-lane/proof',
   '/project/demo-fleet-bottle/proof',
@@ -127,7 +128,8 @@ const STOPPED_AT = [
     'As usual',
     'As the font has it',
   ],
-  ...['What you are judged by', 'What goes on it', 'Below nothing'],
+  ...['What you are judged by', 'What goes on it', 'Below nothing', 'Film that stays', 'Comes round', 'Has cut'],
+  ...['Reaches under by', 'Capitals at least', 'Letters stand on', 'Its middle above', 'planned anew', 'At an angle'],
 ];
 
 test('no view has a label that made people stop, or a millimetre where one works in inches', async ({ page }) => {
