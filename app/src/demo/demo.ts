@@ -54,6 +54,9 @@ const triedOnPaper = (blank: Blank, on: string): Blank => ({
   fitCheck: { on, seen: { gapRimMm: 0, gapBaseMm: 0, standMm: 0 }, ...TRIED[blank.id]! },
 });
 
+/** ISO. */
+const hoursBefore = (now: string, hours: number): string => new Date(Date.parse(now) - 3_600_000 * hours).toISOString();
+
 /** Complete projects of the made-up Willowmere Rowing Club. */
 export function demoProjects(now: string): Project[] {
   const name = { ...newText('demo-name', 'Marlow', 'deep-water'), font: 'script' as const };
@@ -330,5 +333,10 @@ export function demoProjects(now: string): Project[] {
       },
     ],
   };
-  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle, heron];
+  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle, heron].map((project, i) => ({
+    ...project,
+    // Begun one after the other, each worked on for some days, the first one last.
+    createdAt: hoursBefore(now, 24 * (4 + 3 * i)),
+    changedAt: hoursBefore(now, 2 + 31 * i),
+  }));
 }
