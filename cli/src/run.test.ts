@@ -27,6 +27,26 @@ const project = (items: Project['items'] = [wave(9)]): Project => ({
   items,
 });
 
+describe('units and paper', () => {
+  it('are those that are asked for, in words and prints, and nothing else is taken', async () => {
+    const path = save(project());
+    const to = join(folder, 'in-inches');
+    expect((await mivet('make', path, '--out', to, '--units', 'in', '--paper', 'letter')).err).not.toMatch(
+      /needs|takes/,
+    );
+    const guide = readFileSync(join(to, 'guide-1.svg'), 'utf8');
+    const words = [...guide.matchAll(/<text[^>]*>([^<]*)/g)].map(([, text]) => text!);
+    expect(words.length).toBeGreaterThan(0);
+    for (const text of words) expect(text).toMatch(/ from [\d /]+ in to [\d /]+ in, [\d /]+ in across/);
+    // A sheet of Letter is 612 × 792 points.
+    expect(readFileSync(join(to, 'template.pdf'), 'latin1')).toMatch(/MediaBox ?\[ ?0 0 (612|792) (612|792) ?\]/);
+    expect(await mivet('make', path, '--out', join(folder, 'x'), '--units', 'ell')).toMatchObject({ code: 2, err: 'mivet make: --units takes mm, in or in-decimal, not “ell”.\n' }); // prettier-ignore
+    expect(await mivet('make', path, '--out', join(folder, 'x'), '--paper', 'a3')).toMatchObject({ code: 2, err: 'mivet make: --paper takes a4 or letter, not “a3”.\n' }); // prettier-ignore
+    const told = JSON.parse((await mivet('proof', path, '--units', 'in')).out) as { findings: { words: unknown }[] };
+    expect(JSON.stringify(told.findings.map(({ words }) => words))).not.toMatch(/\d [mc]m/);
+  });
+});
+
 describe('mivet flatten', () => {
   it('agrees with the closed-form sector for every taper from 0 to 40° both ways', async () => {
     for (const degrees of [0, 0.01, 0.5, 3, 12, 27.5, 40])

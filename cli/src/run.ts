@@ -8,9 +8,11 @@ const COMMANDS: { readonly [name: string]: CommandLine } = { flatten, proof: jud
 
 const USAGE = `usage:
   mivet flatten <blank.json> [--film MM]     template as JSON (mm)
-  mivet proof   <project.json>               findings as JSON
-  mivet make    <project.json> --out DIR     cut files, template, bench sheet, report
+  mivet proof   <project.json> [--units U]   findings as JSON
+  mivet make    <project.json> --out DIR [--units U] [--paper a4|letter]
+                                             cut files, template, bench sheet, report
   mivet check   <file>                       what is wrong with a project, blank or backup
+U: mm (as it is without), in or in-decimal, for words and prints
 exit: 0 fine, 1 findings that will fail, 2 bad input
 `;
 

@@ -6,17 +6,22 @@ import { loadProject, takeOption } from '../input/files.ts';
 import { paperFonts } from '../input/fonts.ts';
 import { BadInput, type CommandLine } from '../input/command.ts';
 import { judgedBy } from '../input/judged-by.ts';
+import { takeUnits } from '../input/units.ts';
 
 /** Writes every file of a job into a folder; exit 1 when a finding will fail. Nothing that exists is overwritten. */
 export const make: CommandLine = async (args, { out, err }) => {
-  const { value: folder, rest } = takeOption(args, '--out');
+  const { value: folder, rest: more } = takeOption(args, '--out');
   if (folder === null) throw new BadInput('say where to with --out DIR.');
+  const { value: sheet, rest: others } = takeOption(more, '--paper');
+  const paper = sheet ?? 'a4';
+  if (paper !== 'a4' && paper !== 'letter') throw new BadInput(`--paper takes a4 or letter, not “${paper}”.`);
+  const { units, rest } = takeUnits(others);
   const project = loadProject(rest[0]);
   const by = judgedBy(project);
   const examined = examineProject(project, by.fonts, by.limits, by.supply);
-  if (!examined.ok) throw new BadInput(describeBlankProblem(examined.problem, 'mm'));
+  if (!examined.ok) throw new BadInput(describeBlankProblem(examined.problem, units));
   const findings = withTriedFixes(project, examined.findings, by);
-  const files = await jobFiles(project, { ...examined, findings }, { unit: 'mm', paper: 'a4', ...paperFonts() });
+  const files = await jobFiles(project, { ...examined, findings }, { unit: units, paper, ...paperFonts() });
   const taken = files.find((file) => existsSync(join(folder, file.name)));
   if (taken)
     throw new BadInput(`${join(folder, taken.name)} exists already. Nothing was written; name an empty folder.`);
