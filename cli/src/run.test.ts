@@ -38,7 +38,7 @@ describe('units and paper', () => {
     const guide = readFileSync(join(to, 'guide-1.svg'), 'utf8');
     const words = [...guide.matchAll(/<text[^>]*>([^<]*)/g)].map(([, text]) => text!);
     expect(words.length).toBeGreaterThan(0);
-    for (const text of words) expect(text).toMatch(/ from [\d /]+ in to [\d /]+ in, [\d /]+ in across/);
+    for (const text of words) expect(text).toMatch(/ from [\d /]+ to [\d /]+ in, [\d /]+ in across/);
     // A sheet of Letter is 612 × 792 points.
     const [sheet] = (await PDFDocument.load(readFileSync(join(to, 'template.pdf')))).getPages();
     expect(Object.values(sheet!.getSize()).map(Math.round).sort()).toEqual([612, 792]);

@@ -24,6 +24,10 @@ export const shortWords = (mm: number, unit: Units): string => formatLength(mm, 
 export const sizeWords = (a: number, b: number, unit: Units): string =>
   `${shortWords(a, unit).replace(/ (mm|in)$/, '')} × ${shortWords(b, unit)}`;
 
+/** From where to where something lies. */
+export const rangeWords = (from: number, to: number, unit: Units): string =>
+  `from ${shortWords(from, unit).replace(/ (mm|in)$/, '')} to ${shortWords(to, unit)}`;
+
 /** What is left, in words. */
 export function leftWords(film: StockFilm, unit: Units): string {
   if (film.form === 'roll')

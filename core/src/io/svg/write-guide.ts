@@ -43,7 +43,7 @@ export function writeGuideSvg(
           `fill="${film?.colour ?? '#888888'}" fill-opacity="0.35"`,
         );
     const lines = cuts(strip).flatMap(({ paths }) => paths.map((path) => pathData(path, height)));
-    const words = `${film?.name ?? strip.film} from ${says(strip.from)} to ${says(strip.to)}, ${says(strip.across)} across${strip.offcut ? ', offcut' : ''}`;
+    const words = `${film?.name ?? strip.film} from ${says(strip.from).replace(/ (mm|in)$/, '')} to ${says(strip.to)}, ${says(strip.across)} across${strip.offcut ? ', offcut' : ''}`;
     return [
       `  <g data-film="${xmlText(film?.name ?? strip.film)}" data-from="${strip.from}" data-to="${strip.to}">`,
       `    ${area}`,
