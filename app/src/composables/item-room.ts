@@ -3,6 +3,7 @@ import {
   freeWindow,
   type Gap,
   glanceHalfAngle,
+  matesOf,
   radiusOnSide,
   type ArtworkItem,
   type Blank,
@@ -12,6 +13,7 @@ import {
   type ShapeViewModel,
   type SnapBox,
   type SnapOther,
+  togetherWith,
   type Units,
   zonesOfBlank,
 } from '@mivet/core';
@@ -29,7 +31,7 @@ export function sideOf(blank: Blank, hand: Hand, shape: ShapeViewModel, limits: 
     radiusAt: (slant) => radiusOnSide(shape, slant),
     closed,
     hasHandle: blank.handleWidthMm > 0,
-    handleHalf: blank.handleWidthMm / 2 / shape.meanRadius,
+    handleMm: blank.handleWidthMm,
     handleClear: handle,
     hand,
     rim,
@@ -37,6 +39,10 @@ export function sideOf(blank: Blank, hand: Hand, shape: ShapeViewModel, limits: 
     glance: closed ? glanceHalfAngle(shape.meanRadius, limits) : null,
   };
 }
+
+/** Ids of items with what is kept together with each, and with the other colours of their drawings: no neighbours of theirs. */
+export const movedAlong = (items: readonly ArtworkItem[], own: readonly ArtworkItem[]): ReadonlySet<string> =>
+  new Set(own.flatMap((item) => [...togetherWith(items, item), ...matesOf(items, item)].map(({ id }) => id)));
 
 /** Every copy of the other items, with its name. */
 export const othersOf = (
@@ -56,7 +62,7 @@ export const othersOf = (
     });
 
 /** What is free about an item, itself included. */
-export function roomWords(box: SnapBox, gaps: readonly Gap[], side: RoomSide, unit: Units): string {
-  const { widthMm, heightMm } = freeWindow(box, gaps, side);
+export function roomWords(box: SnapBox, gaps: readonly Gap[], unit: Units): string {
+  const { widthMm, heightMm } = freeWindow(box, gaps);
   return `room here: ${formatLength(widthMm, unit)} × ${formatLength(heightMm, unit)}`;
 }

@@ -2,7 +2,6 @@ import {
   type ArtworkItem,
   azimuthOfFacing,
   formatLength,
-  matesOf,
   moveItem,
   nearFront,
   replaceItem,
@@ -18,7 +17,7 @@ import {
   allTogether,
   type Units,
 } from '@mivet/core';
-import { othersOf, roomWords, sideOf } from './item-room.ts';
+import { movedAlong, othersOf, roomWords, sideOf } from './item-room.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -58,7 +57,7 @@ export function useItemDrag(): {
     const ids = view.selection.has(itemId) ? view.selection : new Set([itemId]);
     const rest = allTogether(doc.items, ids).filter((i) => i.id !== itemId);
     const items = [item, ...rest];
-    const own = new Set(items.flatMap((i) => [i, ...matesOf(doc.items, i)]).map((i) => i.id));
+    const own = movedAlong(doc.items, items);
     const side = sideOf(doc.blank, doc.hand, shape, settings.judgedBy);
     const others = othersOf(doc.items, shape, own);
     // The copy that was taken hold of is the one that is watched.
@@ -130,7 +129,7 @@ function guidesOf(
         ? `at ${front}`
         : `${formatLength(Math.abs(across), unit)} ${across > 0 ? 'right' : 'left'} of ${front}`,
     gaps: gaps.map(({ way, mm, ends }) => ({ way, ends, text: formatLength(mm, unit) })),
-    room: roomWords(box, gaps, side, unit),
+    room: roomWords(box, gaps, unit),
   };
 }
 

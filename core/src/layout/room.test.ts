@@ -12,7 +12,7 @@ const mug: RoomSide = {
   rim: 10,
   base: 5,
   glance: 0.9,
-  handleHalf: 8 / 40,
+  handleMm: 16,
   handleClear: 3,
 };
 const box: SnapBox = { azimuth: 0.5, slant: 50, widthMm: 20, heightMm: 12 };
@@ -47,7 +47,7 @@ describe('the room about an item', () => {
       { azimuth: 0.75, slant: 50 },
       { azimuth: expect.closeTo(1.9, 12), slant: 50 },
     ]);
-    expect(freeWindow(box, gaps, mug)).toEqual({
+    expect(freeWindow(box, gaps)).toEqual({
       widthMm: expect.closeTo(20 + 124.664 + 46, 3),
       heightMm: 12 + 19 + 29,
     });
@@ -57,17 +57,22 @@ describe('the room about an item', () => {
     const wave = star({ azimuth: 0, slant: 80, heightMm: 10, widthMm: 250, allRound: true, name: 'the wave' });
     expect(told([wave])[1]).toBe('down 19.00 to the wave');
     // Across the back it is 0.2 rad, 8 mm, from middle to middle: they lie over each other.
-    const bare = { ...mug, hasHandle: false, handleHalf: 0 };
+    const bare = { ...mug, hasHandle: false, handleMm: 0, handleClear: 0 };
     const back = { ...box, azimuth: Math.PI - 0.1 };
     expect(told([star({ azimuth: -Math.PI + 0.1 })], bare, back)[3]).toBe('right -12.00 to the star');
-    expect(freeWindow(back, roomAround(back, [star({ azimuth: -Math.PI + 0.1 })], bare), bare).widthMm).toBeLessThan(
+    expect(freeWindow(back, roomAround(back, [star({ azimuth: -Math.PI + 0.1 })], bare)).widthMm).toBeLessThan(
       20 + 246,
     );
     expect(told([], bare, back)[3]).toBe('right -6.00 to the seam');
   });
 
+  it('keeps the clearance for the handle itself, whatever a thing is called', () => {
+    const named = star({ azimuth: 2, widthMm: 8, name: 'the handle' });
+    expect(freeWindow(box, roomAround(box, [named], mug)).widthMm).toBeCloseTo(20 + 124.664 + 46, 3);
+  });
+
   it('ends at the edges of a face', () => {
-    const face = { ...mug, closed: false, hasHandle: false, handleHalf: 0 };
+    const face = { ...mug, closed: false, hasHandle: false, handleMm: 0, handleClear: 0 };
     expect(told([], face)).toEqual([
       'up 44.00 to the upper edge',
       'down 34.00 to the lower edge',

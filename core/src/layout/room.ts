@@ -8,6 +8,8 @@ export interface Gap {
   readonly mm: number;
   /** What is there. */
   readonly to: string;
+  /** mm of the gap that film keeps clear of it. */
+  readonly clear: number;
   /** Both ends of the gap: azimuth in rad, slant in mm. */
   readonly ends: readonly [from: SidePoint, to: SidePoint];
 }
@@ -19,9 +21,8 @@ interface SidePoint {
 
 /** A side, with how wide its handle is. */
 export interface RoomSide extends SnapSide {
-  /** rad. Half of what a handle takes of the way round; 0 without one. */
-  readonly handleHalf: number;
-  /** mm that film keeps clear of the handle. */
+  /** mm of the way round that a handle takes, and that film keeps clear of it; 0 without one. */
+  readonly handleMm: number;
   readonly handleClear: number;
 }
 
@@ -45,31 +46,31 @@ export function roomAround(box: SnapBox, others: readonly SnapOther[], side: Roo
   const beside = others.filter((o) => !o.allRound && Math.abs(o.slant - box.slant) < (o.heightMm + box.heightMm) / 2);
   const inLine = others.filter((o) => o.allRound || Math.abs(across(o.azimuth)) < (o.widthMm + box.widthMm) / 2);
 
-  const end = side.hasHandle ? Math.PI - side.handleHalf : Math.PI;
-  const ends = side.closed ? (side.hasHandle ? 'the handle' : 'the seam') : 'the edge';
-  const [upper, lower] = side.closed ? ['the rim edge', 'the base edge'] : ['the upper edge', 'the lower edge'];
-  const least = (gaps: readonly { readonly mm: number; readonly to: string }[]): { mm: number; to: string } =>
+  const end = radius * Math.PI - side.handleMm / 2;
+  const ends = { to: side.closed ? (side.hasHandle ? 'the handle' : 'the seam') : 'the edge', clear: side.handleClear };
+  const upper = { to: side.closed ? 'the rim edge' : 'the upper edge', clear: side.rim };
+  const lower = { to: side.closed ? 'the base edge' : 'the lower edge', clear: side.base };
+  const least = (gaps: readonly Pick<Gap, 'mm' | 'to' | 'clear'>[]): Pick<Gap, 'mm' | 'to' | 'clear'> =>
     gaps.reduce((a, b) => (b.mm < a.mm ? b : a));
+  const neighbour = ({ name }: SnapOther, mm: number): Pick<Gap, 'mm' | 'to' | 'clear'> => ({ mm, to: name, clear: 0 });
   const found = {
     up: least([
-      { mm: top, to: upper },
-      ...inLine.filter((o) => o.slant <= box.slant).map((o) => ({ mm: top - (o.slant + o.heightMm / 2), to: o.name })),
+      { mm: top, ...upper },
+      ...inLine.filter((o) => o.slant <= box.slant).map((o) => neighbour(o, top - (o.slant + o.heightMm / 2))),
     ]),
     down: least([
-      { mm: side.side - bottom, to: lower },
-      ...inLine.filter((o) => o.slant > box.slant).map((o) => ({ mm: o.slant - o.heightMm / 2 - bottom, to: o.name })),
+      { mm: side.side - bottom, ...lower },
+      ...inLine.filter((o) => o.slant > box.slant).map((o) => neighbour(o, o.slant - o.heightMm / 2 - bottom)),
     ]),
     left: least([
-      { mm: radius * (own + end) - half, to: ends },
+      { mm: end + radius * own - half, ...ends },
       ...beside
         .filter((o) => across(o.azimuth) <= 0)
-        .map((o) => ({ mm: -across(o.azimuth) - o.widthMm / 2 - half, to: o.name })),
+        .map((o) => neighbour(o, -across(o.azimuth) - o.widthMm / 2 - half)),
     ]),
     right: least([
-      { mm: radius * (end - own) - half, to: ends },
-      ...beside
-        .filter((o) => across(o.azimuth) > 0)
-        .map((o) => ({ mm: across(o.azimuth) - o.widthMm / 2 - half, to: o.name })),
+      { mm: end - radius * own - half, ...ends },
+      ...beside.filter((o) => across(o.azimuth) > 0).map((o) => neighbour(o, across(o.azimuth) - o.widthMm / 2 - half)),
     ]),
   };
   const at = (rightMm: number, slant: number): SidePoint => ({ azimuth: own + rightMm / radius, slant });
@@ -116,16 +117,10 @@ export function boxAround(
 export function freeWindow(
   box: SnapBox,
   gaps: readonly Gap[],
-  { rim, base, handleClear }: Pick<RoomSide, 'rim' | 'base' | 'handleClear'>,
 ): { readonly widthMm: number; readonly heightMm: number } {
-  const clear: Readonly<Record<string, number>> = {
-    'the rim edge': rim,
-    'the base edge': base,
-    'the handle': handleClear,
-  };
   const free = (way: Gap['way']): number => {
     const gap = gaps.find((one) => one.way === way);
-    return gap ? Math.max(0, gap.mm - (clear[gap.to] ?? 0)) : 0;
+    return gap ? Math.max(0, gap.mm - gap.clear) : 0;
   };
   return {
     widthMm: box.widthMm + free('left') + free('right'),

@@ -1,8 +1,6 @@
 import type { Board } from '../model/board.ts';
-import { formatLength, type Units } from './length.ts';
+import { formatSize, type Units } from './length.ts';
 
-/** What a board is called, with its size. */
-export const boardWords = ({ label, widthMm, lengthMm }: Board, units: Units): string => {
-  const side = (mm: number): string => formatLength(mm, units).replace(/\.0(?= )/, '');
-  return `${label}, ${side(widthMm).replace(/ (mm|in)$/, '')} × ${side(lengthMm)}`;
-};
+/** What a board is called, with its size in mm or inches. */
+export const boardWords = ({ label, widthMm, lengthMm }: Board, units: Units): string =>
+  `${label}, ${formatSize(widthMm, lengthMm, units)}`;

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatLength, formatThickness, parseLength } from './length.ts';
+import {
+  formatArea,
+  formatLength,
+  formatRange,
+  formatShort,
+  formatSize,
+  formatThickness,
+  parseLength,
+} from './length.ts';
 
 describe('parseLength', () => {
   it.each([
@@ -97,6 +105,20 @@ describe('formatLength', () => {
       ),
     );
   });
+});
+
+it('writes sides and ranges with one unit, and no nought behind a point', () => {
+  // 54 mm are 2.126 in, 8.06 sixty-fourths past the two; 93.6625 mm are 3 11/16 in.
+  expect([formatShort(46, 'mm'), formatShort(46.5, 'mm')]).toEqual(['46 mm', '46.5 mm']);
+  expect(formatSize(120, 48.5, 'mm')).toBe('120 × 48.5 mm');
+  expect([formatSize(46, 206, 'mm'), formatRange(55, 91, 'mm')]).toEqual(['46 × 206 mm', 'from 55 to 91 mm']);
+  expect([formatSize(54, 93.6625, 'in'), formatRange(54, 93.6625, 'in')]).toEqual(['2 1/8 × 3 11/16 in', 'from 2 1/8 to 3 11/16 in']); // prettier-ignore
+});
+
+it('writes areas in the unit that suits their size', () => {
+  // 400 mm² are 0.62 in², 5300 mm² 8.2 in².
+  expect([formatArea(25, 'mm'), formatArea(400, 'mm'), formatArea(5300, 'mm')]).toEqual(['25 mm²', '4 cm²', '53 cm²']);
+  expect([formatArea(400, 'in'), formatArea(5300, 'in')]).toEqual(['0.62 in²', '8.2 in²']);
 });
 
 it('writes how thick films are as they are sold: 0.07 mm are 2.76 mils', () => {

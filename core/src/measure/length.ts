@@ -1,3 +1,5 @@
+import { EPSILON } from '../numeric/tolerances.ts';
+
 /** Units that a crafter may type; a mil is a thousandth of an inch. */
 export type LengthUnit = 'mm' | 'cm' | 'in' | 'mil';
 
@@ -73,7 +75,7 @@ export const WRITTEN_IN = {
 } as const satisfies Record<Units, { perUnit: number; mm: number }>;
 
 /** in. Below this, inches are written in mils: as film and tape are sold, and as no rule shows. */
-const LEAST_ON_A_RULE = 1 / 64;
+const LEAST_ON_A_RULE = 1 / WRITTEN_IN.in.perUnit;
 
 /**
  * Writes a length for the screen: millimetres to a tenth, inches as the simplest fraction to 1/64 or as decimals to 0.01.
@@ -86,8 +88,8 @@ const LEAST_ON_A_RULE = 1 / 64;
 export function formatLength(mm: number, units: Units): string {
   if (!Number.isFinite(mm)) return '–';
   const inches = Math.abs(mm) / 25.4;
-  // A hair under a sixty-fourth is one.
-  if (units !== 'mm' && inches > 1e-6 && inches < LEAST_ON_A_RULE - 1e-6) {
+  // What is a sixty-fourth but for rounding is one.
+  if (units !== 'mm' && inches > EPSILON && inches < LEAST_ON_A_RULE - EPSILON) {
     const mils = inches * 1000;
     return `${mm < 0 ? '−' : ''}${mils.toFixed(mils < 9.95 ? 1 : 0).replace(/\.0$/, '')} mil`;
   }
@@ -99,11 +101,12 @@ export function formatLength(mm: number, units: Units): string {
 export function formatParts(parts: number, units: Units): string {
   const sign = parts < 0 ? '−' : '';
   const many = Math.abs(parts);
-  if (units === 'mm') return `${parts < 0 ? '-' : ''}${(many / 10).toFixed(1)} mm`;
-  if (units === 'in-decimal') return `${sign}${(many / 100).toFixed(2)} in`;
-  const whole = Math.floor(many / 64);
-  let top = many % 64;
-  let bottom = 64;
+  const { perUnit } = WRITTEN_IN[units];
+  if (units === 'mm') return `${parts < 0 ? '-' : ''}${(many / perUnit).toFixed(1)} mm`;
+  if (units === 'in-decimal') return `${sign}${(many / perUnit).toFixed(2)} in`;
+  const whole = Math.floor(many / perUnit);
+  let top = many % perUnit;
+  let bottom: number = perUnit;
   while (top > 0 && top % 2 === 0) {
     top /= 2;
     bottom /= 2;
@@ -111,6 +114,20 @@ export function formatParts(parts: number, units: Units): string {
   if (top === 0) return `${sign}${whole} in`;
   return `${sign}${whole === 0 ? '' : `${whole} `}${top}/${bottom} in`;
 }
+
+/** Writes a length (mm) without a nought behind its point: `46 mm`, `1 13/16 in`. */
+export const formatShort = (mm: number, units: Units): string => formatLength(mm, units).replace(/\.0(?= )/, '');
+
+/** Without its unit, where the same one follows. */
+const bare = (text: string): string => text.replace(/ (mm|in)$/, '');
+
+/** Writes two sides, mm: `46 × 206 mm`. */
+export const formatSize = (a: number, b: number, units: Units): string =>
+  `${bare(formatShort(a, units))} × ${formatShort(b, units)}`;
+
+/** Writes from where to where something lies, mm: `from 55 to 91 mm`. */
+export const formatRange = (from: number, to: number, units: Units): string =>
+  `from ${bare(formatShort(from, units))} to ${formatShort(to, units)}`;
 
 /**
  * Writes how thick film or a stack of it is: hundredths of a millimetre, or mils.

@@ -117,12 +117,11 @@ function seamLines({ surface, seams, template, frames }: Wrap): string {
     .join('');
 }
 
-function panelViewModel({ name, outlines, lines, words, heat, bounds }: FlatPanel): PanelViewModel {
+function panelViewModel({ name, outlines, lines, heat, bounds }: FlatPanel): PanelViewModel {
   return {
     name,
     data: outlines.map((path) => pathData(path)).join(''),
     marks: lines.map(({ from, to }) => `M${from.x} ${-from.y}L${to.x} ${-to.y}`).join(''),
-    words: words.map(({ at, text }) => ({ x: at.x, y: -at.y, text })),
     heat: heat.map(({ outline, strain }) => ({ data: pathData(outline), strain })),
     bounds,
   };

@@ -35,7 +35,6 @@ export interface PanelViewModel {
   readonly name: string;
   readonly data: string;
   readonly marks: string;
-  readonly words: readonly { readonly x: number; readonly y: number; readonly text: string }[];
   readonly heat: readonly { readonly data: string; readonly strain: number }[];
   readonly bounds: Box;
 }

@@ -144,7 +144,6 @@ async function keepFont(font: OwnFont): Promise<void> {
           <BFormTextarea
             id="new-words"
             v-model="words"
-            class="new-words"
             :rows="Math.min(5, words.split('\n').length)"
             no-resize
             maxlength="500"

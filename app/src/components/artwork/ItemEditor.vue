@@ -2,7 +2,7 @@
 import type { ArtworkItem, Running } from '@mivet/core';
 import { formatLength, keepTogether, letGo, roomAround } from '@mivet/core';
 import { computed, useId } from 'vue';
-import { othersOf, roomWords, sideOf } from '../../composables/item-room.ts';
+import { movedAlong, othersOf, roomWords, sideOf } from '../../composables/item-room.ts';
 import { itemTitle } from '../../composables/item-title.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useItemSize } from '../../composables/useItemSize.ts';
@@ -35,8 +35,9 @@ const room = computed(() => {
   const doc = project.doc!;
   if (!shape || !placed.value || props.item.repeat.mode !== 'once') return null;
   const side = sideOf(doc.blank, doc.hand, shape, settings.judgedBy);
-  const gaps = roomAround(placed.value, othersOf(doc.items, shape, new Set([props.item.id])), side);
-  return roomWords(placed.value, gaps, side, settings.unit);
+  const own = movedAlong(doc.items, [props.item]);
+  const gaps = roomAround(placed.value, othersOf(doc.items, shape, own), side);
+  return roomWords(placed.value, gaps, settings.unit);
 });
 const title = computed(() => itemTitle(props.item));
 const findings = computed(() => viewModel.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);

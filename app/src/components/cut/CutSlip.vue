@@ -2,7 +2,7 @@
 import TermWord from '../terms/TermWord.vue';
 import FoldOut from '../fields/FoldOut.vue';
 import type { StripViewModel, Allocation } from '@mivet/core';
-import { BOARDS, boardWords, formatArea, formatFar, formatLength } from '@mivet/core';
+import { BOARDS, boardWords, formatArea, formatFar, formatLength, formatShort, formatSize } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
@@ -80,8 +80,8 @@ const howSet = computed(() => {
 
 const area = (cm2: number): string => formatArea(100 * cm2, settings.unit);
 const length = (m: number): string => formatFar(1000 * m, settings.unit, 1);
-const mm = (v: number): string => formatLength(v, settings.unit).replace(/\.0 mm$/, ' mm');
-const size = (a: number, b: number): string => `${mm(a).replace(/ (mm|in)$/, '')} × ${mm(b)}`;
+const mm = (v: number): string => formatShort(v, settings.unit);
+const size = (a: number, b: number): string => formatSize(a, b, settings.unit);
 const stripSize = (s: StripViewModel): string => size(s.to - s.from, s.across);
 const onlyPart = (s: StripViewModel): string => (s.parts.length === 1 ? s.parts[0]!.part : '');
 const partWords = (s: StripViewModel): string =>

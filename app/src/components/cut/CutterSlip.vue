@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { describeRefusal, formatFar, isInCutter, type CutterLoad } from '@mivet/core';
+import { describeRefusal, formatFar, formatRange, isInCutter, type CutterLoad } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useCutter } from '../../stores/cutter.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceRow from '../fields/ChoiceRow.vue';
-import { rangeWords } from '../stock/stock-words.ts';
 import { STATE_WORDS, timeWords } from './cutter-words.ts';
 
 /** What is done at the cutter, one thing at a time. */
@@ -81,7 +80,7 @@ async function put(one: CutterLoad): Promise<void> {
         <p class="quiet mb-1">Lay on the board, from the load corner:</p>
         <div v-for="(s, i) in load.strips" :key="i" class="row-line">
           <span>{{ s.name }}</span>
-          <span class="dims">{{ rangeWords(s.from, s.to, settings.unit) }}</span>
+          <span class="dims">{{ formatRange(s.from, s.to, settings.unit) }}</span>
         </div>
         <CheckBox class="mt-2" :checked="filmOn" @change="filmOn = $event">The film is on the board</CheckBox>
         <BButton variant="primary" class="mt-2" :disabled="cutter.busy" @click="put(load)">Load it</BButton>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Film, Load, StripPart, StripViewModel, Units } from '@mivet/core';
-import { boardWords, formatLength } from '@mivet/core';
+import { boardWords, formatRange, formatShort } from '@mivet/core';
 import { computed, shallowRef } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
 import type { Board } from '@mivet/core';
@@ -95,10 +95,8 @@ const labels = computed(() => {
 });
 /** A label that would run off the board is set from its right end. */
 const late = (s: StripViewModel): boolean => s.from > shownLength.value * 0.62;
-function fromTo(s: StripViewModel): string {
-  if (props.unit === 'mm') return `from ${s.from} to ${s.to} mm, ${s.across} mm across`;
-  return `from ${formatLength(s.from, props.unit)} to ${formatLength(s.to, props.unit)}, ${formatLength(s.across, props.unit)} across`;
-}
+const fromTo = ({ from, to, across }: StripViewModel): string =>
+  `${formatRange(from, to, props.unit)}, ${formatShort(across, props.unit)} across`;
 </script>
 
 <template>
@@ -189,7 +187,7 @@ function fromTo(s: StripViewModel): string {
     <p v-if="inHand" class="held-word" role="status">
       {{
         collision === 'part'
-          ? `Too near to another part: scissors need ${formatLength(board.gapMm, unit)}.`
+          ? `Too near to another part: scissors need ${formatShort(board.gapMm, unit)}.`
           : collision === 'edge'
             ? 'Too near to the edge of the film.'
             : 'It fits here, and stays here when the rest is planned again.'

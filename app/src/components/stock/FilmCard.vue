@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { formatShort, formatSize } from '@mivet/core';
 import { runsLow, type StockFilm, type Units } from '@mivet/core';
 import { computed } from 'vue';
-import { ageWords, leftWords, shortWords, sizeWords } from './stock-words.ts';
+import { ageWords, leftWords } from './stock-words.ts';
 
 /** Film as it stands on the shelf: its colour, what is left of it, and how old it is. */
 const props = defineProps<{ film: StockFilm; unit: Units; today: string }>();
@@ -13,8 +14,8 @@ const share = computed(() => {
 const low = computed(() => runsLow(props.film) || props.film.count === 0);
 const size = computed(() =>
   props.film.form === 'roll'
-    ? `Roll, ${shortWords(props.film.widthMm, props.unit)} wide`
-    : `Sheets, ${sizeWords(props.film.widthMm, props.film.lengthMm, props.unit)}`,
+    ? `Roll, ${formatShort(props.film.widthMm, props.unit)} wide`
+    : `Sheets, ${formatSize(props.film.widthMm, props.film.lengthMm, props.unit)}`,
 );
 </script>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { formatSize } from '@mivet/core';
 import type { Offcut, Units } from '@mivet/core';
 import { computed } from 'vue';
-import { ageWords, sizeWords } from './stock-words.ts';
+import { ageWords } from './stock-words.ts';
 
 /** The box of offcuts, each drawn to one scale. */
 const props = defineProps<{ offcuts: readonly Offcut[]; unit: Units; today: string }>();
@@ -22,7 +23,7 @@ const data = ({ outline, lengthMm, widthMm }: Offcut): string => {
       :key="o.id"
       variant="bare"
       class="offcut"
-      :aria-label="`Change the offcut of ${o.film.name}, ${sizeWords(o.lengthMm, o.widthMm, unit)}`"
+      :aria-label="`Change the offcut of ${o.film.name}, ${formatSize(o.lengthMm, o.widthMm, unit)}`"
       @click="$emit('change', o)"
     >
       <svg
@@ -33,7 +34,8 @@ const data = ({ outline, lengthMm, widthMm }: Offcut): string => {
         <path :d="data(o)" :fill="o.film.colour" class="edge" />
       </svg>
       <span
-        ><strong>{{ o.film.name }}</strong> <span class="dims">{{ sizeWords(o.lengthMm, o.widthMm, unit) }}</span></span
+        ><strong>{{ o.film.name }}</strong>
+        <span class="dims">{{ formatSize(o.lengthMm, o.widthMm, unit) }}</span></span
       >
       <span class="quiet small">{{ ageWords(o, today) }}{{ o.notes ? `, ${o.notes}` : '' }}</span>
     </BButton>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { StockCutter, StockTape } from '@mivet/core';
 import { makeCutter } from '../../../../core/test/stock.ts';
-import { rangeWords, bladeWords, cutterWords, longWords, sizeWords, tapeWords } from './stock-words.ts';
+import { bladeWords, cutterWords, longWords, tapeWords } from './stock-words.ts';
 
 describe('words of the stock', () => {
   it('say lengths in metres or feet once they are long', () => {
@@ -11,19 +11,12 @@ describe('words of the stock', () => {
     // 3048 mm are ten feet; below two feet it stays inches: 254 mm are 10 in.
     expect(longWords(3048, 'in')).toBe('10.0 ft');
     expect(longWords(254, 'in')).toContain('10');
-    expect(sizeWords(120, 48.5, 'mm')).toBe('120 × 48.5 mm');
   });
 
   it('say what tape is left, and when there is none', () => {
     const tape = { kind: 'tape', lengthMm: 6200, widthMm: 300 } as StockTape;
     expect(tapeWords(tape, 'mm')).toBe('6.20 m left, 300 mm wide');
     expect(tapeWords({ ...tape, lengthMm: 0 }, 'mm')).toBe('used up');
-  });
-
-  it('say from where to where something lies', () => {
-    expect(rangeWords(55, 91, 'mm')).toBe('from 55 to 91 mm');
-    // 54 mm are 2.126 in, 8.06 sixty-fourths past the two; 93.6625 mm are 3 11/16 in.
-    expect(rangeWords(54, 93.6625, 'in')).toBe('from 2 1/8 to 3 11/16 in');
   });
 
   it('say how a cutter takes film and how far its blade went', () => {

@@ -1,6 +1,8 @@
 import {
   formatFar,
   formatLength,
+  formatShort,
+  formatSize,
   MM_PER_FOOT,
   leftOf,
   yearsSince,
@@ -16,17 +18,6 @@ export function longWords(mm: number, unit: Units): string {
   if (unit === 'mm') return mm >= 1000 ? `${(mm / 1000).toFixed(mm >= 10_000 ? 0 : 2)} m` : `${Math.floor(mm)} mm`;
   return mm >= 610 ? `${(mm / MM_PER_FOOT).toFixed(1)} ft` : formatLength(mm, unit);
 }
-
-/** A length without a nought behind its point. */
-export const shortWords = (mm: number, unit: Units): string => formatLength(mm, unit).replace(/\.0(?= )/, '');
-
-/** Two sides of a piece of film. */
-export const sizeWords = (a: number, b: number, unit: Units): string =>
-  `${shortWords(a, unit).replace(/ (mm|in)$/, '')} × ${shortWords(b, unit)}`;
-
-/** From where to where something lies. */
-export const rangeWords = (from: number, to: number, unit: Units): string =>
-  `from ${shortWords(from, unit).replace(/ (mm|in)$/, '')} to ${shortWords(to, unit)}`;
 
 /** What is left, in words. */
 export function leftWords(film: StockFilm, unit: Units): string {
@@ -48,11 +39,11 @@ export function ageWords({ boughtOn }: StockFilm | Offcut, today: string): strin
 
 /** What tape is left. */
 export const tapeWords = (tape: StockTape, unit: Units): string =>
-  tape.lengthMm <= 0 ? 'used up' : `${longWords(tape.lengthMm, unit)} left, ${shortWords(tape.widthMm, unit)} wide`;
+  tape.lengthMm <= 0 ? 'used up' : `${longWords(tape.lengthMm, unit)} left, ${formatShort(tape.widthMm, unit)} wide`;
 
 /** How a cutter takes film, and how far scissors need two parts apart for it. */
 export const cutterWords = ({ onBoard, board }: StockCutter, unit: Units): string =>
-  `${sizeWords(board.widthMm, board.lengthMm, unit)}, ${onBoard ? 'on a board' : 'without a board'}, scissors ${shortWords(board.gapMm, unit)}`;
+  `${formatSize(board.widthMm, board.lengthMm, unit)}, ${onBoard ? 'on a board' : 'without a board'}, scissors ${formatShort(board.gapMm, unit)}`;
 
 /** How far a blade went of what one lasts. */
 export const bladeWords = ({ bladeMm, bladeLastsMm }: StockCutter, unit: Units): string =>

@@ -1,4 +1,4 @@
-import { formatLength, type Units } from '../../measure/length.ts';
+import { formatRange, formatShort, type Units } from '../../measure/length.ts';
 import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import type { Board } from '../../model/board.ts';
@@ -27,7 +27,6 @@ export function writeGuideSvg(
   const [width, height] = [board.lengthMm, board.widthMm];
   const below = 8 + 6 * load.strips.length;
   const n = writeNumber;
-  const says = (mm: number): string => formatLength(mm, units).replace(/\.0(?= )/, '');
   const rect = (x: number, top: number, w: number, h: number, more: string): string =>
     `<rect x="${n(x)}" y="${n(top)}" width="${n(w)}" height="${n(h)}" ${more}/>`;
   const strips = load.strips.map((strip, i) => {
@@ -43,7 +42,7 @@ export function writeGuideSvg(
           `fill="${film?.colour ?? '#888888'}" fill-opacity="0.35"`,
         );
     const lines = cuts(strip).flatMap(({ paths }) => paths.map((path) => pathData(path, height)));
-    const words = `${film?.name ?? strip.film} from ${says(strip.from).replace(/ (mm|in)$/, '')} to ${says(strip.to)}, ${says(strip.across)} across${strip.offcut ? ', offcut' : ''}`;
+    const words = `${film?.name ?? strip.film} ${formatRange(strip.from, strip.to, units)}, ${formatShort(strip.across, units)} across${strip.offcut ? ', offcut' : ''}`;
     return [
       `  <g data-film="${xmlText(film?.name ?? strip.film)}" data-from="${strip.from}" data-to="${strip.to}">`,
       `    ${area}`,
