@@ -61,6 +61,15 @@ describe('CellSheet', () => {
     .array(fc.tuple(fc.integer({ min: 0, max: 6 }), fc.integer({ min: 0, max: 45 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 1, max: 9 })), { minLength: 1, maxLength: 3 }) // prettier-ignore
     .map((boxes) => cellShape(boxes.map(([x, y, width, high]) => rectangle(x, y, width, high)), 1)); // prettier-ignore
 
+  it('keeps the place of a sliver without width, and lays nothing else on it', () => {
+    // Along the line between the first two columns, three cells and a half high.
+    const sliver = cellShape([Float64Array.of(1, 0, 1, 3.5, 1, 2)], 1);
+    expect([sliver.cells, sliver.columns, sliver.rows]).toEqual([4, 1, 4]);
+    const sheet = new CellSheet(3, 10);
+    sheet.lay(sliver, 0, 0);
+    expect(sheet.findRoom(sliver)).toEqual({ column: 0, row: 4 });
+  });
+
   it('finds the first free place that a search of every cell finds, past word borders and walls too', () => {
     fc.assert(
       fc.property(

@@ -36,6 +36,8 @@ export function cellShape(rings: readonly Ring[], cell: number): CellShape {
   const edges = edgesInCells(rings, cell, box.minX, box.minY);
   markEdges(grid, edges, columns, rows);
   fillInside(grid, edges, columns, rows);
+  // A sliver that lies along the lines between cells is cut all the same: nothing else may lie there.
+  if (!grid.includes(1)) grid.fill(1);
   const runs: [number, number, number][] = [];
   const spans: number[] = [];
   const byColumn = new Int32Array(columns + 1);
