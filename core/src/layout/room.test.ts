@@ -56,14 +56,19 @@ describe('the room about an item', () => {
   it('knows a band all round above and below, and a neighbour across the back', () => {
     const wave = star({ azimuth: 0, slant: 80, heightMm: 10, widthMm: 250, allRound: true, name: 'the wave' });
     expect(told([wave])[1]).toBe('down 19.00 to the wave');
-    // Across the back it is 0.2 rad, 8 mm, from middle to middle: they lie over each other.
+    // 1 rad, 40 mm, from the middle of a star that lies over the back: half of either, 10 mm, off it.
     const bare = { ...mug, hasHandle: false, handleMm: 0, handleClear: 0 };
-    const back = { ...box, azimuth: Math.PI - 0.1 };
-    expect(told([star({ azimuth: -Math.PI + 0.1 })], bare, back)[3]).toBe('right -12.00 to the star');
-    expect(freeWindow(back, roomAround(back, [star({ azimuth: -Math.PI + 0.1 })], bare)).widthMm).toBeLessThan(
-      20 + 246,
-    );
-    expect(told([], bare, back)[3]).toBe('right -6.00 to the seam');
+    const back = { ...box, azimuth: Math.PI - 1 };
+    expect(told([star({ azimuth: -Math.PI })], bare, back)[3]).toBe('right 20.00 to the star');
+    // Alone it ends 40 mm, less its half, from the seam; nearer than its half it reaches past it.
+    expect(told([], bare, back)[3]).toBe('right 30.00 to the seam');
+    expect(told([], bare, { ...box, azimuth: Math.PI - 0.1 })[3]).toBe('right -6.00 to the seam');
+  });
+
+  it('does not end at what the item lies on', () => {
+    const plate = star({ azimuth: 0.5, widthMm: 60, heightMm: 60, name: 'the plate' });
+    const fish = star({ azimuth: 0.55, slant: 54, widthMm: 6, heightMm: 4, name: 'the fish' });
+    expect(told([plate, fish])).toEqual(told());
   });
 
   it('keeps the clearance for the handle itself, whatever a thing is called', () => {

@@ -4,7 +4,7 @@ import type { SnapBox, SnapOther, SnapSide } from './snap.ts';
 /** How far it is from an item to what is nearest on one side of it. */
 export interface Gap {
   readonly way: 'up' | 'down' | 'left' | 'right';
-  /** mm along the surface; negative where the two lie over each other. */
+  /** mm along the surface; negative where the item reaches past an edge. */
   readonly mm: number;
   /** What is there. */
   readonly to: string;
@@ -29,7 +29,7 @@ export interface RoomSide extends SnapSide {
 /**
  * How far an item is from the rim and the base, from handle, seam or edges, and from its neighbours: on each of its four
  * sides the nearest of them. A neighbour counts above and below where it shares a meridian with the item, and beside it
- * where it shares a level.
+ * where it shares a level; what shares both lies on it or under it, and is no neighbour.
  *
  * @param box the item
  * @param others every copy of the other items, with its name
@@ -43,8 +43,10 @@ export function roomAround(box: SnapBox, others: readonly SnapOther[], side: Roo
   /** mm round from the item's middle to another's, the shorter way. */
   const across = (azimuth: number): number =>
     radius * (side.closed ? nearFront(azimuth - box.azimuth) : azimuth - box.azimuth);
-  const beside = others.filter((o) => !o.allRound && Math.abs(o.slant - box.slant) < (o.heightMm + box.heightMm) / 2);
-  const inLine = others.filter((o) => o.allRound || Math.abs(across(o.azimuth)) < (o.widthMm + box.widthMm) / 2);
+  const level = (o: SnapOther): boolean => Math.abs(o.slant - box.slant) < (o.heightMm + box.heightMm) / 2;
+  const meridian = (o: SnapOther): boolean => o.allRound || Math.abs(across(o.azimuth)) < (o.widthMm + box.widthMm) / 2;
+  const beside = others.filter((o) => level(o) && !meridian(o));
+  const inLine = others.filter((o) => meridian(o) && !level(o));
 
   const end = radius * Math.PI - side.handleMm / 2;
   const ends = { to: side.closed ? (side.hasHandle ? 'the handle' : 'the seam') : 'the edge', clear: side.handleClear };

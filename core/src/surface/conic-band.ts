@@ -23,7 +23,7 @@ const PLACES = 241;
  * The best conic band for a side: lengths along the side are kept, and round it the flat length is linear in the distance
  * from the rim edge, so that the band is an annular sector; of all such, the one whose worst strain is least.
  *
- * @param girthAt girth at a distance along the side, mm
+ * @param girthAt girth at a distance along the side, mm; never below 0
  * @param range where the band begins and ends along the side, mm
  * @param give what the film takes; stretch and squeeze weigh by it
  * @returns the band; on a straight or tapered side its strain is nothing

@@ -132,7 +132,7 @@ async function send(): Promise<void> {
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
       {{ sheet?.needs.length === 1 ? 'film' : 'films' }}, {{ length(totals.metres) }} of cutting
     </p>
-    <SelectRow label="Cutter takes" :value="project.doc!.boardId" :options="boards" @change="setBoard" />
+    <SelectRow label="Cutter takes" wide :value="project.doc!.boardId" :options="boards" @change="setBoard" />
     <div v-for="s in strips" :key="`${s.load} ${s.film} ${s.lot}`" class="row-line strip">
       <span
         >{{ filmName(s.film) }}<span v-if="partWords(s)" class="quiet">, {{ partWords(s) }}</span>

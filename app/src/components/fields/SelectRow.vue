@@ -2,13 +2,19 @@
 import { useId } from 'vue';
 
 /** One of several, on the slip. */
-defineProps<{ label: string; value: T; options: readonly { readonly value: T; readonly label: string }[] }>();
+defineProps<{
+  label: string;
+  value: T;
+  options: readonly { readonly value: T; readonly label: string }[];
+  /** Below its label, as wide as the slip: for choices with long names. */
+  wide?: boolean;
+}>();
 const emit = defineEmits<{ change: [value: T] }>();
 const id = useId();
 </script>
 
 <template>
-  <div class="row-line">
+  <div class="row-line" :class="{ wide }">
     <label :for="id">{{ label }}</label>
     <BFormSelect
       :id="id"
@@ -27,5 +33,12 @@ const id = useId();
   width: auto;
   min-width: 0;
   max-width: 65%;
+}
+.wide {
+  flex-wrap: wrap;
+}
+.wide .choice {
+  width: 100%;
+  max-width: none;
 }
 </style>

@@ -76,7 +76,7 @@ function rename(event: Event): void {
         >
       </div>
       <SaveWords v-if="inside" />
-      <BButton variant="bare" class="plain keys" @click="view.showHelp = true">Help</BButton>
+      <BButton variant="bare" class="plain help" @click="view.showHelp = true">Help</BButton>
       <BButton variant="bare" class="plain keys" title="Press ? for keys" @click="view.showKeys = true">Keys ?</BButton>
     </div>
   </header>
