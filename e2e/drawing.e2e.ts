@@ -25,16 +25,17 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
   await expect(page.getByRole('heading', { name: 'Import a drawing' })).toBeVisible();
   await expect(page.getByText('words that are still type')).toBeVisible();
   // Matched all at once: each colour is one of the films.
-  await expect(page.getByLabel('#e0623a')).toHaveValue('ensign');
-  await expect(page.getByLabel('#0f4c5c')).toHaveValue('deep-water');
-  await page.getByLabel('#0f4c5c').selectOption('Reed');
+  await expect(page.getByLabel('Film for orange #e0623a')).toContainText('Ensign');
+  await expect(page.getByLabel('Film for dark teal #0f4c5c')).toContainText('Deep water');
+  await page.getByLabel('Film for dark teal #0f4c5c').click();
+  await page.getByRole('menuitem', { name: 'Reed, olive green, gloss permanent' }).click();
   await page.getByLabel('Where it is from').fill('own pencil');
   await page.getByRole('textbox', { name: 'Width', exact: true }).fill('30 mm');
   await page.getByRole('textbox', { name: 'Width', exact: true }).press('Tab');
   await page.getByRole('button', { name: 'Place it' }).click();
-  await expect(page.getByText('One of 2 colours; they move and grow together.')).toBeVisible();
+  await expect(page.getByText('one of 2 colours; they move and grow together')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByRole('button', { name: 'pennant, #0f4c5c' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'pennant, dark teal' })).toBeVisible();
 
   await goTo(page, 'Cut');
   const [zip] = await Promise.all([

@@ -229,6 +229,7 @@ export { placeData, zonePaths } from './present/flat-regions.ts';
 export { frontOf } from './present/front.ts';
 export type { Front } from './present/front.ts';
 export { judgedShape } from './present/judged-view-model.ts';
+export { colourWord } from './present/colour-word.ts';
 export { filmEdge } from './present/film-edge.ts';
 export { partsViewModel } from './present/parts-view-model.ts';
 export { ringsData } from './present/rings-data.ts';

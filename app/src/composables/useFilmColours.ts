@@ -9,8 +9,21 @@ export interface FilmColours {
   of(film: string): { readonly fill?: string; readonly stroke?: string; readonly 'stroke-width'?: number };
 }
 
-/** Ground of flats by day and in the evening, as in the theme: `--sheet`. */
-const SHEET = { light: '#ffffff', dim: '#d9d5c9' };
+/** What film is drawn on by day and in the evening, as in the theme: `--sheet` under flats, `--paper` and `--slip` under pickers. */
+const GROUNDS = {
+  sheet: { light: '#ffffff', dim: '#d9d5c9' },
+  paper: { light: '#f7f4eb', dim: '#1d222a' },
+  slip: { light: '#fffdf6', dim: '#242a33' },
+};
+
+/** The line that a colour needs round it on a ground of the theme; null where it needs none. */
+export function useEdge(ground: keyof typeof GROUNDS): ComputedRef<(colour: string) => string | null> {
+  const settings = useSettings();
+  return computed(() => {
+    const under = GROUNDS[ground][settings.dim ? 'dim' : 'light'];
+    return (colour) => filmEdge(colour, under);
+  });
+}
 
 /**
  * Colours of films on a flat.
@@ -19,12 +32,11 @@ const SHEET = { light: '#ffffff', dim: '#d9d5c9' };
  * @param ground CSS colour that they are drawn on; that of flats in the theme when left out
  */
 export function useFilmColours(films: () => readonly Film[], ground?: string): ComputedRef<FilmColours> {
-  const settings = useSettings();
+  const onSheet = useEdge('sheet');
   return computed(() => {
-    const sheet = ground ?? (settings.dim ? SHEET.dim : SHEET.light);
     const drawn = new Map(
       films().map(({ id, colour }) => {
-        const edge = filmEdge(colour, sheet);
+        const edge = ground ? filmEdge(colour, ground) : onSheet.value(colour);
         return [id, edge ? { fill: colour, stroke: edge, 'stroke-width': 1 } : { fill: colour }] as const;
       }),
     );

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, watch } from 'vue';
-import { onBeforeRouteLeave, useRoute } from 'vue-router';
+import { onBeforeRouteLeave } from 'vue-router';
+import SlipFrame from '../components/shell/SlipFrame.vue';
 import StopStrip from '../components/shell/StopStrip.vue';
 import GuideNote from '../components/help/GuideNote.vue';
 import ProjectFailure from '../components/shell/ProjectFailure.vue';
@@ -17,7 +18,6 @@ const project = useProject();
 const view = useView();
 const viewModel = useViewModel();
 const settings = useSettings();
-const route = useRoute();
 
 const SLIPS = {
   measure: defineAsyncComponent(() => import('../components/measure/MeasureSlip.vue')),
@@ -68,7 +68,7 @@ onBeforeRouteLeave(async () => {
   </div>
   <div v-else-if="project.doc" class="project">
     <StopStrip :current="stop" />
-    <div class="work" :class="stop">
+    <div class="work">
       <div class="main">
         <NameGrid
           v-if="names && viewModel.good"
@@ -89,11 +89,11 @@ onBeforeRouteLeave(async () => {
         <CutStage v-else-if="stop === 'cut'" />
         <BenchStage v-else />
       </div>
-      <aside class="slip" :aria-label="`${String(route.params['stop'])} slip`">
+      <SlipFrame :stop="stop">
         <ProjectFailure />
         <GuideNote :stop="stop" />
         <component :is="SLIPS[stop]" :key="stop" />
-      </aside>
+      </SlipFrame>
     </div>
   </div>
 </template>
@@ -114,43 +114,25 @@ onBeforeRouteLeave(async () => {
   min-width: 0;
   min-height: 0;
 }
-.slip {
-  background: var(--slip);
-  border-left: 1px solid var(--hairline);
-  box-shadow: -1px 0 0 color-mix(in srgb, var(--hairline) 50%, transparent);
-  padding: 1.25rem 1.3rem 2rem;
-  overflow-y: auto;
-  overflow-x: hidden;
-}
 .gone {
   max-width: 34rem;
   margin: 4rem auto;
   padding: 0 1.5rem;
 }
-@media (max-width: 760px) {
+/* On a phone the work has the screen, and the slip comes up over its foot; what lies under it scrolls out. */
+@media (max-width: 767.98px) {
   .work {
-    grid-template-columns: 1fr;
-    overflow: auto;
-    display: block;
-  }
-  .main {
-    height: 68vh;
-  }
-  .main:has(.stacked) {
-    height: auto;
-  }
-  .slip {
-    border-left: 0;
-    border-top: 1px solid var(--hairline);
-    overflow: visible;
-  }
-  .work.bench {
     display: flex;
     flex-direction: column;
   }
-  .work.bench .main {
-    height: 100%;
-    flex: none;
+  .main {
+    flex: 1;
+    overflow: auto;
+  }
+  .work:has(> .sheet-bar[aria-expanded='true']) .main::after {
+    content: '';
+    display: block;
+    height: calc(56dvh - 52px);
   }
 }
 </style>

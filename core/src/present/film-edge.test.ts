@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { STARTING_FILMS } from '../material/film.ts';
 import { filmEdge } from './film-edge.ts';
 
-const GROUNDS = ['#ffffff', '#d9d5c9', '#fffdf6', '#242a33'];
+/** What film is drawn on: flats, cards and pickers, the page, by day and in the evening. */
+const GROUNDS = ['#ffffff', '#d9d5c9', '#fffdf6', '#242a33', '#f7f4eb', '#1d222a'];
 
 describe('the line round pale film', () => {
   it('is there where film and ground are alike, and not where everybody tells them apart', () => {

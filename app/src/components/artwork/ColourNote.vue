@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { ArtItem } from '@mivet/core';
-import { drawingOfItems, FORMAT_VERSION, matesOf } from '@mivet/core';
+import { colourWord, drawingOfItems, FORMAT_VERSION, matesOf } from '@mivet/core';
 import { computed } from 'vue';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
+import FilmSwatch from '../films/FilmSwatch.vue';
 import { useView } from '../../stores/view.ts';
 
 const props = defineProps<{ item: ArtItem }>();
@@ -38,8 +39,9 @@ const isKept = computed(() => library.motifs.some((m) => m.colours.some((c) => c
 <template>
   <div>
     <p class="quiet small mb-1">
-      <span class="chip" :style="{ background: item.colour }" /> One of
-      {{ mates.length + 1 === 1 ? 'one colour' : `${mates.length + 1} colours` }}; they move and grow together.
+      <FilmSwatch :colour="item.colour" class="chip" /> In the drawing {{ colourWord(item.colour)
+      }}<template v-if="mates.length > 0">, one of {{ mates.length + 1 }} colours; they move and grow together</template
+      >.
       <template v-if="item.source">From: {{ item.source }}.</template>
       <template v-if="item.rights === 'unsure'"> Ask whether you may use it.</template>
     </p>
@@ -55,7 +57,6 @@ const isKept = computed(() => library.motifs.some((m) => m.colours.some((c) => c
   display: inline-block;
   width: 0.8rem;
   height: 0.8rem;
-  border: 1px solid var(--hairline);
   vertical-align: -1px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ArtItem, Film, OwnMotif, Provenance, Units } from '@mivet/core';
 import {
+  colourWord,
   FORMAT_VERSION,
   formatLength,
   itemSchema,
@@ -13,6 +14,8 @@ import {
 } from '@mivet/core';
 import { computed, ref, useId, watch } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
+import FilmSelect from '../films/FilmSelect.vue';
+import FilmSwatch from '../films/FilmSwatch.vue';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -174,15 +177,18 @@ function place(): void {
       <span>Match to my films</span>
       <ChoiceButtons :value="way" :options="WAYS" label="How colours are matched" @choose="matchAll" />
     </div>
-    <div v-for="(c, i) in shares.slice(0, SHOWN)" :key="c.colour" class="row-line">
-      <label :for="`${id}-f${i}`" class="colour"
-        ><span class="chip" :style="{ background: c.colour }" />{{ c.colour
-        }}<span class="quiet small">{{ Math.round(100 * c.share) }}&nbsp;%</span></label
+    <div v-for="c in shares.slice(0, SHOWN)" :key="c.colour" class="row-line">
+      <span class="colour"
+        ><FilmSwatch :colour="c.colour" />{{ colourWord(c.colour)
+        }}<span class="quiet small">{{ Math.round(100 * c.share) }}&nbsp;%</span></span
       >
-      <BFormSelect :id="`${id}-f${i}`" v-model="chosen[c.colour]" size="sm" class="w-auto">
-        <BFormSelectOption :value="null">leave it off</BFormSelectOption>
-        <BFormSelectOption v-for="f in films" :key="f.id" :value="f.id">{{ f.name }}</BFormSelectOption>
-      </BFormSelect>
+      <FilmSelect
+        :films="films"
+        :value="chosen[c.colour] ?? null"
+        :label="`Film for ${colourWord(c.colour)} ${c.colour}`"
+        none="leave it off"
+        @choose="chosen[c.colour] = $event"
+      />
     </div>
     <p v-if="shares.length > SHOWN" class="quiet small mt-1">
       {{ shares.length - SHOWN }} smaller colours are matched as well. A drawing with fewer colours cuts better.
@@ -225,10 +231,5 @@ function place(): void {
   display: flex;
   align-items: center;
   gap: 0.5rem;
-}
-.chip {
-  width: 1rem;
-  height: 1rem;
-  border: 1px solid var(--hairline);
 }
 </style>

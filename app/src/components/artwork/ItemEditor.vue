@@ -13,7 +13,7 @@ import ChoiceRow from '../fields/ChoiceRow.vue';
 import HeldInput from '../fields/HeldInput.vue';
 import LengthField from '../fields/LengthField.vue';
 import ColourNote from './ColourNote.vue';
-import FilmChoice from './FilmChoice.vue';
+import FilmChoice from '../films/FilmChoice.vue';
 import PlacementFields from './PlacementFields.vue';
 import RoundFields from './RoundFields.vue';
 import ShapeFields from './ShapeFields.vue';
@@ -118,8 +118,9 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     </template>
     <ColourNote v-if="item.type === 'art'" :item="item" />
     <FilmChoice
+      label="Film"
       :films="project.doc!.films"
-      :value="item.film"
+      :chosen="[item.film]"
       @choose="items.change('Change the film', (i) => ({ ...i, film: $event }))"
     />
     <ChoiceRow

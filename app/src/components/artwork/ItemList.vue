@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ArtworkItem, PieceViewModel } from '@mivet/core';
+import { colourWord, type ArtworkItem, type PieceViewModel } from '@mivet/core';
 import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
@@ -22,7 +22,7 @@ function piecesOf({ id, repeat }: ArtworkItem): readonly PieceViewModel[] {
 const listed = computed(() => [...project.doc!.items].reverse());
 
 function nameOf(item: ArtworkItem): string {
-  return item.type === 'art' ? `${item.name}, ${item.colour}` : itemTitle(item);
+  return item.type === 'art' ? `${item.name}, ${colourWord(item.colour)}` : itemTitle(item);
 }
 function howOften(item: ArtworkItem): string {
   if (item.acts.shapesOnly) return ', shapes others';

@@ -5,6 +5,7 @@ import { computed, nextTick, ref, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
 import { itemTitle } from '../../composables/item-title.ts';
+import FilmChoice from '../films/FilmChoice.vue';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -131,21 +132,7 @@ function setCount(event: Event): void {
         :most="100"
         @change="setScatter({ gapMm: $event }, 'Change the room between')"
       />
-      <div class="row-line">
-        <span>Also in</span>
-        <span class="films" role="group" aria-label="More films">
-          <BButton
-            v-for="f in others"
-            :key="f.id"
-            variant="bare"
-            :style="{ background: f.colour }"
-            :aria-pressed="scattered.films.includes(f.id)"
-            :aria-label="f.name"
-            :title="f.name"
-            @click="toggleFilm(f.id)"
-          />
-        </span>
-      </div>
+      <FilmChoice label="More films" several :films="others" :chosen="scattered.films" @choose="toggleFilm" />
       <div class="row-line">
         <label :for="`${id}-x`">Mix in another motif</label>
         <BFormSelect :id="`${id}-x`" size="sm" class="w-auto" :model-value="toMix" @update:model-value="mixIn">
@@ -212,21 +199,5 @@ function setCount(event: Event): void {
 .modes {
   flex-wrap: wrap;
   row-gap: 0.35rem;
-}
-.films {
-  display: flex;
-  gap: 0.3rem;
-}
-.films button {
-  width: 1.35rem;
-  height: 1.35rem;
-  border: 1px solid var(--hairline);
-  border-radius: 2px;
-  opacity: 0.55;
-}
-.films button[aria-pressed='true'] {
-  opacity: 1;
-  outline: 2px solid var(--ink);
-  outline-offset: 1px;
 }
 </style>

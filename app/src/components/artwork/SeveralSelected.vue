@@ -6,7 +6,7 @@ import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
 import { useViewModel } from '../../stores/view-model.ts';
-import FilmChoice from './FilmChoice.vue';
+import FilmChoice from '../films/FilmChoice.vue';
 
 /** Several things at once: how large they are together, and what is done with all of them. */
 const project = useProject();
@@ -24,10 +24,7 @@ const size = computed(() => {
   const box = boxAround(boxes, { radiusAt: (slant) => radiusOnSide(shape, slant), closed: shape.template.closed });
   return `${formatLength(box.widthMm, settings.unit)} × ${formatLength(box.heightMm, settings.unit)}`;
 });
-const film = computed(() => {
-  const films = new Set(selected.value.map((item) => item.film));
-  return films.size === 1 ? [...films][0]! : '';
-});
+const films = computed(() => [...new Set(selected.value.map((item) => item.film))]);
 const grouped = computed(() => {
   const groups = new Set(selected.value.map((item) => item.keepTogether));
   return groups.size === 1 && !groups.has(null);
@@ -58,7 +55,7 @@ function group(): void {
     <p v-if="size" class="quiet">
       Together <span class="dims">{{ size }}</span>. Drag one and all move; arrow keys too.
     </p>
-    <FilmChoice :films="project.doc!.films" :value="film" @choose="setFilm" />
+    <FilmChoice :films="project.doc!.films" label="Film" :chosen="films" @choose="setFilm" />
     <div class="d-flex flex-wrap gap-2 mt-3">
       <BButton variant="outline-primary" :disabled="grouped" @click="group">
         {{ grouped ? 'Kept together' : 'Keep together' }}

@@ -6,6 +6,7 @@ import { useIncoming } from '../../stores/incoming.ts';
 import { useProject } from '../../stores/project.ts';
 import { useView } from '../../stores/view.ts';
 import { useItems } from '../../composables/useItems.ts';
+import FilmSelect from '../films/FilmSelect.vue';
 import ArtworkSlip from './ArtworkSlip.vue';
 
 const PENNANT =
@@ -19,7 +20,7 @@ describe('a drawing that comes in', () => {
     // Two oranges, of which only one film is like.
     await useIncoming().bringIn('two.svg', PENNANT.replace('#0f4c5c', '#e2643e'));
     await bench.settled();
-    const films = (): string[] => slip.findAll('select[id*="-f"]').map((s) => (s.element as HTMLSelectElement).value);
+    const films = (): string[] => slip.findAllComponents(FilmSelect).map((menu) => menu.props('value')!);
     expect(films().filter((f) => f === 'ensign')).toHaveLength(1);
     await press(slip, 'Nearest film');
     await until(() => films().every((f) => f === 'ensign'));
@@ -37,9 +38,14 @@ describe('a drawing that comes in', () => {
       `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 30 20" width="30mm">${box('M0 0H30V20H0Z', '#ffffff')}${box('M5 3H25V17H5Z', '#0f4c5c')}${box('M12 7H18V13H12Z', '#ffffff')}</svg>`,
     );
     await bench.settled();
-    const fields = slip.findAll('select[id*="-f"]');
-    expect(fields).toHaveLength(2);
-    await fields.find((_, i) => slip.findAll('.colour')[i]!.text().startsWith('#ffffff'))!.setValue('ensign');
+    const menus = slip.findAll('[aria-label^="Film for"]');
+    expect(menus.map((menu) => menu.attributes('aria-label')).sort()).toEqual([
+      'Film for dark teal #0f4c5c',
+      'Film for white #ffffff',
+    ]);
+    const white = slip.findAllComponents(FilmSelect).find((menu) => menu.props('label').includes('white'))!;
+    await white.find('.film-select').trigger('click');
+    await press(white, /^Ensign/);
     await press(slip, 'Place it');
     await bench.settled();
     const items = useProject().doc!.items;
@@ -85,7 +91,7 @@ describe('a drawing that comes in', () => {
     await bench.settled();
     const items = useProject().doc!.items;
     expect(items.map((i) => [i.type, i.film])).toEqual([['art', 'ensign'], ['art', 'deep-water']]); // prettier-ignore
-    expect(slip.text()).toContain('One of 2 colours');
+    expect(slip.text()).toContain('one of 2 colours');
     useItems().change('Turn', (i) => ({ ...i, placement: { ...i.placement, turnDeg: 20 } }));
     expect(useProject().doc!.items.map((i) => i.placement.turnDeg)).toEqual([20, 20]);
     useItems().duplicate();

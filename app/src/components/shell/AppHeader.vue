@@ -34,19 +34,20 @@ function rename(event: Event): void {
       <img src="/icon.svg" alt="" width="30" height="30" />
       <span class="word">Mivet</span>
     </RouterLink>
-    <nav aria-label="Places">
-      <template v-if="inside">
-        <RouterLink to="/">Projects</RouterLink>
-        <span class="slash" aria-hidden="true">/</span>
-        <HeldInput
-          class="name"
-          :value="project.doc!.name"
-          aria-label="Name of the project"
-          maxlength="200"
-          @change="rename"
-          @keydown.enter="($event.target as HTMLInputElement).blur()"
-        />
-      </template>
+    <component :is="inside ? 'div' : 'nav'" class="places" :aria-label="inside ? undefined : 'Places'">
+      <BBreadcrumb v-if="inside" class="crumbs">
+        <BBreadcrumbItem to="/" class="up">Projects</BBreadcrumbItem>
+        <BBreadcrumbItem active>
+          <HeldInput
+            class="name"
+            :value="project.doc!.name"
+            aria-label="Name of the project"
+            maxlength="200"
+            @change="rename"
+            @keydown.enter="($event.target as HTMLInputElement).blur()"
+          />
+        </BBreadcrumbItem>
+      </BBreadcrumb>
       <template v-else>
         <RouterLink
           v-for="p in places"
@@ -57,13 +58,25 @@ function rename(event: Event): void {
           >{{ p.label }}</RouterLink
         >
       </template>
-    </nav>
+    </component>
     <div class="tools">
       <template v-if="inside">
-        <BButton variant="bare" class="plain" :disabled="!project.canUndo" :title="undoLabel" @click="project.undo()">
+        <BButton
+          v-b-tooltip.bottom="undoLabel"
+          variant="bare"
+          class="plain"
+          :disabled="!project.canUndo"
+          @click="project.undo()"
+        >
           Undo
         </BButton>
-        <BButton variant="bare" class="plain" :disabled="!project.canRedo" :title="redoLabel" @click="project.redo()">
+        <BButton
+          v-b-tooltip.bottom="redoLabel"
+          variant="bare"
+          class="plain"
+          :disabled="!project.canRedo"
+          @click="project.redo()"
+        >
           Redo
         </BButton>
       </template>
@@ -77,7 +90,31 @@ function rename(event: Event): void {
       </div>
       <SaveWords v-if="inside" />
       <BButton variant="bare" class="plain help" @click="view.showHelp = true">Help</BButton>
-      <BButton variant="bare" class="plain keys" title="Press ? for keys" @click="view.showKeys = true">Keys ?</BButton>
+      <BButton v-b-tooltip.bottom="'Press ? for keys'" variant="bare" class="plain keys" @click="view.showKeys = true"
+        >Keys ?</BButton
+      >
+      <BDropdown variant="bare" class="menu" toggle-class="plain" no-caret placement="bottom-end">
+        <template #button-content><IBiThreeDots role="img" aria-label="Menu" /></template>
+        <template v-if="inside">
+          <BDropdownItem :disabled="!project.canUndo" @click="project.undo()">
+            {{ project.canUndo ? `Undo: ${undoLabel}` : undoLabel }}
+          </BDropdownItem>
+          <BDropdownItem :disabled="!project.canRedo" @click="project.redo()">
+            {{ project.canRedo ? `Redo: ${redoLabel}` : redoLabel }}
+          </BDropdownItem>
+          <BDropdownDivider />
+          <BDropdownItem v-for="p in places" :key="p.name" :to="{ name: p.name }">{{ p.label }}</BDropdownItem>
+          <BDropdownDivider />
+        </template>
+        <BDropdownItem :active="settings.measured === 'mm'" @click="settings.measured = 'mm'">
+          Work in mm
+        </BDropdownItem>
+        <BDropdownItem :active="settings.measured === 'in'" @click="settings.measured = 'in'">
+          Work in inches
+        </BDropdownItem>
+        <BDropdownDivider />
+        <BDropdownItem @click="view.showHelp = true">Help</BDropdownItem>
+      </BDropdown>
     </div>
   </header>
 </template>
@@ -102,30 +139,51 @@ function rename(event: Event): void {
   font-weight: 700;
   font-size: 1.2rem;
 }
-nav {
+.places {
   display: flex;
   align-items: center;
   gap: 1.1rem;
   min-width: 0;
   flex: 1;
 }
-nav a {
+.crumbs {
+  flex: 1;
+  min-width: 0;
+}
+.places a {
   color: var(--ink-2);
   text-decoration: none;
   padding: 0.3rem 0;
   white-space: nowrap;
 }
-nav a:hover {
+.places a:hover {
   color: var(--ink);
 }
-nav a.here {
+.places a.here {
   color: var(--ink);
   font-weight: 700;
   box-shadow: inset 0 -2px 0 var(--teal);
 }
-.slash {
+.crumbs :deep(a) {
   color: var(--ink-2);
-  margin: 0 -0.6rem;
+  text-decoration: none;
+}
+.crumbs :deep(a:hover) {
+  color: var(--ink);
+}
+.crumbs :deep(.breadcrumb) {
+  flex-wrap: nowrap;
+  align-items: center;
+  margin: 0;
+}
+.crumbs :deep(.breadcrumb-item.active) {
+  display: flex;
+  align-items: center;
+  flex: 0 1 24rem;
+  min-width: 0;
+}
+.menu {
+  display: none;
 }
 .name {
   border: 0;
@@ -133,7 +191,7 @@ nav a.here {
   color: var(--ink);
   font-weight: 700;
   min-width: 0;
-  flex: 0 1 22rem;
+  width: 100%;
   padding: 0.2rem 0.3rem;
   border-radius: 3px;
   text-overflow: ellipsis;
@@ -174,11 +232,21 @@ nav a.here {
   }
 }
 @media (max-width: 560px) {
-  .tools .choice,
-  .tools .plain,
-  .slash,
-  nav a:first-child:not(.here):has(~ .name) {
+  .tools > .choice,
+  .tools > .plain,
+  .crumbs :deep(.up) {
     display: none;
+  }
+  .crumbs :deep(.breadcrumb-item.active)::before {
+    display: none;
+  }
+  .menu {
+    display: block;
+  }
+  .menu :deep(.plain) {
+    min-width: 44px;
+    min-height: 44px;
+    font-size: 1.3rem;
   }
 }
 </style>

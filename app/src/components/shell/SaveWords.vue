@@ -13,13 +13,16 @@ const words = computed(() => {
     case 'refused':
       return 'Not saved in this browser';
     default:
-      return project.savedAt ? `Saved ${format(project.savedAt, 'HH:mm')}` : '';
+      return project.savedAt ? 'Saved' : '';
   }
 });
+const time = computed(() => (words.value === 'Saved' && project.savedAt ? ` ${format(project.savedAt, 'HH:mm')}` : ''));
 </script>
 
 <template>
-  <span class="saved quiet" :class="project.saveState" role="status" aria-live="polite">{{ words }}</span>
+  <span class="saved quiet" :class="project.saveState" role="status" aria-live="polite"
+    >{{ words }}<span class="time">{{ time }}</span></span
+  >
 </template>
 
 <style scoped>
@@ -27,6 +30,15 @@ const words = computed(() => {
   min-width: 5.2rem;
   white-space: nowrap;
   font-variant-numeric: tabular-nums;
+}
+@media (max-width: 560px) {
+  .saved {
+    min-width: 0;
+    font-size: 0.85rem;
+  }
+  .time {
+    display: none;
+  }
 }
 .conflict,
 .refused {

@@ -35,7 +35,8 @@ const sizes = computed(() => {
   const p = viewModel.shape;
   if (!p) return '';
   const round = (mm: number): string => formatLength(mm, settings.unit);
-  if (props.dims && p.panels.length > 1) return `in ${p.panels.length} pieces`;
+  // With its dimensions drawn, what they say need not stand beside the title.
+  if (props.dims) return p.panels.length > 1 ? `in ${p.panels.length} pieces` : '';
   if (!p.template.closed) return `${round(p.template.rimLength)} × ${round(p.size.side)}`;
   return `${round(p.template.rimLength)} round the rim, ${round(p.size.side)} down the side`;
 });

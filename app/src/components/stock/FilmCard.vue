@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { formatShort, formatSize } from '@mivet/core';
+import { colourWord, formatShort, formatSize } from '@mivet/core';
 import { runsLow, type StockFilm, type Units } from '@mivet/core';
 import { computed } from 'vue';
+import { useEdge } from '../../composables/useFilmColours.ts';
 import { ageWords, leftWords } from './stock-words.ts';
 
 /** Film as it stands on the shelf: its colour, what is left of it, and how old it is. */
 const props = defineProps<{ film: StockFilm; unit: Units; today: string }>();
 defineEmits<{ change: [] }>();
+const edge = useEdge('slip');
 const share = computed(() => {
   const { form, lengthMm, boughtLengthMm, count } = props.film;
   return form === 'roll' ? Math.min(1, count === 0 ? 0 : lengthMm / boughtLengthMm) : Math.min(1, count / 6);
@@ -21,12 +23,16 @@ const size = computed(() =>
 
 <template>
   <article class="film" :class="{ low }">
-    <div class="swatch" :style="{ background: film.film.colour }" aria-hidden="true">
+    <div
+      class="swatch"
+      :style="{ background: film.film.colour, borderColor: edge(film.film.colour) ?? film.film.colour }"
+      aria-hidden="true"
+    >
       <div class="left" :style="{ width: `${100 * (1 - share)}%` }"></div>
     </div>
     <div class="words">
       <h3>
-        {{ film.film.name }} <span class="quiet">{{ film.film.finish }}</span>
+        {{ film.film.name }} <span class="quiet">{{ colourWord(film.film.colour) }}, {{ film.film.finish }}</span>
       </h3>
       <p class="mb-0">{{ size }}{{ film.directional ? ', with a direction' : '' }}</p>
       <p class="mb-0 dims" :class="{ brick: film.count === 0, ochre: low && film.count > 0 }">
@@ -56,7 +62,7 @@ const size = computed(() =>
 .swatch {
   height: 100%;
   min-height: 72px;
-  border: 1px solid color-mix(in srgb, var(--ink) 25%, transparent);
+  border: 1px solid;
   display: flex;
   justify-content: flex-end;
 }

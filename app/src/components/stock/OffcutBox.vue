@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { formatSize } from '@mivet/core';
+import { colourWord, formatSize } from '@mivet/core';
 import type { Offcut, Units } from '@mivet/core';
 import { computed } from 'vue';
+import { useEdge } from '../../composables/useFilmColours.ts';
 import { ageWords } from './stock-words.ts';
 
 /** The box of offcuts, each drawn to one scale. */
 const props = defineProps<{ offcuts: readonly Offcut[]; unit: Units; today: string }>();
 defineEmits<{ change: [offcut: Offcut] }>();
+const edge = useEdge('paper');
 const longest = computed(() => Math.max(1, ...props.offcuts.map((o) => Math.max(o.lengthMm, o.widthMm))));
 /** px for a mm, so that the longest fits its place. */
 const scale = computed(() => Math.min(0.62, 190 / longest.value));
@@ -31,10 +33,10 @@ const data = ({ outline, lengthMm, widthMm }: Offcut): string => {
         :height="o.widthMm * scale + 2"
         :viewBox="`-1 -1 ${o.lengthMm + 2} ${o.widthMm + 2}`"
       >
-        <path :d="data(o)" :fill="o.film.colour" class="edge" />
+        <path :d="data(o)" :fill="o.film.colour" :stroke="edge(o.film.colour) ?? o.film.colour" class="edge" />
       </svg>
       <span
-        ><strong>{{ o.film.name }}</strong>
+        ><strong>{{ o.film.name }}</strong> <span class="quiet">{{ colourWord(o.film.colour) }}</span>
         <span class="dims">{{ formatSize(o.lengthMm, o.widthMm, unit) }}</span></span
       >
       <span class="quiet small">{{ ageWords(o, today) }}{{ o.notes ? `, ${o.notes}` : '' }}</span>
@@ -65,7 +67,6 @@ const data = ({ outline, lengthMm, widthMm }: Offcut): string => {
   background: var(--paper-deep);
 }
 .edge {
-  stroke: color-mix(in srgb, var(--ink) 45%, transparent);
   stroke-width: 1;
   vector-effect: non-scaling-stroke;
 }

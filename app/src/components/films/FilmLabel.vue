@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { colourWord, type Film } from '@mivet/core';
+import FilmSwatch from './FilmSwatch.vue';
+
+/** A film as it is told from others: its swatch, name, colour in a word and finish. */
+defineProps<{ film: Film }>();
+</script>
+
+<template>
+  <span class="film">
+    <FilmSwatch :colour="film.colour" />
+    <span class="words"
+      ><span class="name">{{ film.name }}</span
+      ><span class="visually-hidden">, </span><span class="small quiet">{{ colourWord(film.colour) }}</span
+      ><span class="visually-hidden">, </span><span class="small quiet">{{ film.finish }}</span></span
+    >
+  </span>
+</template>
+
+<style scoped>
+.film {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.55rem;
+  text-align: left;
+  min-width: 0;
+}
+.words {
+  display: flex;
+  flex-direction: column;
+  line-height: 1.2;
+  min-width: 0;
+}
+.words > .small {
+  font-size: 0.8rem;
+}
+</style>
