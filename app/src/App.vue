@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router';
 import AppHeader from './components/shell/AppHeader.vue';
 import HelpPanel from './components/help/HelpPanel.vue';
 import KeySheet from './components/shell/KeySheet.vue';
+import ToldToasts from './components/shell/ToldToasts.vue';
 import NoticeBar from './components/shell/NoticeBar.vue';
 import { useDroppedFile } from './composables/useDroppedFile.ts';
 import { useGlobalKeys } from './composables/useGlobalKeys.ts';
@@ -17,7 +18,7 @@ const route = useRoute();
 watchEffect(() => document.documentElement.setAttribute('data-bs-theme', settings.dim ? 'dim' : 'light'));
 onMounted(() => offerDemo(library.load()));
 useGlobalKeys();
-const { message, dismiss } = useDroppedFile();
+useDroppedFile();
 </script>
 
 <template>
@@ -25,13 +26,14 @@ const { message, dismiss } = useDroppedFile();
     <a href="#main" class="visually-hidden-focusable">Skip to the work</a>
     <div class="frame">
       <AppHeader />
-      <NoticeBar :dropped="message" @dismiss="dismiss" />
+      <NoticeBar />
       <main id="main" tabindex="-1" :class="{ inside: route.name === 'project' }">
         <RouterView />
       </main>
     </div>
     <KeySheet />
     <HelpPanel />
+    <ToldToasts />
   </BApp>
 </template>
 

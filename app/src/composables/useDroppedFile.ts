@@ -8,7 +8,6 @@ import {
   type Unreadable,
 } from '@mivet/core';
 import { useEventListener } from '@vueuse/core';
-import { ref, type Ref } from 'vue';
 import { describeBackup } from '../stores/backup.ts';
 import { bytesOfBase64 } from '../data/base64.ts';
 import { textOf } from '../data/file-text.ts';
@@ -17,6 +16,7 @@ import { useLibrary } from '../stores/library.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
+import { useTold } from '../stores/told.ts';
 import { askCore } from '../workers/core-client.ts';
 
 /** Bytes. Nothing that Mivet takes is larger. */
@@ -166,9 +166,14 @@ function takenWords(
 
 const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 
+/** Takes in a Mivet file and tells what came of it, until that is closed. */
+export async function tellOf(file: File): Promise<void> {
+  const words = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+  useTold().tell(words, true);
+}
+
 /** Lets files be dropped anywhere on the page. */
-export function useDroppedFile(): { message: Ref<string | null>; dismiss: () => void } {
-  const message = ref<string | null>(null);
+export function useDroppedFile(): void {
   useEventListener('dragover', (event: DragEvent) => {
     if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
   });
@@ -176,7 +181,6 @@ export function useDroppedFile(): { message: Ref<string | null>; dismiss: () => 
     const file = event.dataTransfer?.files[0];
     if (!file) return;
     event.preventDefault();
-    message.value = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+    await tellOf(file);
   });
-  return { message, dismiss: () => (message.value = null) };
 }

@@ -32,6 +32,8 @@ export const useSettings = defineStore('settings', () => {
   const theme = useLocalStorage<'light' | 'dim' | 'system'>('mivet-theme', 'light');
   /** Whether a newcomer is led through the first job by its slips. */
   const guiding = useLocalStorage<boolean>('mivet-guiding', true);
+  /** How the films of the stock are shown. */
+  const stockShows = useLocalStorage<'cards' | 'table'>('mivet-stock', 'cards');
   const boardId = useLocalStorage<string>('mivet-board', 'square');
   const split = useLocalStorage<number>('mivet-split', 0.42);
   /** Limits of the findings that the person changed; replaced whole. */
@@ -79,6 +81,7 @@ export const useSettings = defineStore('settings', () => {
   return {
     own,
     guiding,
+    stockShows,
     unit,
     measured,
     inches,

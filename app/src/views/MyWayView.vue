@@ -3,12 +3,13 @@ import { BOARDS, boardWords, type OwnFont } from '@mivet/core';
 import { ref } from 'vue';
 import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
-import { takeIn } from '../composables/useDroppedFile.ts';
+import { tellOf } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
 import { describeBackup, gatherBackup } from '../stores/backup.ts';
 import { askCore } from '../workers/core-client.ts';
 import { bringInDemo } from '../demo/offer-demo.ts';
 import { useLibrary } from '../stores/library.ts';
+import { useTold } from '../stores/told.ts';
 import { useSettings } from '../stores/settings.ts';
 import UnreadableList from '../components/shell/UnreadableList.vue';
 import { useStock } from '../stores/stock.ts';
@@ -25,7 +26,7 @@ async function forget(font: OwnFont): Promise<void> {
   if (forgetting.value === font.id) await library.removeFont(font.id);
   forgetting.value = forgetting.value === font.id ? null : font.id;
 }
-const said = ref<string | null>(null);
+const told = useTold();
 const INCHES = [
   { value: 'fractions' as const, label: 'Fractions' },
   { value: 'decimals' as const, label: 'Decimals' },
@@ -47,27 +48,29 @@ const PAPERS = [
 const packing = ref(false);
 async function backup(): Promise<void> {
   packing.value = true;
-  said.value = null;
   try {
     const writtenAt = new Date().toISOString();
     const whole = await gatherBackup(writtenAt);
     const bytes = await askCore('packBackup', { backup: whole });
     saveFile(`mivet-backup-${writtenAt.slice(0, 10)}.zip`, bytes);
-    said.value = `Written: ${describeBackup(whole)}, and how you work. It was read back once: it is whole.`;
+    told.tell(`Written: ${describeBackup(whole)}, and how you work. It was read back once: it is whole.`);
   } catch (problem) {
-    said.value = `No backup was written: ${problem instanceof Error ? problem.message : String(problem)} Nothing is lost; everything is still in this browser.`;
+    told.tell(
+      `No backup was written: ${problem instanceof Error ? problem.message : String(problem)} Nothing is lost; everything is still in this browser.`,
+      true,
+    );
   }
   packing.value = false;
 }
 async function bringBack(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
-  if (file) said.value = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+  if (file) await tellOf(file);
   input.value = '';
 }
 async function demo(): Promise<void> {
   await bringInDemo();
-  said.value = 'The rowing club’s projects and blanks are in.';
+  told.tell('The rowing club’s projects and blanks are in.');
 }
 </script>
 
@@ -158,7 +161,6 @@ async function demo(): Promise<void> {
         </label>
         <BButton variant="outline-primary" @click="demo">Load the demo</BButton>
       </div>
-      <p v-if="said" class="mt-3" role="status">{{ said }}</p>
       <UnreadableList
         class="mt-3"
         :records="[...library.unreadable, ...stock.unreadable]"

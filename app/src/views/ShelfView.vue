@@ -3,18 +3,19 @@ import { emptyBackup, KINDS_OF_BLANK, type ShelfBlank, sizeBlank } from '@mivet/
 import { computed, ref } from 'vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
 import ShelfEditor from '../components/shelf/ShelfEditor.vue';
-import { takeIn } from '../composables/useDroppedFile.ts';
+import { tellOf } from '../composables/useDroppedFile.ts';
 import { useGrowingList } from '../composables/useGrowingList.ts';
 import { useNewProject } from '../composables/useNewProject.ts';
 import { fileNameOf, saveFile } from '../data/save-file.ts';
 import { useLibrary } from '../stores/library.ts';
+import { useTold } from '../stores/told.ts';
 import { useSettings } from '../stores/settings.ts';
 
 const library = useLibrary();
 const settings = useSettings();
 const { start } = useNewProject();
 const search = ref('');
-const said = ref<string | null>(null);
+const told = useTold();
 const editedId = ref<string | null>(null);
 const edited = computed(() => library.shelf.find((entry) => entry.blank.id === editedId.value) ?? null);
 
@@ -45,17 +46,17 @@ async function bringIn(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   input.value = '';
-  if (file) said.value = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+  if (file) await tellOf(file);
 }
 async function saveTable(): Promise<void> {
   const { writeBlanksCsv } = await import('@mivet/core/tables');
   saveFile('mivet-shelf.csv', writeBlanksCsv([...library.shelf].sort(byName)));
-  said.value = 'Written: mivet-shelf.csv. Photographs and fit checks are not in a table.';
+  told.tell('Written: mivet-shelf.csv. Photographs and fit checks are not in a table.');
 }
 function saveAll(): void {
   const file = { ...emptyBackup(new Date().toISOString()), shelf: library.shelf };
   saveFile('mivet-shelf.json', JSON.stringify(file, null, 2));
-  said.value = 'Written: mivet-shelf.json, with everything that is known of these blanks.';
+  told.tell('Written: mivet-shelf.json, with everything that is known of these blanks.');
 }
 
 async function keep(entry: ShelfBlank): Promise<void> {
@@ -135,7 +136,6 @@ const toFile = (entry: ShelfBlank): void =>
       </label>
       <BButton v-if="library.shelf.length > 0" variant="link" @click="saveTable"> Save as a table </BButton>
       <BButton v-if="library.shelf.length > 0" variant="link" @click="saveAll"> Save with everything </BButton>
-      <p v-if="said" class="quiet w-100" role="status">{{ said }}</p>
     </section>
     <ShelfEditor
       :entry="edited"

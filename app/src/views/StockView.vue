@@ -12,15 +12,18 @@ import {
 } from '@mivet/core';
 import { computed, ref, shallowRef } from 'vue';
 import BookedLines from '../components/stock/BookedLines.vue';
+import ChoiceButtons from '../components/fields/ChoiceButtons.vue';
+import FilmTable from '../components/stock/FilmTable.vue';
 import FilmCard from '../components/stock/FilmCard.vue';
 import OffcutBox from '../components/stock/OffcutBox.vue';
 import StockEditor from '../components/stock/StockEditor.vue';
 import StockLine from '../components/stock/StockLine.vue';
 import { bladeWords, cutterWords, tapeWords } from '../components/stock/stock-words.ts';
 import { newCutter, newOffcut, newStockFilm, newTape } from '../components/stock/new-stock.ts';
-import { takeIn } from '../composables/useDroppedFile.ts';
+import { tellOf } from '../composables/useDroppedFile.ts';
 import { saveFile } from '../data/save-file.ts';
 import { useLibrary } from '../stores/library.ts';
+import { useTold } from '../stores/told.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 
@@ -29,9 +32,13 @@ const library = useLibrary();
 const settings = useSettings();
 const search = ref('');
 const onlyLow = ref(false);
-const said = ref<string | null>(null);
+const told = useTold();
 const edited = shallowRef<StockThing | null>(null);
 const isNew = ref(false);
+const SHOWS = [
+  { value: 'cards', label: 'Cards' },
+  { value: 'table', label: 'Table' },
+] as const;
 const today = new Date().toISOString().slice(0, 10);
 
 const nameOf = (thing: StockThing): string =>
@@ -94,18 +101,18 @@ async function remove(id: string): Promise<void> {
   await stock.remove(id);
 }
 async function undo(booking: Booking): Promise<void> {
-  said.value = (await stock.unbook(booking)) ?? `“${booking.title}” is taken back; the film is on the shelf again.`;
+  told.tell((await stock.unbook(booking)) ?? `“${booking.title}” is taken back; the film is on the shelf again.`);
 }
 async function bringIn(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   input.value = '';
-  if (file) said.value = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+  if (file) await tellOf(file);
 }
 async function saveTable(): Promise<void> {
   const { writeStockCsv } = await import('@mivet/core/tables');
   saveFile('mivet-stock.csv', writeStockCsv([...stock.things].sort(byName)));
-  said.value = 'Written: mivet-stock.csv. Cutters and what was booked are not in a table.';
+  told.tell('Written: mivet-stock.csv. Cutters and what was booked are not in a table.');
 }
 </script>
 
@@ -134,13 +141,28 @@ async function saveTable(): Promise<void> {
 
     <section aria-labelledby="films">
       <div class="head">
-        <h2 id="films">Films</h2>
+        <h2 id="films" class="grow">Films</h2>
+        <ChoiceButtons
+          v-if="films.length > 1"
+          :value="settings.stockShows"
+          :options="SHOWS"
+          label="How films are shown"
+          @choose="settings.stockShows = $event"
+        />
         <BButton variant="primary" size="sm" @click="edit(newStockFilm(), true)">Add film</BButton>
       </div>
       <p v-if="stock.loaded && films.length === 0 && !search && !onlyLow" class="quiet">
         Nothing is noted yet. Add the first roll or pack of sheets; until then a plan takes film to be there.
       </p>
-      <div class="films">
+      <FilmTable
+        v-if="settings.stockShows === 'table' && films.length > 1"
+        :films="films"
+        :unit="settings.unit"
+        :today="today"
+        empty="None of these."
+        @change="edit"
+      />
+      <div v-else class="films">
         <FilmCard v-for="f in films" :key="f.id" :film="f" :unit="settings.unit" :today="today" @change="edit(f)" />
       </div>
     </section>
@@ -222,7 +244,6 @@ async function saveTable(): Promise<void> {
         <input type="file" accept=".csv,.json,text/csv,application/json" class="visually-hidden" @change="bringIn" />
       </label>
       <BButton v-if="stock.things.length > 0" variant="link" @click="saveTable"> Save as a table </BButton>
-      <p v-if="said" class="quiet w-100" role="status">{{ said }}</p>
     </section>
     <StockEditor
       :thing="edited"
@@ -262,6 +283,9 @@ h2 {
 .head {
   margin: 1.6rem 0 0.8rem;
   justify-content: space-between;
+}
+.grow {
+  flex: 1;
 }
 .search {
   max-width: 17rem;

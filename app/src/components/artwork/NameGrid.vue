@@ -3,6 +3,8 @@ import type { Blank, Film, GoodViewModel, Hand, NameRow, Units } from '@mivet/co
 import { azimuthOfFacing, formatLength } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useGrowingList } from '../../composables/useGrowingList.ts';
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import NameTable from './NameTable.vue';
 import CupDrawing from '../projects/CupDrawing.vue';
 
 /** Every name of the list as it will sit on the blank. */
@@ -15,6 +17,11 @@ const props = defineProps<{
   films: readonly Film[];
   unit: Units;
 }>();
+const shows = ref<'pictures' | 'table'>('pictures');
+const SHOWS = [
+  { value: 'pictures', label: 'Pictures' },
+  { value: 'table', label: 'Table' },
+] as const;
 /** Two views side by side want more room. */
 const least = computed(() => (props.viewModel.names.some((n) => !n.worded) ? '240px' : '150px'));
 const foot = ref<HTMLElement | null>(null);
@@ -35,10 +42,27 @@ const blankOf = (rowId: string): Blank => {
     <h2 class="dims">
       {{ viewModel.names.some((n) => n.worded) ? 'All names, as they will sit' : 'All of them, as they will look' }}
     </h2>
+    <ChoiceButtons
+      v-if="viewModel.names.length > 0"
+      class="mt-2"
+      :value="shows"
+      :options="SHOWS"
+      label="How the names are shown"
+      @choose="shows = $event"
+    />
     <p v-if="viewModel.names.length === 0" class="quiet">
       Add names on the slip: each is shown here on the blank, fitted to its place.
     </p>
-    <ul>
+    <NameTable
+      v-else-if="shows === 'table'"
+      class="mt-3"
+      :names="viewModel.names"
+      :rows="rows"
+      :hand="hand"
+      :blank-of="blankOf"
+      :unit="unit"
+    />
+    <ul v-else>
       <li v-for="n in shown" :key="n.rowId" :class="{ fails: n.overMm > 0 || n.missing.length > 0 || !n.made }">
         <div v-if="n.made" class="views">
           <CupDrawing

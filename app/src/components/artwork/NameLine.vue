@@ -3,6 +3,7 @@ import type { Blank, Hand, NameViewModel, NameRow, Units } from '@mivet/core';
 import { formatLength, parseLength } from '@mivet/core';
 import { computed } from 'vue';
 import HeldInput from '../fields/HeldInput.vue';
+import { fitWords } from './name-words.ts';
 
 /** One name of the list: how often, for which hand, and how it was fitted. */
 const props = defineProps<{
@@ -21,14 +22,7 @@ const grade = computed(() => {
   if (!f.made) return 'fails';
   return f.overMm > 0 || f.missing.length > 0 ? 'fails' : f.how === 'closed up' ? 'look' : '';
 });
-const says = computed(() => {
-  const f = props.fitted;
-  if (!f) return '';
-  if (!f.made) return 'its blank cannot be flattened yet';
-  if (f.missing.length > 0) return `the font lacks ${f.missing.join(' ')}`;
-  if (f.overMm > 0) return `${formatLength(f.overMm, props.unit)} too wide`;
-  return { 'as is': '', smaller: 'smaller', 'closed up': 'closed up', 'by hand': 'by hand', 'too long': '' }[f.how];
-});
+const says = computed(() => (props.fitted ? fitWords(props.fitted, props.unit) : ''));
 const cap = computed(() => (props.fitted ? formatLength(props.fitted.capMm, props.unit) : ''));
 function setName(event: Event): void {
   const input = event.target as HTMLInputElement;

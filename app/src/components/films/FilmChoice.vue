@@ -46,7 +46,7 @@ const attributes = (id: string): Record<string, unknown> =>
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 0.3rem;
-  max-height: 18rem;
+  max-height: 32rem;
   overflow-y: auto;
 }
 .btn.one {

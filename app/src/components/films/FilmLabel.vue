@@ -21,7 +21,7 @@ defineProps<{ film: Film }>();
 .film {
   display: inline-flex;
   align-items: center;
-  gap: 0.55rem;
+  gap: 0.45rem;
   text-align: left;
   min-width: 0;
 }
@@ -32,6 +32,6 @@ defineProps<{ film: Film }>();
   min-width: 0;
 }
 .words > .small {
-  font-size: 0.8rem;
+  font-size: 0.75rem;
 }
 </style>

@@ -16,8 +16,8 @@ const style = computed(() => ({ background: props.colour, borderColor: edge.valu
 .swatch {
   display: inline-block;
   flex: none;
-  width: 1.5rem;
-  height: 1.5rem;
+  width: 1.25rem;
+  height: 1.25rem;
   border: 1px solid;
   border-radius: 2px;
 }

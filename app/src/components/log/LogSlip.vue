@@ -9,6 +9,7 @@ import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
+import SortedTable from '../fields/SortedTable.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 const project = useProject();
@@ -22,7 +23,11 @@ const OUTCOMES: { value: Outcome; label: string }[] = [
   { value: 'note', label: 'Note' },
 ];
 const BAR: Record<Outcome, string> = { good: 'fine', 'so-so': 'look', failed: 'fails', note: '' };
-const entries = computed(() => [...project.doc!.log].reverse());
+const entries = computed(() => project.doc!.log);
+const FIELDS = [
+  { key: 'at', label: 'When', sortable: true },
+  { key: 'text', label: 'Note' },
+];
 const when = (iso: string): string => (isValid(parseISO(iso)) ? format(parseISO(iso), 'd MMM yyyy, HH:mm') : iso);
 const label = (o: Outcome): string => OUTCOMES.find((x) => x.value === o)!.label;
 
@@ -64,12 +69,24 @@ async function showCopies(): Promise<void> {
       />
       <BButton variant="primary" class="mt-2" type="submit" :disabled="!text.trim()">Add to the log</BButton>
     </form>
-    <p v-if="entries.length === 0" class="quiet mt-3">Nothing written yet. A line now saves a cup later.</p>
-    <article v-for="e in entries" :key="e.id" class="note-bar" :class="BAR[e.outcome]">
-      <p class="dims quiet">{{ when(e.at) }} · {{ label(e.outcome) }}</p>
-      <p class="text">{{ e.text }}</p>
-      <BButton variant="link" size="sm" @click="drop(e.id)">Remove</BButton>
-    </article>
+    <SortedTable
+      class="mt-3"
+      :rows="entries"
+      :fields="FIELDS"
+      empty="Nothing written yet. A line now saves a cup later."
+      :by="{ key: 'at', order: 'desc' }"
+    >
+      <template #cell(at)="{ item }">
+        <span class="dims quiet">{{ when(item.at) }}</span>
+      </template>
+      <template #cell(text)="{ item }">
+        <div class="note-bar my-0" :class="BAR[item.outcome]">
+          <p class="fw-bold small">{{ label(item.outcome) }}</p>
+          <p class="text">{{ item.text }}</p>
+          <BButton variant="link" size="sm" class="p-0" @click="drop(item.id)">Remove</BButton>
+        </div>
+      </template>
+    </SortedTable>
     <h3 class="mt-4 mb-2">This project</h3>
     <div class="d-flex flex-wrap gap-2">
       <BButton variant="outline-primary" @click="toFile">Save to a file</BButton>

@@ -8,17 +8,23 @@ import {
   type ReadingName,
   type Units,
 } from '@mivet/core';
+import SortedTable from '../fields/SortedTable.vue';
 import { format, isValid, parseISO } from 'date-fns';
 import { computed } from 'vue';
 
-/** Every go that was taken or taken out on this blank, the newest first. */
+/** Every reading that was taken or removed on this blank, the newest first. */
 const props = defineProps<{ blank: Blank; unit: Units }>();
 const SHOWN = 60;
-const lines = computed(() => props.blank.readingLog.slice(-SHOWN).reverse());
+const lines = computed(() => props.blank.readingLog.slice(-SHOWN).map((line) => ({ ...line, name: nameOf(line) })));
+const FIELDS = [
+  { key: 'at', label: 'When', sortable: true },
+  { key: 'name', label: 'Reading', sortable: true },
+  { key: 'mm', label: 'Value', sortable: true },
+];
 function nameOf({ of }: ReadingLogLine): string {
   const [id, what] = of.split('/');
   const station = props.blank.stations.findIndex((s) => s.id === id);
-  if (what) return `${what === 'girth' ? 'Girth' : 'Height'} ${station < 0 ? 'since taken out' : station + 1}`;
+  if (what) return `${what === 'girth' ? 'Girth' : 'Height'} ${station < 0 ? 'since removed' : station + 1}`;
   return READING_LABEL[of as ReadingName] ?? of;
 }
 const when = (at: string): string => (isValid(parseISO(at)) ? format(parseISO(at), 'd MMM, HH:mm') : '');
@@ -26,13 +32,19 @@ const when = (at: string): string => (isValid(parseISO(at)) ? format(parseISO(at
 
 <template>
   <FoldOut v-if="blank.readingLog.length > 0" title="Reading history">
-    <ol>
-      <li v-for="(line, i) in lines" :key="i" :class="{ out: line.did === 'taken out' }">
-        <span class="quiet">{{ when(line.at) }}</span>
-        <span>{{ nameOf(line) }}</span>
-        <span class="dims">{{ line.did === 'taken out' ? 'out: ' : '' }}{{ formatLength(line.mm, unit) }}</span>
-      </li>
-    </ol>
+    <SortedTable :rows="lines" :fields="FIELDS" empty="Nothing was read yet." :by="{ key: 'at', order: 'desc' }">
+      <template #cell(at)="{ item }">
+        <span class="quiet">{{ when(item.at) }}</span>
+      </template>
+      <template #cell(mm)="{ item }">
+        <span class="dims" :class="{ out: item.did === 'taken out' }">{{ formatLength(item.mm, unit) }}</span><span
+          v-if="item.did === 'taken out'"
+          class="quiet small"
+        >
+          removed</span
+        >
+      </template>
+    </SortedTable>
     <p v-if="blank.readingLog.length > SHOWN" class="quiet">
       {{ blank.readingLog.length - SHOWN }} older lines are kept in the file.
     </p>
@@ -40,25 +52,7 @@ const when = (at: string): string => (isValid(parseISO(at)) ? format(parseISO(at
 </template>
 
 <style scoped>
-summary {
-  padding: 0.6rem 0;
-  color: var(--teal);
-  font-weight: 600;
-}
-ol {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  font-size: 0.88rem;
-}
-li {
-  display: grid;
-  grid-template-columns: auto 1fr auto;
-  gap: 0.6rem;
-  padding: 0.2rem 0;
-  border-bottom: 1px solid var(--hairline);
-}
-.out .dims {
+.out {
   text-decoration: line-through;
 }
 </style>

@@ -8,8 +8,6 @@ import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useStock } from '../../stores/stock.ts';
 
-defineProps<{ dropped: string | null }>();
-const emit = defineEmits<{ dismiss: [] }>();
 const library = useLibrary();
 const project = useProject();
 const route = useRoute();
@@ -52,10 +50,6 @@ function saveToFile(): void {
   <BAlert v-if="refusal" :model-value="true" :variant="null" class="notice look" role="alert">
     <span>{{ refusal }}</span>
     <BButton variant="link" size="sm" @click="refusal = null">Close</BButton>
-  </BAlert>
-  <BAlert v-if="dropped" :model-value="true" :variant="null" class="notice" role="status">
-    <span>{{ dropped }}</span>
-    <BButton variant="link" size="sm" @click="emit('dismiss')">Close</BButton>
   </BAlert>
 </template>
 

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { colourWord, formatShort, formatSize } from '@mivet/core';
-import { runsLow, type StockFilm, type Units } from '@mivet/core';
+import { colourWord, runsLow, type StockFilm, type Units } from '@mivet/core';
 import { computed } from 'vue';
 import { useEdge } from '../../composables/useFilmColours.ts';
-import { ageWords, leftWords } from './stock-words.ts';
+import { ageWords, filmSizeWords, leftWords } from './stock-words.ts';
 
 /** Film as it stands on the shelf: its colour, what is left of it, and how old it is. */
 const props = defineProps<{ film: StockFilm; unit: Units; today: string }>();
@@ -14,11 +13,7 @@ const share = computed(() => {
   return form === 'roll' ? Math.min(1, count === 0 ? 0 : lengthMm / boughtLengthMm) : Math.min(1, count / 6);
 });
 const low = computed(() => runsLow(props.film) || props.film.count === 0);
-const size = computed(() =>
-  props.film.form === 'roll'
-    ? `Roll, ${formatShort(props.film.widthMm, props.unit)} wide`
-    : `Sheets, ${formatSize(props.film.widthMm, props.film.lengthMm, props.unit)}`,
-);
+const size = computed(() => filmSizeWords(props.film, props.unit));
 </script>
 
 <template>

@@ -37,7 +37,7 @@ const data = ({ outline, lengthMm, widthMm }: Offcut): string => {
       </svg>
       <span
         ><strong>{{ o.film.name }}</strong> <span class="quiet">{{ colourWord(o.film.colour) }}</span>
-        <span class="dims">{{ formatSize(o.lengthMm, o.widthMm, unit) }}</span></span
+        <span class="dims ms-1">{{ formatSize(o.lengthMm, o.widthMm, unit) }}</span></span
       >
       <span class="quiet small">{{ ageWords(o, today) }}{{ o.notes ? `, ${o.notes}` : '' }}</span>
     </BButton>

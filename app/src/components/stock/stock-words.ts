@@ -19,6 +19,10 @@ export function longWords(mm: number, unit: Units): string {
   return mm >= 610 ? `${(mm / MM_PER_FOOT).toFixed(1)} ft` : formatLength(mm, unit);
 }
 
+/** How film comes, and its size. */
+export const filmSizeWords = ({ form, widthMm, lengthMm }: StockFilm, unit: Units): string =>
+  form === 'roll' ? `Roll, ${formatShort(widthMm, unit)} wide` : `Sheets, ${formatSize(widthMm, lengthMm, unit)}`;
+
 /** What is left, in words. */
 export function leftWords(film: StockFilm, unit: Units): string {
   if (film.form === 'roll')
