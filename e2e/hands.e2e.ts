@@ -21,14 +21,14 @@ test('a drag may begin in a counter, tells distances as it goes, and leaves what
   await page.mouse.move(x + 24, y - 10, { steps: 6 });
   const said = page.locator('.said');
   await expect(said).toContainText(/\d+\.\d mm right of the front/);
-  const [, wide, high] = (await said.innerText()).match(/room here: (\d+\.\d) mm × (\d+\.\d) mm/)!.map(Number);
+  const [, wide, high] = (await said.innerText()).match(/room here: ([\d.]+) × ([\d.]+) mm/)!.map(Number);
   const gaps = (await page.locator('.guides text').allTextContents()).map((t) => parseFloat(t));
   expect(gaps).toHaveLength(4);
   await page.mouse.up();
   await page.keyboard.up('Alt');
   // How far its top was from the rim is how far it is now.
   await expect(page.getByRole('textbox', { name: 'Top below the rim line' })).toHaveValue(`${gaps[0]!.toFixed(1)} mm`);
-  const size = (await page.getByText(/^\d+ pieces, /).innerText()).match(/, (\d+\.\d) mm × (\d+\.\d) mm/)!;
+  const size = (await page.getByText(/^\d+ pieces, /).innerText()).match(/, ([\d.]+) × ([\d.]+) mm/)!;
   // What is free is itself with the gaps about it; the rim keeps some of the upper one to itself.
   expect(Math.abs(wide! - (Number(size[1]) + gaps[2]! + gaps[3]!))).toBeLessThan(1);
   expect(high!).toBeLessThan(Number(size[2]) + gaps[0]! + gaps[1]!);
@@ -48,7 +48,7 @@ test('several are selected with Shift, move as one, are kept together and delete
   await expect(page.getByRole('heading', { name: '2 selected' })).toBeVisible();
   // The wave runs all round; from the top of the words, at 42 mm, to its foot it is most of the side's 168.
   const [, high] = (await page.locator('.slip p').filter({ hasText: 'Drag one and all move' }).innerText()).match(
-    /mm × (\d+\.\d) mm/,
+    / × ([\d.]+) mm/,
   )!;
   expect(Number(high)).toBeGreaterThan(80);
   await page.keyboard.press('ArrowDown');

@@ -30,9 +30,15 @@ const VIEWS = [
   ...['measure', 'flat', 'artwork', 'proof', 'cut', 'bench', 'log'].map((s) => `/project/demo-tumbler/${s}`),
 ];
 
-for (const theme of ['light', 'dim'])
-  test(`every view is accessible, in the ${theme} theme`, async ({ page }) => {
+const WIDTHS = [
+  ['1280 px', 1280, 800],
+  ['768 px', 768, 1024],
+  ['390 px', 390, 844],
+] as const;
+for (const [theme, [at, width, height]] of ['light', 'dim'].flatMap((one) => WIDTHS.map((w) => [one, w] as const)))
+  test(`every view is accessible, in the ${theme} theme at ${at}`, async ({ page }) => {
     test.setTimeout(240_000);
+    await page.setViewportSize({ width, height });
     await openProjects(page);
     await page.evaluate((t) => localStorage.setItem('mivet-theme', t), theme);
     for (const view of VIEWS) {
@@ -161,6 +167,35 @@ test('no view has a label that made people stop, or a millimetre where one works
       metric.filter((line) => !/^(Remove )?\d+(\.\d+)? (cm|mm)$/.test(line.trim())),
       view,
     ).toEqual([]);
+  }
+});
+
+test('no print has a millimetre where one works in inches, but on the ruler that checks its scale', async ({
+  page,
+}) => {
+  await openProjects(page);
+  await page.evaluate(() => {
+    localStorage.setItem('mivet-unit', 'in');
+    localStorage.setItem('mivet-paper', 'letter');
+  });
+  for (const job of ['demo-mug', 'demo-tumbler']) {
+    await page.goto(`/project/${job}/cut`);
+    const files = await unzip(await download(page, 'Whole job as ZIP'));
+    const folder = mkdtempSync(join(tmpdir(), 'mivet-prints-'));
+    for (const [file, bytes] of Object.entries(files).filter(([name]) => name.endsWith('.pdf'))) {
+      writeFileSync(join(folder, file), bytes);
+      const said = execFileSync('pdftotext', ['-layout', join(folder, file), '-'], { encoding: 'utf8' });
+      expect(said, file).toMatch(/\d in\b/);
+      expect(said.replace(/\b100 mm\b/, '').match(/\d\s?(mm|cm|m)\b/g), `${job} ${file}`).toBeNull();
+      // Letter is 8.5 × 11 in: 612 × 792 pt.
+      expect(execFileSync('pdfinfo', [join(folder, file)], { encoding: 'utf8' })).toMatch(/Page size:\s+(612 x 792|792 x 612) pts/); // prettier-ignore
+    }
+    const guide = new TextDecoder().decode(files['guide-1.svg']);
+    const told = [...guide.matchAll(/<text[^>]*>([^<]*)</g)].map(([, text]) => text!);
+    expect(told.some((text) => /\d in across/.test(text))).toBe(true);
+    expect(told.filter((text) => /\d mm\b/.test(text))).toEqual([]);
+    // Each name can be told on the board.
+    if (job === 'demo-mug') expect(told).toEqual(expect.arrayContaining(['Tansy', 'Rosalind']));
   }
 });
 

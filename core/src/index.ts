@@ -230,6 +230,7 @@ export { frontOf } from './present/front.ts';
 export type { Front } from './present/front.ts';
 export { judgedShape } from './present/judged-view-model.ts';
 export { colourWord } from './present/colour-word.ts';
+export { partTitle } from './cut/part-labels.ts';
 export { filmEdge } from './present/film-edge.ts';
 export { partsViewModel } from './present/parts-view-model.ts';
 export { ringsData } from './present/rings-data.ts';

@@ -1,5 +1,5 @@
 import {
-  formatLength,
+  formatSize,
   freeWindow,
   type Gap,
   glanceHalfAngle,
@@ -64,5 +64,5 @@ export const othersOf = (
 /** What is free about an item, itself included. */
 export function roomWords(box: SnapBox, gaps: readonly Gap[], unit: Units): string {
   const { widthMm, heightMm } = freeWindow(box, gaps);
-  return `room here: ${formatLength(widthMm, unit)} × ${formatLength(heightMm, unit)}`;
+  return `room here: ${formatSize(widthMm, heightMm, unit)}`;
 }

@@ -108,7 +108,7 @@ const toFile = (entry: ShelfBlank): void =>
         @use="start(entry.blank, entry.blank.id)"
       >
         <div class="foot">
-          <span class="quiet small note" :title="entry.blank.notes">{{ entry.blank.notes }}</span>
+          <span class="quiet small note">{{ entry.blank.notes }}</span>
           <span v-if="entry.price !== null" class="dims">{{ entry.price.toFixed(2) }}</span>
           <BButton
             variant="link"
@@ -183,9 +183,8 @@ h1 {
 }
 .note {
   flex: 1;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  min-width: 0;
+  overflow-wrap: anywhere;
 }
 .files {
   display: flex;

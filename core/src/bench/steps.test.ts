@@ -41,7 +41,7 @@ describe('benchSteps', () => {
 
   it('cuts tape a finger larger than the film, spares not counted', () => {
     const decal = projectOf(makeJob(mug(), [plate('p', 64, 33, { running: 'level', spares: 2 })]));
-    expect(step(decal, 'tape').body).toContain('Cut it 84.0 mm × 53.0 mm.');
+    expect(step(decal, 'tape').body).toContain('Cut it 84 × 53 mm.');
     expect(step(decal, 'weed:deep-water').title).toBe('Weed Deep water: 1 piece stays');
     expect(step(decal, 'aim').body).toContain('34.5 mm below the drinking edge');
   });

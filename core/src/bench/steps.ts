@@ -2,7 +2,7 @@ import { solidOf } from '../measure/kinds/kinds.ts';
 import type { JobSheet } from '../load/job-sheet.ts';
 import type { Materials } from '../material/materials.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';
-import { formatLength, trueOver, type Units } from '../measure/length.ts';
+import { formatLength, formatSize, trueOver, type Units } from '../measure/length.ts';
 import { rimLineOf } from '../measure/zones.ts';
 import type { Blank, SurfaceKind } from '../model/blank.ts';
 import type { Job } from '../model/job.ts';
@@ -115,7 +115,7 @@ export function benchSteps(
       `weed:${film.id}`,
       `Weed ${film.name}: ${many(pieces, 'piece stays', 'pieces stay')}`,
       reverse
-        ? `${tiny > 0 ? `${many(tiny, 'piece is', 'pieces are')} tiny` : 'There are very many pieces'}: lay transfer tape over everything first, rub it down, turn it over, peel the liner off the back, then weed from the sticky side. ${tapeText(made, film.id, mm)}`
+        ? `${tiny > 0 ? `${many(tiny, 'piece is', 'pieces are')} tiny` : 'There are very many pieces'}: lay transfer tape over everything first, rub it down, turn it over, peel the liner off the back, then weed from the sticky side. ${tapeText(made, film.id, unit)}`
         : counters > 0
           ? `First the ${many(counters, 'counter', 'counters')}, then the ground round the pieces.`
           : 'No counters here: take the ground away in one go, from a corner, low and slow.',
@@ -153,7 +153,7 @@ export function benchSteps(
     add(
       'tape',
       all('Lay the transfer tape'),
-      `${rest}${strong ? 'Strong' : 'Medium'} tape. ${tapeText(made, null, mm)} From the middle outwards, then burnish both sides. ${isWrap ? 'Trim its top along the rim line of the template.' : 'Trim it round, a finger-width outside the film.'}`,
+      `${rest}${strong ? 'Strong' : 'Medium'} tape. ${tapeText(made, null, unit)} From the middle outwards, then burnish both sides. ${isWrap ? 'Trim its top along the rim line of the template.' : 'Trim it round, a finger-width outside the film.'}`,
       {
         check: {
           ask: 'Lift one corner of the liner: does the film come with the tape?',
@@ -252,13 +252,13 @@ export function benchSteps(
 }
 
 /** Sizes of the sheets of tape: of one, or the largest of several; of one film when only that is taped. */
-function tapeText(made: readonly MadeThing[], film: string | null, mm: (v: number) => string): string {
+function tapeText(made: readonly MadeThing[], film: string | null, units: Units): string {
   const own = film === null ? made : made.map(({ pieces, count }) => ({ count, pieces: pieces.filter((p) => p.film === film) })); // prettier-ignore
   const sheets = tapeSizes(own);
   const [largest] = sheets;
   if (!largest) return '';
   const sheetCount = sheets.reduce((sum, { count }) => sum + count, 0);
-  const size = `${mm(largest.width)} × ${mm(largest.height)}`;
+  const size = formatSize(largest.width, largest.height, units);
   return sheetCount === 1 ? `Cut it ${size}.` : `Cut ${sheetCount} sheets, the largest ${size}.`;
 }
 

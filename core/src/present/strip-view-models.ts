@@ -4,6 +4,7 @@ import { isExtra, withExtras } from '../cut/extras.ts';
 import { cutFileNames } from '../cut/file-names.ts';
 import type { CutPiece } from '../cut/order.ts';
 import { cutStrip } from '../cut/order.ts';
+import { partLabels } from '../cut/part-labels.ts';
 import type { JobSheet } from '../load/job-sheet.ts';
 import type { Supply } from '../model/stock.ts';
 import type { CuttablePiece } from '../pieces/cuttable.ts';
@@ -53,6 +54,7 @@ export function stripViewModels(
         offcut,
         outline: outline && outlineData(outline, from, widthMm - marginMm),
         data: data(pieces),
+        labels: partLabels(pieces),
         extras: data(all.filter(isExtra)),
         ...cutTime(all, pace),
         noMark: options.testMark && all[0]?.pieceId !== 'test-mark',

@@ -1,3 +1,4 @@
+import type { PartLabel } from '../cut/part-labels.ts';
 import type { FittedName } from '../artwork/name-list.ts';
 import type { BenchStep } from '../bench/step.ts';
 import type { Template } from '../flat/template.ts';
@@ -139,6 +140,8 @@ export interface StripViewModel {
   readonly offcut: string | null;
   readonly outline: string | null;
   readonly data: string;
+  /** Names of its parts, where they lie on the board (y up). */
+  readonly labels: readonly PartLabel[];
   /** What is cut besides the pieces: test mark and weeding lines. */
   readonly extras: string;
   /** Whether a test mark was wanted and found no room. */

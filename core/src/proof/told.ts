@@ -1,4 +1,4 @@
-import { formatArea, formatLength, type Units } from '../measure/length.ts';
+import { formatArea, formatLength, formatSize, type Units } from '../measure/length.ts';
 import { READING_IN_SENTENCE } from '../measure/words.ts';
 import type { ReadingName } from '../model/blank.ts';
 import type { Finding } from './finding.ts';
@@ -10,6 +10,8 @@ export interface Told {
   readonly names: Finding['names'];
   /** Its numbers by name: as a length, an area, per cent, and whole. */
   readonly mm: (name: string) => string;
+  /** Two sides, in one unit. */
+  readonly size: (a: string, b: string) => string;
   /** An area that is given in mm² or cm². */
   readonly area: (name: string, per: 'mm²' | 'cm²') => string;
   readonly percent: (name: string) => string;
@@ -36,6 +38,7 @@ export function told(finding: Finding, unit: Units): Told {
     unit,
     names,
     mm: (name) => formatLength(number(name), unit),
+    size: (a, b) => formatSize(number(a), number(b), unit),
     area: (name, per) => formatArea(number(name) * (per === 'cm²' ? 100 : 1), unit),
     percent: (name) => `${number(name).toFixed(1)} %`,
     whole: (name) => String(Math.round(number(name))),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Blank, Film, GoodViewModel, Hand, NameRow, Units } from '@mivet/core';
-import { azimuthOfFacing, formatLength } from '@mivet/core';
+import { azimuthOfFacing, formatSize } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useGrowingList } from '../../composables/useGrowingList.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -81,9 +81,9 @@ const blankOf = (rowId: string): Blank => {
           >the drinker’s side, and the room’s</span
         >
         <span v-if="n.solid" class="quiet small">{{ blankOf(n.rowId).name }}</span>
-        <span v-if="n.worded && n.cutMm" class="quiet small dims"
-          >{{ formatLength(n.cutMm.width, unit) }} × {{ formatLength(n.cutMm.height, unit) }}</span
-        >
+        <span v-if="n.worded && n.cutMm" class="quiet small dims">{{
+          formatSize(n.cutMm.width, n.cutMm.height, unit)
+        }}</span>
       </li>
     </ul>
     <div ref="foot" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Blank, Hand, NameRow, NameViewModel, Units } from '@mivet/core';
-import { formatLength } from '@mivet/core';
+import { formatLength, formatSize } from '@mivet/core';
 import { computed } from 'vue';
 import SortedTable from '../fields/SortedTable.vue';
 import { fitWords } from './name-words.ts';
@@ -46,9 +46,7 @@ const table = computed(() =>
     >
     <template #cell(cap)="{ item }">{{ item.given.worded ? formatLength(item.cap, unit) : '' }}</template>
     <template #cell(width)="{ item }">{{
-      item.given.cutMm
-        ? `${formatLength(item.given.cutMm.width, unit)} × ${formatLength(item.given.cutMm.height, unit)}`
-        : ''
+      item.given.cutMm ? formatSize(item.given.cutMm.width, item.given.cutMm.height, unit) : ''
     }}</template>
   </SortedTable>
 </template>

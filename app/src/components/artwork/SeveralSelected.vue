@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allTogether, boxAround, formatLength, keepTogether, radiusOnSide } from '@mivet/core';
+import { allTogether, boxAround, formatSize, keepTogether, radiusOnSide } from '@mivet/core';
 import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
@@ -22,7 +22,7 @@ const size = computed(() => {
   const boxes = shape?.items.filter(({ itemId }) => ids.has(itemId)) ?? [];
   if (!shape || boxes.length === 0) return null;
   const box = boxAround(boxes, { radiusAt: (slant) => radiusOnSide(shape, slant), closed: shape.template.closed });
-  return `${formatLength(box.widthMm, settings.unit)} × ${formatLength(box.heightMm, settings.unit)}`;
+  return formatSize(box.widthMm, box.heightMm, settings.unit);
 });
 const films = computed(() => [...new Set(selected.value.map((item) => item.film))]);
 const grouped = computed(() => {

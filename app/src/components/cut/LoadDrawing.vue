@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Film, Load, StripPart, StripViewModel, Units } from '@mivet/core';
-import { boardWords, formatRange, formatShort } from '@mivet/core';
+import { boardWords, formatRange, formatShort, partTitle } from '@mivet/core';
 import { computed, shallowRef } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
 import type { Board } from '@mivet/core';
@@ -64,7 +64,7 @@ function press(event: KeyboardEvent, strip: StripViewModel, part: StripPart): vo
   event.stopPropagation();
 }
 const partWords = (s: StripViewModel, part: StripPart): string =>
-  `${film(s.film)?.name ?? s.film}${part.part ? `, ${part.part.replace(/-/g, ' ')}` : ''}${part.fixed ? ', put by hand' : ''}`;
+  `${film(s.film)?.name ?? s.film}${part.part ? `, ${partTitle(part.part)}` : ''}${part.fixed ? ', put by hand' : ''}`;
 
 const film = (id: string): Film | undefined => props.films.find((f) => f.id === id);
 /** Long boards are shown as far as they are used. */
@@ -173,6 +173,17 @@ const fromTo = ({ from, to, across }: StripViewModel): string =>
       <!-- Over all the lines, so that none runs through a word. -->
       <g v-for="(s, i) in strips" :key="`says-${s.film} ${s.lot}`">
         <text
+          v-for="(l, k) in s.labels"
+          :key="k"
+          :x="l.x"
+          :y="board.widthMm - l.y"
+          font-size="5"
+          class="dims part-name"
+          aria-hidden="true"
+        >
+          {{ l.text }}
+        </text>
+        <text
           :x="late(s) ? s.to : s.from + 2"
           :y="board.widthMm + 13 * (i + 1)"
           font-size="9"
@@ -218,6 +229,13 @@ svg {
   flex: 1;
   min-height: 0;
   width: 100%;
+}
+.part-name {
+  fill: var(--on-sheet);
+  stroke: var(--sheet);
+  stroke-width: 1.4;
+  paint-order: stroke;
+  pointer-events: none;
 }
 .tape {
   fill: var(--tape);

@@ -71,16 +71,16 @@ const sorted = computed<object[]>(() => {
 .sorted th[aria-sort] {
   cursor: pointer;
 }
-.sorted th[aria-sort] > div::after {
+.sorted th[aria-sort]::after {
   content: '↕';
   margin-left: 0.3rem;
   opacity: 0.5;
 }
-.sorted th[aria-sort='ascending'] > div::after {
+.sorted th[aria-sort='ascending']::after {
   content: '↑';
   opacity: 1;
 }
-.sorted th[aria-sort='descending'] > div::after {
+.sorted th[aria-sort='descending']::after {
   content: '↓';
   opacity: 1;
 }

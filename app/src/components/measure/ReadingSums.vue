@@ -47,7 +47,9 @@ const sum = computed((): [string, string][] => {
     props.unit,
   );
   return [
-    ...lines.map(([name], i): [string, string] => [name, shown.terms[i]!]),
+    ...lines
+      .map(([name], i): [string, string] => [name, shown.terms[i]!])
+      .filter(([, text], i) => i === 0 || /[1-9]/.test(text)),
     [cone ? 'Template at the rim' : 'Girth of the surface', shown.total],
   ];
 });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { applyCommand, formatLength, type AtSeam, type Command } from '@mivet/core';
+import { applyCommand, formatLength, formatSize, type AtSeam, type Command } from '@mivet/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
@@ -37,7 +37,7 @@ const sizes = computed(() => {
   const round = (mm: number): string => formatLength(mm, settings.unit);
   // With its dimensions drawn, what they say need not stand beside the title.
   if (props.dims) return p.panels.length > 1 ? `in ${p.panels.length} pieces` : '';
-  if (!p.template.closed) return `${round(p.template.rimLength)} × ${round(p.size.side)}`;
+  if (!p.template.closed) return formatSize(p.template.rimLength, p.size.side, settings.unit);
   return `${round(p.template.rimLength)} round the rim, ${round(p.size.side)} down the side`;
 });
 const showSeamWindow = computed(

@@ -50,5 +50,5 @@ export async function writeBenchPdf(print: BenchPrint): Promise<Uint8Array> {
     if (step.check) flow.write(`Check: ${step.check.ask} If not: ${step.check.ifNot}`, plain, 9.5, INDENT);
     flow.leave(6);
   });
-  return flow.document.save();
+  return flow.finish();
 }

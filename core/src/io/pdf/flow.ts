@@ -8,6 +8,8 @@ import { drawable } from './template.ts';
 const PAPER_PT: Record<Paper, readonly [number, number]> = { a4: [595.28, 841.89], letter: [612, 792] };
 /** pt from every edge of the paper. */
 const MARGIN = 46;
+/** pt from the lower edge to the line that says which page it is. */
+const FOOT = 26;
 /** Line pitch, in sizes of the letters. */
 const PITCH = 1.38;
 
@@ -41,6 +43,8 @@ export interface Flow {
   heightOf(text: string | null, font: PDFFont, size: number, indent?: number): number;
   /** A hairline across. */
   rule(): void;
+  /** Writes title and page at the foot of every page, and the whole as PDF bytes. */
+  finish(): Promise<Uint8Array>;
 }
 
 /** Starts a document whose text runs down pages of a paper. */
@@ -94,14 +98,26 @@ export async function startFlow({ title, paper, font, boldFont }: SheetPrint): P
         thickness: 0.4,
         color: ink,
       }),
+    finish: () => {
+      const pages = document.getPages();
+      for (const [i, one] of pages.entries()) {
+        const words = drawable(`${title}, page ${i + 1} of ${pages.length}`, plain);
+        one.drawText(words, { x: MARGIN, y: FOOT, size: 8, font: plain, color: rgb(0.35, 0.35, 0.35) });
+      }
+      return document.save();
+    },
   };
 }
+
+/** A number and the blank before its unit: they stay on one line. */
+const UNIT_AFTER_NUMBER = /(\d) (?=(?:mm|cm|m|in|ft|mil|min|h|%)\b)/g;
 
 /** Breaks a paragraph into lines; a word that is longer than a line stays whole. */
 export function linesOf(text: string, font: PDFFont, size: number, room: number): string[] {
   const lines: string[] = [];
   let current = '';
-  for (const word of drawable(text, font).split(/\s+/)) {
+  const sentence = drawable(text, font).replace(UNIT_AFTER_NUMBER, '$1\u00a0');
+  for (const word of sentence.split(/[ \n\t]+/)) {
     const longer = current ? `${current} ${word}` : word;
     if (font.widthOfTextAtSize(longer, size) > room && current) {
       lines.push(current);

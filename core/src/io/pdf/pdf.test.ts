@@ -180,7 +180,7 @@ describe('writeProofPdf', () => {
     expect(said).toContain('“COX”: 40.0 mm wide');
     expect(said).toContain('2.0 mm below the top of the band');
     expect(said).toContain('From the drinker’s side');
-    expect(said).toContain('Ensign, gloss permanent');
+    expect(said).toContain('Ensign, orange, gloss permanent');
     expect(said).not.toContain('Deep water');
     expect(said).toContain('Rowan × 3 (left hand)');
     expect(said).toContain('She wants it high');

@@ -1,7 +1,8 @@
 import { rgb } from '@cantoo/pdf-lib';
+import { colourWord } from '../../present/colour-word.ts';
 import type { ArtworkItem } from '../../model/item.ts';
 import type { Film } from '../../model/film.ts';
-import { formatLength, type Units } from '../../measure/length.ts';
+import { formatLength, formatSize, type Units } from '../../measure/length.ts';
 import type { Project } from '../../model/project.ts';
 import type { Examined } from '../../pipeline.ts';
 import { describeFinding } from '../../proof/words.ts';
@@ -43,7 +44,7 @@ export async function writeProofPdf(print: ProofPrint): Promise<Uint8Array> {
   const { plain, bold } = flow;
   const mm = (v: number): string => formatLength(v, unit);
   flow.write(print.title, bold, 18);
-  flow.write(`${project.blank.name}, ${project.blank.surface}. ${bandWords(examined, mm)}`, plain, 10);
+  flow.write(`${project.blank.name}, ${project.blank.surface}. ${bandWords(examined, unit)}`, plain, 10);
   flow.leave(10);
   drawViews(flow, print);
 
@@ -88,7 +89,7 @@ export async function writeProofPdf(print: ProofPrint): Promise<Uint8Array> {
     page.drawLine({ start: { x: from, y }, end: { x: to, y }, thickness: 0.6, color: rgb(0, 0, 0) });
     page.drawText(label, { x: from, y: y - 12, size: 8.5, font: plain, color: rgb(0, 0, 0) });
   }
-  return flow.document.save();
+  return flow.finish();
 }
 
 /** What becomes of the open parts of a mask. */
@@ -97,9 +98,10 @@ const WORKED = { strip: 'stripped bare', etch: 'etched', blast: 'blasted', paint
 /** A mask, or the field that one leaves open: no part of the design. */
 const isPlate = (item: ArtworkItem): boolean => item.type === 'motif' && item.motif === 'plate';
 
-function bandWords({ wrap }: ProofPrint['examined'], mm: (v: number) => string): string {
+function bandWords({ wrap }: ProofPrint['examined'], unit: Units): string {
+  const mm = (v: number): string => formatLength(v, unit);
   const { size, template } = wrap;
-  if (!template.closed) return `Film may lie on ${mm(template.rimLength)} × ${mm(size.side)}.`;
+  if (!template.closed) return `Film may lie on ${formatSize(template.rimLength, size.side, unit)}.`;
   const round =
     Math.abs(size.rim.surface - size.base.surface) < 0.05
       ? `${mm(size.rim.surface)} round`
@@ -174,7 +176,7 @@ function drawFilms(flow: Flow, films: readonly Film[]): void {
   flow.leave(8);
   flow.write('Films', flow.bold, 12);
   for (const film of films) {
-    flow.write(`${film.name}, ${film.finish}`, flow.plain, 10, 18);
+    flow.write(`${film.name}, ${colourWord(film.colour)}, ${film.finish}`, flow.plain, 10, 18);
     flow.page.drawRectangle({ x: flow.margin, y: flow.y - 1.5, width: 11, height: 10, color: hexColour(film.colour), borderWidth: 0.4, borderColor: rgb(0, 0, 0) }); // prettier-ignore
   }
 }

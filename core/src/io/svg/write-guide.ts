@@ -1,13 +1,14 @@
 import { formatRange, formatShort, type Units } from '../../measure/length.ts';
 import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
+import { partLabels } from '../../cut/part-labels.ts';
 import type { Board } from '../../model/board.ts';
 import type { Load, Strip } from '../../load/load.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
 
 /**
  * A guide for laying film on the board of one load: the board's outline and the margin that the blade keeps, each strip
- * with its from–to marks, and what is cut from it. It is for looking at and printing; nothing of it is cut.
+ * with its from–to marks, and what is cut from it, with the names of its parts. It is for looking at and printing; nothing of it is cut.
  *
  * @param load strips on the board
  * @param cuts what is cut of each strip, in board millimetres
@@ -41,12 +42,17 @@ export function writeGuideSvg(
           strip.across,
           `fill="${film?.colour ?? '#888888'}" fill-opacity="0.35"`,
         );
-    const lines = cuts(strip).flatMap(({ paths }) => paths.map((path) => pathData(path, height)));
+    const pieces = cuts(strip);
+    const lines = pieces.flatMap(({ paths }) => paths.map((path) => pathData(path, height)));
     const words = `${film?.name ?? strip.film} ${formatRange(strip.from, strip.to, units)}, ${formatShort(strip.across, units)} across${strip.offcut ? ', offcut' : ''}`;
     return [
       `  <g data-film="${xmlText(film?.name ?? strip.film)}" data-from="${strip.from}" data-to="${strip.to}">`,
       `    ${area}`,
       `    <path d="${lines.join('')}" fill="none" stroke="#000000" stroke-width="0.2"/>`,
+      ...partLabels(pieces).map(
+        ({ text, x, y }) =>
+          `    <text x="${n(x)}" y="${n(height - y)}" font-family="sans-serif" font-size="3" stroke="#ffffff" stroke-width="0.8" paint-order="stroke">${xmlText(text)}</text>`,
+      ),
       `    <path d="M${strip.from} 0V${n(height + 2)}M${strip.to} 0V${n(height + 2)}" stroke="#000000" stroke-width="0.2" stroke-dasharray="2 2"/>`,
       `    <text x="${strip.from}" y="${n(height + 6 + 6 * i)}" font-family="sans-serif" font-size="4">${xmlText(words)}</text>`,
       '  </g>',

@@ -20,8 +20,8 @@ export const judgeFilmShort: Judge = (context) =>
 
 /** In words. */
 export const sayFilmShort: Sayings = {
-  'film-short/short': ({ finding, names, mm }) => [
+  'film-short/short': ({ finding, names, size }) => [
     `There is too little ${names['film']}`,
-    `${count(finding.numbers['count'], 'strip is', 'strips are')} not to be had from your stock; the largest takes ${mm('along')} × ${mm('across')}. Buy some, make it smaller, or use another film.`,
+    `${count(finding.numbers['count'], 'strip is', 'strips are')} not to be had from your stock; the largest takes ${size('along', 'across')}. Buy some, make it smaller, or use another film.`,
   ],
 };

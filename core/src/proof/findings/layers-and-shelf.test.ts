@@ -170,7 +170,7 @@ describe('film on the shelf', () => {
     expect(short(0, none(60, 40))).toBeNull();
     const two = short(2, { film: deep, from: roll, lengthMm: 900, widthMm: 90 }, none(60, 40), none(50, 100), none(500, 500, shallows))!; // prettier-ignore
     expect(two).toMatchObject({ severity: 'fails', numbers: { count: 2, along: 50, across: 100 } });
-    expect(two.said).toMatch(/too little Deep water. 2 strips are not to be had.*50.0 mm × 100.0 mm/);
+    expect(two.said).toMatch(/too little Deep water. 2 strips are not to be had.*50 × 100 mm/);
     expect(short(1, none(60, 40))!.said).toContain('One strip is not to be had');
   });
 });
@@ -184,7 +184,7 @@ describe('a film that fits no board', () => {
     const found = large(400, 60)!;
     expect(found).toMatchObject({ case: 'longer-board', severity: 'fails', names: { board: 'Long board' } });
     expect(found.fixes[0]).toEqual({ do: 'choose-board', boardId: 'long' });
-    expect(found.said).toMatch(/400.0 mm × 60.0 mm; the board is 290.0 mm × 295.0 mm and keeps 3.0 mm free/);
+    expect(found.said).toMatch(/400 × 60 mm; the board is 290 × 295 mm and keeps 3.0 mm free/);
     // 600 × 290 less 3 on every side.
     expect(large(594, 284)!.fixes[0]).toEqual({ do: 'choose-board', boardId: 'long' });
     expect(large(594.5, 284)!.fixes[0]).toEqual({ do: 'choose-board', boardId: 'backed' });

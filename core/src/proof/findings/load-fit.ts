@@ -62,16 +62,16 @@ function fitsBare({ pieces }: Wrap, film: string, usable: readonly number[]): bo
 
 /** In words. */
 export const sayLoadFit: Sayings = {
-  'load-fit/marks': ({ names, mm }) => [
+  'load-fit/marks': ({ names, mm, size }) => [
     `${names['film']} does not fit the board with its marks`,
-    `With marks it takes ${mm('long')} × ${mm('short')}; the board is ${mm('boardWidth')} × ${mm('boardLength')} and keeps ${mm('margin')} free all round. Without them it fits.`,
+    `With marks it takes ${size('long', 'short')}; the board is ${size('boardWidth', 'boardLength')} and keeps ${mm('margin')} free all round. Without them it fits.`,
   ],
-  'load-fit/longer-board': ({ names, mm }) => [
+  'load-fit/longer-board': ({ names, mm, size }) => [
     `${names['film']} does not fit the board`,
-    `Its pieces take ${mm('long')} × ${mm('short')}; the board is ${mm('boardWidth')} × ${mm('boardLength')} and keeps ${mm('margin')} free all round.`,
+    `Its pieces take ${size('long', 'short')}; the board is ${size('boardWidth', 'boardLength')} and keeps ${mm('margin')} free all round.`,
   ],
-  'load-fit/none': ({ names, mm }) => [
+  'load-fit/none': ({ names, mm, size }) => [
     `${names['film']} fits no board`,
-    `Its pieces take ${mm('long')} × ${mm('short')} in one; yours is ${mm('boardWidth')} × ${mm('boardLength')} and keeps ${mm('margin')} free all round. Use fewer pieces of this film, or a smaller design.`,
+    `Its pieces take ${size('long', 'short')} in one; yours is ${size('boardWidth', 'boardLength')} and keeps ${mm('margin')} free all round. Use fewer pieces of this film, or a smaller design.`,
   ],
 };

@@ -287,7 +287,7 @@ describe('a side that curves both ways', () => {
     expect(sheet({ needed: 0.02 })).toBeNull();
     const slit = sheet({})!;
     expect(slit).toMatchObject({ case: 'slit', severity: 'fine', numbers: { needed: 3, gives: 2, count: 3, core: 12, lap: 1.5 } }); // prettier-ignore
-    expect(slit.said).toMatch(/Slit the tape 3 times.*80.0 mm × 60.0 mm tents.*3.0 %.*2.0 %/);
+    expect(slit.said).toMatch(/Slit the tape 3 times.*80 × 60 mm tents.*3.0 %.*2.0 %/);
     expect(slit.said).not.toContain('stop short');
     expect(sheet({ slits: [1, 2] })).toMatchObject({ case: 'slit', severity: 'look' });
     expect(sheet({ short: 2 })!.said).toContain('2 stop short of film');

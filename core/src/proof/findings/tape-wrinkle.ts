@@ -36,16 +36,16 @@ export const judgeTape: Judge = ({ wrap, materials: { tapeGive } }) =>
 
 /** In words. */
 export const sayTapeWrinkle: Sayings = {
-  'tape-wrinkle/slit': ({ finding, mm, percent, whole }) => [
+  'tape-wrinkle/slit': ({ finding, mm, size, percent, whole }) => [
     `Slit the tape ${whole('count')} times`,
-    `In one, the sheet of ${mm('width')} × ${mm('height')} tents: it has to give ${percent('needed')}, tape takes about ${percent('gives')}. The slits are drawn between the pieces${(finding.numbers['short'] ?? 0) > 0 ? `; ${whole('short')} stop short of film` : ''}. Their sides lap by ${mm('lap')} at the edge.`,
+    `In one, the sheet of ${size('width', 'height')} tents: it has to give ${percent('needed')}, tape takes about ${percent('gives')}. The slits are drawn between the pieces${(finding.numbers['short'] ?? 0) > 0 ? `; ${whole('short')} stop short of film` : ''}. Their sides lap by ${mm('lap')} at the edge.`,
   ],
-  'tape-wrinkle/parts': ({ mm, percent }) => [
+  'tape-wrinkle/parts': ({ size, percent }) => [
     'Lift each part with a tape of its own',
-    `One sheet of ${mm('width')} × ${mm('height')} would tent: it has to give ${percent('needed')}, tape takes about ${percent('gives')}.`,
+    `One sheet of ${size('width', 'height')} would tent: it has to give ${percent('needed')}, tape takes about ${percent('gives')}.`,
   ],
-  'tape-wrinkle/too-broad': ({ mm, percent }) => [
+  'tape-wrinkle/too-broad': ({ size, percent }) => [
     'No tape lies on this in one sheet',
-    `${mm('width')} × ${mm('height')} of it has to give ${percent('needed')}, tape takes about ${percent('gives')}, and slits do not save it. Lay the pieces in several lots; only your hands can judge which.`,
+    `${size('width', 'height')} of it has to give ${percent('needed')}, tape takes about ${percent('gives')}, and slits do not save it. Lay the pieces in several lots; only your hands can judge which.`,
   ],
 };
