@@ -27,7 +27,7 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 <template>
   <div class="stack">
     <WallSection :stack="stack" :films="films" :surface="surface" @move="(film, to) => emit('move', film, to)" />
-    <div class="layers" aria-label="Layer by layer">
+    <div class="layers" role="group" aria-label="Layer by layer" tabindex="0">
       <figure v-for="(step, i) in steps" :key="step.layer.film">
         <svg
           :viewBox="box"

@@ -36,7 +36,7 @@ const open = computed({
       :title="title"
       class="slip sheet"
       role="complementary"
-      aria-modal="false"
+      :aria-modal="undefined"
       :focus="false"
       body-scrolling
       no-backdrop
