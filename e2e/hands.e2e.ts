@@ -47,10 +47,21 @@ test('several are selected with Shift, move as one, are kept together and delete
   await page.keyboard.up('Shift');
   await expect(page.getByRole('heading', { name: '2 selected' })).toBeVisible();
   // The wave runs all round; from the top of the words, at 42 mm, to its foot it is most of the side's 168.
-  const [, high] = (await page.locator('.slip p').filter({ hasText: 'Drag one and all move' }).innerText()).match(
-    / × ([\d.]+) mm/,
-  )!;
-  expect(Number(high)).toBeGreaterThan(80);
+  const high = page.getByRole('textbox', { name: 'Height of all' });
+  const before = parseFloat(await high.inputValue());
+  expect(before).toBeGreaterThan(80);
+  // Made a tenth less high, the words are a tenth smaller: capitals of 17 mm become 15.3.
+  await high.fill(`${(before * 0.9).toFixed(2)} mm`);
+  await high.press('Enter');
+  await expect(high).toHaveValue(`${(before * 0.9).toFixed(1)} mm`);
+  await done.click();
+  await words.click();
+  await expect(page.getByRole('textbox', { name: 'Capital height' })).toHaveValue('15.3 mm');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(top).toHaveValue('42.0 mm');
+  await page.keyboard.down('Shift');
+  await page.mouse.click(wave.x, wave.y);
+  await page.keyboard.up('Shift');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await page.getByRole('button', { name: 'Keep together' }).click();

@@ -28,7 +28,7 @@ const CORE = [
   ['nest', ['numeric', 'plane', 'polygon', 'raster']],
   ['load', ['numeric', 'plane', 'polygon', 'model', 'material', 'pieces', 'stack', 'nest']],
   ['cut', ['numeric', 'plane', 'polygon', 'model', 'pieces', 'load']],
-  ['document', ['model', 'material', 'measure', 'artwork', 'layout', 'layers', 'seam']],
+  ['document', ['numeric', 'model', 'material', 'measure', 'artwork', 'layout', 'layers', 'seam']],
   [
     'proof',
     [

@@ -29,6 +29,14 @@ export type { CutPiece } from './cut/order.ts';
 export { USUAL_PACE } from './cut/pace.ts';
 export { SURFACES } from './document/blank-schema.ts';
 export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
+export {
+  alignTogether,
+  factorTogether,
+  scaleTogether,
+  spreadTogether,
+  type AlignTo,
+  type LaidItem,
+} from './document/commands/together.ts';
 export { itemSchema } from './document/item-schema.ts';
 export { describeKeepProblem } from './document/keepable-words.ts';
 export { keepable, type Keepable } from './document/keepable.ts';
@@ -217,7 +225,7 @@ export { type Derived, deriveWrap } from './pieces/wrap.ts';
 export type { Wrap } from './pieces/wrap.ts';
 export { examineProject, examineStages, STAGE_NAMES, triedFixes, withTriedFixes } from './pipeline.ts';
 export type { Examined, JudgedBy, StageMemo, StageName, StageNews } from './pipeline.ts';
-export { boxOfRings, joinBoxes } from './plane/box.ts';
+export { boxOfCoordinates, boxOfRings, joinBoxes } from './plane/box.ts';
 export type { Box } from './plane/box.ts';
 export { pathLength } from './plane/path-length.ts';
 export type { Path, Segment } from './plane/path.ts';

@@ -89,26 +89,44 @@ export function roomAround(box: SnapBox, others: readonly SnapOther[], side: Roo
  *
  * @param boxes at least one; widths in mm at their own level
  */
-export function boxAround(
-  boxes: readonly SnapBox[],
-  { radiusAt, closed }: Pick<SnapSide, 'radiusAt' | 'closed'>,
-): SnapBox {
+export function boxAround(boxes: readonly SnapBox[], side: Pick<SnapSide, 'radiusAt' | 'closed'>): SnapBox {
   const from = boxes[0]!.azimuth;
-  const spans = boxes.map(({ azimuth, slant, widthMm, heightMm }) => {
-    const turn = closed ? nearFront(azimuth - from) : azimuth - from;
-    const half = widthMm / 2 / radiusAt(slant);
-    return { left: turn - half, right: turn + half, top: slant - heightMm / 2, bottom: slant + heightMm / 2 };
-  });
-  const [left, right] = [Math.min(...spans.map((s) => s.left)), Math.max(...spans.map((s) => s.right))];
-  const [top, bottom] = [Math.min(...spans.map((s) => s.top)), Math.max(...spans.map((s) => s.bottom))];
+  const { left, right, top, bottom } = spanAround(boxes.map((box) => spanFrom(box, from, side)));
   const slant = (top + bottom) / 2;
   return {
     azimuth: from + (left + right) / 2,
     slant,
-    widthMm: (right - left) * radiusAt(slant),
+    widthMm: (right - left) * side.radiusAt(slant),
     heightMm: bottom - top,
   };
 }
+
+/** Reach of something on the side: rad round from a meridian, mm down from the rim edge. */
+export interface Span {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** The reach of a box from a meridian, the shorter way round. */
+export function spanFrom(
+  { azimuth, slant, widthMm, heightMm }: SnapBox,
+  from: number,
+  { radiusAt, closed }: Pick<SnapSide, 'radiusAt' | 'closed'>,
+): Span {
+  const turn = closed ? nearFront(azimuth - from) : azimuth - from;
+  const half = widthMm / 2 / radiusAt(slant);
+  return { left: turn - half, right: turn + half, top: slant - heightMm / 2, bottom: slant + heightMm / 2 };
+}
+
+/** The reach of several. */
+export const spanAround = (spans: readonly Span[]): Span => ({
+  left: Math.min(...spans.map((s) => s.left)),
+  right: Math.max(...spans.map((s) => s.right)),
+  top: Math.min(...spans.map((s) => s.top)),
+  bottom: Math.max(...spans.map((s) => s.bottom)),
+});
 
 /**
  * What is free about an item, itself included, as far as its neighbours and as film keeps clear of rim, base and handle.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ArtworkItem, Running } from '@mivet/core';
-import { formatLength, keepTogether, letGo, roomAround } from '@mivet/core';
+import { formatLength, keepTogether, letGo, roomAround, togetherWith } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { movedAlong, othersOf, roomWords, sideOf } from '../../composables/item-room.ts';
 import { itemTitle } from '../../composables/item-title.ts';
@@ -13,6 +13,7 @@ import ChoiceRow from '../fields/ChoiceRow.vue';
 import HeldInput from '../fields/HeldInput.vue';
 import LengthField from '../fields/LengthField.vue';
 import ColourNote from './ColourNote.vue';
+import TogetherFields from './TogetherFields.vue';
 import FilmChoice from '../films/FilmChoice.vue';
 import PlacementFields from './PlacementFields.vue';
 import RoundFields from './RoundFields.vue';
@@ -59,6 +60,7 @@ const runningSays = computed(() => {
     : 'Unbent, as it was drawn.';
 });
 
+const group = computed(() => togetherWith(project.doc!.items, props.item));
 function keepWith(other: string | null): void {
   const { id: own } = props.item;
   project.edit(other ? 'Keep together' : 'Ungroup', (p) => ({
@@ -154,6 +156,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       @change="(label, part) => items.change(label, (i) => ({ ...i, ...part }) as ArtworkItem)"
       @together="keepWith"
     />
+    <TogetherFields v-if="group.length > 1" :items="group" class="mt-2" />
     <div class="row-line mt-2">
       <label :for="`${id}-s`">Spares cut beside the wrap</label>
       <HeldInput

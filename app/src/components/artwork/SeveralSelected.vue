@@ -1,29 +1,18 @@
 <script setup lang="ts">
-import { allTogether, boxAround, formatSize, keepTogether, radiusOnSide } from '@mivet/core';
+import { allTogether, keepTogether } from '@mivet/core';
 import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
-import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
-import { useViewModel } from '../../stores/view-model.ts';
+import TogetherFields from './TogetherFields.vue';
 import FilmChoice from '../films/FilmChoice.vue';
 
 /** Several things at once: how large they are together, and what is done with all of them. */
 const project = useProject();
-const viewModel = useViewModel();
-const settings = useSettings();
 const view = useView();
 const items = useItems();
 
 const selected = computed(() => allTogether(project.doc!.items, view.selection));
-const size = computed(() => {
-  const { shape } = viewModel;
-  const ids = new Set(selected.value.map(({ id }) => id));
-  const boxes = shape?.items.filter(({ itemId }) => ids.has(itemId)) ?? [];
-  if (!shape || boxes.length === 0) return null;
-  const box = boxAround(boxes, { radiusAt: (slant) => radiusOnSide(shape, slant), closed: shape.template.closed });
-  return formatSize(box.widthMm, box.heightMm, settings.unit);
-});
 const films = computed(() => [...new Set(selected.value.map((item) => item.film))]);
 const grouped = computed(() => {
   const groups = new Set(selected.value.map((item) => item.keepTogether));
@@ -52,9 +41,8 @@ function group(): void {
       <h2>{{ selected.length }} selected</h2>
       <BButton variant="link" @click="view.select(null)">Done</BButton>
     </div>
-    <p v-if="size" class="quiet">
-      Together <span class="dims">{{ size }}</span>. Drag one and all move; arrow keys too.
-    </p>
+    <p class="quiet">Drag one and all move; arrow keys too.</p>
+    <TogetherFields :items="selected" />
     <FilmChoice :films="project.doc!.films" label="Film" :chosen="films" @choose="setFilm" />
     <div class="d-flex flex-wrap gap-2 mt-3">
       <BButton variant="outline-primary" :disabled="grouped" @click="group">

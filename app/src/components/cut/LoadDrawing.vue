@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { Film, Load, StripPart, StripViewModel, Units } from '@mivet/core';
 import { boardWords, formatRange, formatShort, partTitle } from '@mivet/core';
+import { line } from 'd3-shape';
 import { computed, shallowRef } from 'vue';
+import { tapeSteps, tapeTicks } from '../../composables/tape-ticks.ts';
 import { usePlan } from '../../stores/plan.ts';
 import type { Board } from '@mivet/core';
 import { isLight } from './is-light.ts';
@@ -75,24 +77,15 @@ const shownLength = computed(() =>
 );
 const cropped = computed(() => shownLength.value < props.board.lengthMm - 1);
 const view = computed(() => `-8 -26 ${shownLength.value + 16} ${props.board.widthMm + 34 + 13 * props.strips.length}`);
-const big = computed(() => (props.unit === 'mm' ? 20 : 25.4));
-const small = computed(() => (props.unit === 'mm' ? 2 : 25.4 / 8));
-const ticks = computed(() => {
-  let data = '';
-  for (let i = 0; i * small.value <= shownLength.value + 1e-6; i++) {
-    const at = i * small.value;
-    const isBig = Math.abs(at / big.value - Math.round(at / big.value)) < 1e-6;
-    const isMiddle = Math.abs((2 * at) / big.value - Math.round((2 * at) / big.value)) < 1e-6;
-    data += `M${at.toFixed(3)} -6v${isBig ? -7 : isMiddle ? -5 : -3}`;
-  }
-  return data;
-});
-const labels = computed(() => {
-  const out: { x: number; text: string }[] = [];
-  for (let n = 1; n * big.value < shownLength.value - 4; n++)
-    out.push({ x: n * big.value, text: String(Math.round((n * big.value) / (props.unit === 'mm' ? 1 : 25.4))) });
-  return out;
-});
+/** The tape along the board, in the board's millimetres; a drawing of about two px for each. */
+const tape = computed(() => tapeTicks(0, shownLength.value, tapeSteps(props.unit, 1)));
+const LONG = { small: 3, middle: 5, big: 7 };
+const ticks = computed(() => tape.value.map(({ mm, size }) => line()([[mm, -6], [mm, -6 - LONG[size]]])).join('')); // prettier-ignore
+const labels = computed(() =>
+  tape.value
+    .filter(({ mm, text }) => text !== '' && mm > 0 && mm < shownLength.value - 4)
+    .map(({ mm, text }) => ({ x: mm, text })),
+);
 /** A label that would run off the board is set from its right end. */
 const late = (s: StripViewModel): boolean => s.from > shownLength.value * 0.62;
 const fromTo = ({ from, to, across }: StripViewModel): string =>

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
+import { range } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import { computed, ref } from 'vue';
 
 /** Ticks of a measuring tape along the bottom edge, a tenth apart. */
@@ -7,11 +10,15 @@ const el = ref<SVGSVGElement | null>(null);
 const { width } = useElementSize(el);
 const STEP = 9.2;
 const data = computed(() => {
-  const count = Math.floor(Math.max(width.value, 300) / STEP);
-  return Array.from({ length: count }, (_, i) => {
-    const height = (i + 1) % 5 === 0 ? 11 : 6;
-    return `M${((i + 1) * STEP).toFixed(1)} 12v-${height}`;
-  }).join('');
+  const at = scaleLinear([0, 1], [0, STEP]);
+  return range(1, Math.floor(Math.max(width.value, 300) / STEP) + 1)
+    .map((i) =>
+      line()([
+        [at(i), 12],
+        [at(i), i % 5 === 0 ? 1 : 6],
+      ]),
+    ) // prettier-ignore
+    .join('');
 });
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Film, Place, ShapeViewModel, Units } from '@mivet/core';
-import { coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
+import { boxOfCoordinates, coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { usePanZoom } from '../../composables/usePanZoom.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
@@ -39,9 +39,35 @@ const { width, height } = useElementSize(svg);
 const { moved: userZoom, zoomed, showAll } = usePanZoom(svg, (target) => target.closest('[data-item]') !== null);
 const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
 
+/** Farthest that what lies off the flat is followed, in sizes of the flat. */
+const FOLLOWED = 1;
+/** The flat with what lies off it; while something is dragged, as it was, so that nothing shrinks under the hand. */
+const reach = ref(props.viewModel.band.bounds);
+watch(
+  () => [props.viewModel, props.guides] as const,
+  ([{ band, items, size }, guides]) => {
+    if (guides) return;
+    const { minX, maxX, minY, maxY } = band.bounds;
+    const far = FOLLOWED * Math.max(maxX - minX, maxY - minY);
+    const corners = items.flatMap(({ azimuth, slant, widthMm, heightMm }) => {
+      if (slant + heightMm / 2 > 0 && slant - heightMm / 2 < size.side && props.viewModel.template.closed) return [];
+      const p = surface.value.forward(azimuth, slant);
+      return [p.x - widthMm / 2, p.y - heightMm / 2, p.x + widthMm / 2, p.y + heightMm / 2];
+    });
+    const all = boxOfCoordinates(corners, band.bounds);
+    reach.value = {
+      minX: Math.max(all.minX, minX - far),
+      maxX: Math.min(all.maxX, maxX + far),
+      minY: Math.max(all.minY, minY - far),
+      maxY: Math.min(all.maxY, maxY + far),
+    };
+  },
+  { immediate: true },
+);
+
 /** px per mm and the shift that put the template in the middle, with room for the rulers. */
 const fit = computed(() => {
-  const { minX, maxX, minY, maxY } = props.viewModel.band.bounds;
+  const { minX, maxX, minY, maxY } = reach.value;
   const room = { left: 54, right: 30, top: 78, bottom: props.dims ? 96 : 60 };
   const w = Math.max(60, width.value - room.left - room.right);
   const h = Math.max(60, height.value - room.top - room.bottom);
