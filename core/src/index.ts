@@ -110,6 +110,7 @@ export type { ErrorReport } from './measure/error-report.ts';
 export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './measure/fit-check.ts';
 export type { FitResult } from './measure/fit-check.ts';
 export type { KindOfBlank } from './measure/kinds/kind.ts';
+export { latitudeAtArc, meridianArc } from './surface/spheroid.ts';
 export { isRound, KINDS, KINDS_OF_BLANK, solidOf } from './measure/kinds/kinds.ts';
 export { STATIONS } from './measure/kinds/profile.ts';
 export {

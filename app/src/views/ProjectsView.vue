@@ -46,7 +46,7 @@ const onShelf = computed(() => {
 const fresh = (kind: BlankKind): Promise<void> =>
   start(
     {
-      ...newBlank(crypto.randomUUID(), kind, `New ${KINDS_OF_BLANK[kind].label.toLowerCase()}`),
+      ...newBlank(crypto.randomUUID(), kind, newName.value.trim() || KINDS_OF_BLANK[kind].label),
       stations: KINDS_OF_BLANK[kind].byStations ? [1, 2, 3].map(() => newStation(crypto.randomUUID())) : [],
     },
     null,

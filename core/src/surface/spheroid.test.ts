@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { balloonHalfLength, spheroidGaussian, spheroidOver } from './spheroid.ts';
+import { balloonHalfLength, latitudeAtArc, meridianArc, spheroidGaussian, spheroidOver } from './spheroid.ts';
 
 const size = fc.double({ min: 20, max: 400, noNaN: true });
 
@@ -10,6 +10,20 @@ describe('a spheroid', () => {
       fc.property(size, fc.double({ min: -1.5, max: 1.5, noNaN: true }), (radius, latitude) => {
         expect(spheroidGaussian(radius, radius, latitude) * radius * radius).toBeCloseTo(1, 12);
         expect(spheroidOver(radius, radius)).toBeCloseTo(Math.PI * radius, 9);
+      }),
+    );
+  });
+
+  it('has a meridian as long as an angle on a ball, and as half its way over to the crown', () => {
+    // 40 mm of radius and half a radian: 20 mm. The ellipse of 40 and 20 has a girth of 193.769 mm (Ramanujan).
+    expect(meridianArc(40, 40, 0.5)).toBeCloseTo(20, 9);
+    expect(meridianArc(40, 20, -Math.PI / 2)).toBeCloseTo(-193.769 / 4, 3);
+    expect(latitudeAtArc(40, 40, -10)).toBeCloseTo(-0.25, 9);
+    expect(latitudeAtArc(50, 50, 1000)).toBeCloseTo(Math.PI / 2, 9);
+    fc.assert(
+      fc.property(size, size, fc.double({ min: -1.5, max: 1.5, noNaN: true }), (a, c, latitude) => {
+        expect(latitudeAtArc(a, c, meridianArc(a, c, latitude))).toBeCloseTo(latitude, 8);
+        expect(meridianArc(a, c, Math.PI / 2)).toBeCloseTo(spheroidOver(a, c) / 2, 1);
       }),
     );
   });

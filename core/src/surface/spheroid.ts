@@ -32,6 +32,42 @@ export function spheroidOver(radius: number, halfLength: number): number {
   return (sum * Math.PI) / steps;
 }
 
+/** Places along a meridian; its length between them strays by less than a millionth. */
+const MERIDIAN_STEPS = 64;
+
+/**
+ * Length over the skin of a spheroid from its widest girth up to a latitude.
+ *
+ * @param latitude parametric, rad; down is negative
+ * @returns mm, with the latitude's sign
+ * @source ∫ √(a² sin²β + c² cos²β) dβ by Simpson's rule; a·β on a ball
+ */
+export function meridianArc(radius: number, halfLength: number, latitude: number): number {
+  const step = latitude / MERIDIAN_STEPS;
+  let sum = 0;
+  for (let i = 0; i <= MERIDIAN_STEPS; i++) {
+    const weight = i === 0 || i === MERIDIAN_STEPS ? 1 : i % 2 === 1 ? 4 : 2;
+    sum += weight * Math.hypot(radius * Math.sin(i * step), halfLength * Math.cos(i * step));
+  }
+  return (sum * step) / 3;
+}
+
+/**
+ * The latitude that lies so far over the skin from the widest girth.
+ *
+ * @param mm up is positive
+ * @returns parametric, rad, between the ends of the spheroid
+ */
+export function latitudeAtArc(radius: number, halfLength: number, mm: number): number {
+  let [low, high] = [-Math.PI / 2, Math.PI / 2];
+  for (let i = 0; i < 48; i++) {
+    const middle = (low + high) / 2;
+    if (meridianArc(radius, halfLength, middle) < mm) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
 /**
  * Half the length of a balloon from its girth and the length over its skin from neck to crown.
  *

@@ -71,6 +71,7 @@ function choose(change: Partial<FlatteningChoice>, label: string): void {
       :choice="blank.flattening"
       :unit="settings.unit"
       :patch="solidOf(p.size).face?.patch === true"
+      :ball="solidOf(p.size).spheroid"
       @choose="choose"
     />
     <div v-else class="note-bar fine">

@@ -3,21 +3,27 @@ import TermLine from '../terms/TermLine.vue';
 import {
   describeWay,
   formatLength,
+  latitudeAtArc,
+  meridianArc,
   strainText,
   type Flattening,
   type FlattenOption,
   type FlatteningChoice,
   type Units,
 } from '@mivet/core';
-import { computed, useId } from 'vue';
+import { computed } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 import StrainLegend from './StrainLegend.vue';
-import HeldInput from '../fields/HeldInput.vue';
 
 /** Ways to lay a side flat that curves both ways, each with the strain that remains, and where to end a band. */
-const props = defineProps<{ flattening: Flattening; choice: FlatteningChoice; unit: Units; patch: boolean }>();
+const props = defineProps<{
+  flattening: Flattening;
+  choice: FlatteningChoice;
+  unit: Units;
+  patch: boolean;
+  ball: { readonly radius: number; readonly halfLength: number } | null;
+}>();
 const emit = defineEmits<{ choose: [change: Partial<FlatteningChoice>, label: string] }>();
-const id = useId();
 
 const mm = (v: number): string => formatLength(v, props.unit);
 const limit = computed(() => props.flattening.give);
@@ -32,6 +38,8 @@ const worst = computed(() => {
   return `${strainText(w.strain)} of ${w.strain > 0 ? 'pull' : 'squeeze'} at ${mm(w.at)} below the rim edge. The film takes ${strainText(w.strain > 0 ? limit.value.stretch : limit.value.squeeze)}.`;
 });
 const cut = computed(() => props.flattening.cutDown);
+/** rad. No patch's middle lies nearer to an end. */
+const MOST_UP = (80 * Math.PI) / 180;
 const MOST = { bands: 6, gores: 48 } as const;
 
 function choose(option: FlattenOption): void {
@@ -44,11 +52,16 @@ function parts(by: number): void {
   const next = Math.min(MOST[way], Math.max(2, props.flattening.parts + by));
   emit('choose', { way, parts: next }, `Take ${next} ${way}`);
 }
-function setUp(event: Event): void {
-  const input = event.target as HTMLInputElement;
-  const value = Number(input.value.replace(',', '.'));
-  if (input.value.trim() !== '' && Math.abs(value) <= 80) emit('choose', { patchUpDeg: value }, 'Move the patch');
-  else input.value = String(props.choice.patchUpDeg);
+/** Where the patch's middle lies over the skin, mm up from the widest girth. */
+const upMm = computed(() => {
+  const { ball, choice } = props;
+  return ball ? meridianArc(ball.radius, ball.halfLength, (choice.patchUpDeg * Math.PI) / 180) : 0;
+});
+const mostUp = computed(() => (props.ball ? meridianArc(props.ball.radius, props.ball.halfLength, MOST_UP) : 0));
+function setUp(mm: number): void {
+  if (!props.ball) return;
+  const deg = (latitudeAtArc(props.ball.radius, props.ball.halfLength, mm) * 180) / Math.PI;
+  emit('choose', { patchUpDeg: Math.round(deg * 1000) / 1000 }, 'Move the patch');
 }
 </script>
 
@@ -113,17 +126,19 @@ function setUp(event: Event): void {
         Use this size
       </BButton>
     </div>
-    <div class="row-line">
-      <label :for="`${id}-up`">Patch above the widest girth, °</label>
-      <HeldInput
-        :id="`${id}-up`"
-        size="sm"
-        :value="choice.patchUpDeg"
-        class="dims number-field"
-        inputmode="decimal"
-        @change="setUp"
-      />
-    </div>
+    <LengthField
+      v-if="ball"
+      label="Patch above the widest girth"
+      :mm="upMm"
+      :unit="unit"
+      :least="-mostUp"
+      :most="mostUp"
+      @change="setUp"
+    />
+    <p v-if="choice.patchUpDeg !== 0" class="quiet small mb-0">
+      Along the surface, to the patch’s middle; {{ Math.abs(choice.patchUpDeg).toFixed(0) }}°
+      {{ choice.patchUpDeg > 0 ? 'up' : 'down' }}.
+    </p>
   </template>
   <StrainLegend :give="limit" />
   <p v-if="flattening.widest" class="quiet mt-2 mb-0">
