@@ -28,7 +28,7 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
   await expect(page.getByLabel('Film for orange #e0623a')).toContainText('Ensign');
   await expect(page.getByLabel('Film for dark teal #0f4c5c')).toContainText('Deep water');
   await page.getByLabel('Film for dark teal #0f4c5c').click();
-  await page.getByRole('menuitem', { name: 'Reed, olive green, gloss permanent' }).click();
+  await page.getByRole('menuitem', { name: /^Reed\b.*olive green.*gloss permanent/ }).click();
   await page.getByLabel('Where it is from').fill('own pencil');
   await page.getByRole('textbox', { name: 'Width', exact: true }).fill('30 mm');
   await page.getByRole('textbox', { name: 'Width', exact: true }).press('Tab');
@@ -100,7 +100,10 @@ test('stars are scattered over a tumbler on three films, clear of the name, and 
   await page.getByRole('button', { name: 'Scattered' }).click();
   await page.getByRole('spinbutton', { name: 'How many' }).fill('24');
   await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
-  await page.getByRole('button', { name: 'Brass', exact: true }).first().click();
+  await page
+    .getByRole('button', { name: /^Brass\b/ })
+    .first()
+    .click();
   await expect(page.getByText('24 spread out, running on across the seam; none is cut by it.')).toBeVisible();
   await page.getByRole('button', { name: 'Shuffle' }).click();
   await expect(page.getByText('Arrangement 2')).toBeVisible();

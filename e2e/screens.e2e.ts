@@ -47,7 +47,7 @@ for (const [theme, [at, width, height]] of ['light', 'dim'].flatMap((one) => WID
       await expect(page.locator('h1, h2').first()).toBeVisible();
       if (OPENED[view]) await page.getByRole('button', { name: OPENED[view] }).click();
       // Colours fade in after the picture arrives; they are judged once they rest.
-      await page.waitForTimeout(2500);
+      await page.waitForTimeout(width > 1000 ? 2500 : 1200);
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
       for (const { id, nodes } of violations)
         found.push(`${view}: ${id} ${nodes.map((n) => `${n.target} ${n.any[0]?.message ?? ''}`).join(' ')}`);
@@ -72,6 +72,37 @@ test('the bench works on a phone, one step a screen', async ({ page }) => {
   await expect(page.getByRole('timer')).toContainText(/2:[45]\d left/);
   await next.click();
   await expect(page.getByRole('heading', { name: 'Mark where it goes' })).toBeVisible();
+});
+
+test('on a phone the slip comes up over the work, which follows it, and a menu holds what the bar has no room for', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, 'demo-tumbler', 'artwork');
+  const slip = page.getByRole('complementary', { name: 'Words, motifs, drawings' });
+  await slip.getByRole('button', { name: 'STROKE' }).click();
+  const capitals = slip.getByRole('textbox', { name: 'Capital height' });
+  await capitals.fill('20');
+  await capitals.press('Enter');
+  await expect(capitals).toHaveValue('20.0 mm');
+  // The blank stays in sight above the sheet.
+  const [blank, sheet] = await Promise.all([page.locator('section[aria-label="On the blank"]').boundingBox(), slip.boundingBox()]); // prettier-ignore
+  expect(sheet!.y).toBeGreaterThan(blank!.y + 200);
+  expect(sheet!.y + sheet!.height).toBeCloseTo(844, 0);
+  await page.getByRole('button', { name: 'Menu' }).click();
+  await page.getByRole('menuitem', { name: /^Undo: / }).click();
+  await expect(capitals).toHaveValue('17.0 mm');
+  await page.getByRole('button', { name: 'Menu' }).click();
+  await page.getByRole('menuitem', { name: 'Work in inches' }).click();
+  await expect(capitals).toHaveValue('43/64 in');
+  // Down it leaves the whole screen to the work, and stays down at the next stop.
+  await slip.getByRole('button', { name: 'Close' }).click();
+  await expect(slip).toBeHidden();
+  await goTo(page, 'Flat');
+  const bar = page.getByRole('button', { name: 'Template', exact: true });
+  await expect(bar).toHaveAttribute('aria-expanded', 'false');
+  await bar.click();
+  await expect(page.getByRole('complementary', { name: 'Template' })).toContainText('A true arc');
 });
 
 test('the printed template that the app writes is at true scale', async ({ page }) => {

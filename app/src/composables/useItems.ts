@@ -1,4 +1,5 @@
 import {
+  filmsUnasked,
   maskRound,
   USUAL_PROCESS,
   matesOf,
@@ -39,8 +40,8 @@ export function useItems(): {
 
   const selected = (): ArtworkItem | null => project.doc?.items.find((i) => i.id === view.selectedId) ?? null;
   const nextFilm = (): string => {
-    const { items, films } = project.doc!;
-    return items.at(-1)?.film ?? films[0]!.id;
+    const { items, films, process } = project.doc!;
+    return items.at(-1)?.film ?? filmsUnasked(films, process)[0]!.id;
   };
   /** A face has no way round to repeat along. */
   const fitting = (item: ArtworkItem): ArtworkItem =>

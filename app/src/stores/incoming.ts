@@ -6,6 +6,7 @@ import { askCore } from '../workers/core-client.ts';
 import { base64Of } from '../data/base64.ts';
 import type { FontSample } from '../workers/protocol.ts';
 import { useLibrary } from './library.ts';
+import { useFilms } from './films.ts';
 import { useProject } from './project.ts';
 
 /** ms. A drawing or a font that takes longer to read is stopped. */
@@ -69,7 +70,11 @@ export const useIncoming = defineStore('incoming', () => {
     if (!project.doc) return `${fileName} is a drawing. Open a project first, then drop it there.`;
     busy.value = true;
     try {
-      const { result, matches } = await askCore('drawing', { text, films: project.doc.films }, { limitMs: LONGEST_MS });
+      const { result, matches } = await askCore(
+        'drawing',
+        { text, films: useFilms().unasked },
+        { limitMs: LONGEST_MS },
+      );
       if (!result.ok) return `${fileName}: ${describeDrawingProblem(result.problem)} Nothing was changed.`;
       const name = fileName.replace(/\.(svg|dxf)$/i, '').slice(0, 120) || 'Drawing';
       drawing.value = { name, drawing: result.drawing, asDrawn: result.asDrawn, matches };

@@ -79,6 +79,8 @@ describe('the open project', () => {
   it('counts a change that changes nothing as none', async () => {
     const store = await opened();
     store.edit('Nothing', (p) => p);
+    // The same once more, as a field tells it that is entered and then left.
+    store.edit('Rename', (p) => ({ ...p, name: p.name, seam: { ...p.seam } }));
     expect(store.canUndo).toBe(false);
   });
 

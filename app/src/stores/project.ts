@@ -1,4 +1,4 @@
-import { describeKeepProblem, keepable, type Project } from '@mivet/core';
+import { describeKeepProblem, keepable, type Project, sameValue, withUsedFilms } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as database from '../data/database.ts';
@@ -7,6 +7,7 @@ import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { refuse } from './refusal.ts';
 import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
+import { useStock } from './stock.ts';
 
 /** ms from a change to its save; even on a slow machine that draws at the same time the write ends inside a second. */
 const SAVE_AFTER_MS = 100;
@@ -101,8 +102,10 @@ export const useProject = defineStore('project', () => {
   function edit(label: string, change: (project: Project) => Project, kind = ''): void {
     if (!doc.value) return;
     const before = doc.value;
-    const wanted = change(before);
-    if (wanted === before) return;
+    // A film of the stock that is chosen comes along as it is now.
+    const wanted = withUsedFilms(change(before), useStock().knownFilms);
+    // What changes nothing is no step of undo: a field tells what is in it when it is entered and when it is left.
+    if (sameValue(wanted, before)) return;
     const kept = keepable(wanted, before);
     if (!kept.ok) {
       refuse(describeKeepProblem(kept, useSettings().unit));

@@ -6,6 +6,7 @@ import {
   type Booking,
   type BookingResult,
   type CountedBlank,
+  type Film,
   type Project,
   type ShelfChange,
   type StockThing,
@@ -34,6 +35,11 @@ export const useStock = defineStore('stock', () => {
   const refused = ref(false);
 
   const supply = computed<Supply>(() => supplyOf(things.value, today(), settings.useOffcuts));
+  /** Every film that there is some of, or an offcut; once each. */
+  const knownFilms = computed<Film[]>(() => {
+    const all = things.value.flatMap((thing) => ('film' in thing ? [thing.film] : []));
+    return [...new Map(all.map((film) => [film.id, film])).values()];
+  });
   /** What of it a project is planned from. */
   function supplyFor({ films }: Pick<Project, 'films'>): Supply {
     const ids = new Set(films.map(({ id }) => id));
@@ -116,5 +122,5 @@ export const useStock = defineStore('stock', () => {
   });
   void load();
 
-  return { things, unreadable, loaded, refused, supply, supplyFor, load, keep, remove, book, unbook };
+  return { things, unreadable, loaded, refused, supply, knownFilms, supplyFor, load, keep, remove, book, unbook };
 });

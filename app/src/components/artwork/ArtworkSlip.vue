@@ -6,6 +6,7 @@ import { useItems } from '../../composables/useItems.ts';
 import { useIncoming } from '../../stores/incoming.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useFilms } from '../../stores/films.ts';
 import { useProject } from '../../stores/project.ts';
 import { useViewModel } from '../../stores/view-model.ts';
 import { useView } from '../../stores/view.ts';
@@ -41,6 +42,7 @@ function makePair(): void {
 /** Whether there is a plate that the design is cut out of. */
 const masked = computed(() => project.doc!.items.some((i) => i.acts.shapesOnly));
 const incoming = useIncoming();
+const films = useFilms();
 const settings = useSettings();
 const library = useLibrary();
 const said = ref<string | null>(null);
@@ -79,11 +81,11 @@ function place(): void {
 async function placeOwn(motif: OwnMotif): Promise<void> {
   const { filmIdsFor } = await import('@mivet/core/drawings');
   const colours = motif.colours.map(({ colour }) => colour);
-  const films = filmIdsFor(colours, project.doc!.films, true);
+  const matched = filmIdsFor(colours, films.unasked, true);
   const width = Math.max(1, Math.min(motif.widthMm, room.value));
   const { name, source, rights } = motif;
   placeDrawing(
-    itemsOfDrawing(motif, films, { name, source, rights }, width, () => crypto.randomUUID()),
+    itemsOfDrawing(motif, matched, { name, source, rights }, width, () => crypto.randomUUID()),
     null,
   );
 }
@@ -114,7 +116,7 @@ async function keepFont(font: OwnFont): Promise<void> {
     v-else-if="incoming.drawing && viewModel.shape"
     :key="incoming.drawing.name"
     :incoming="incoming.drawing"
-    :films="project.doc!.films"
+    :films="films.offered"
     :unit="settings.unit"
     :room="room"
     @place="placeDrawing"
@@ -189,7 +191,7 @@ async function keepFont(font: OwnFont): Promise<void> {
         Make a pair, right and left
       </BButton>
       <template v-if="viewModel.shape.template.closed && project.doc!.items.length > 0 && !masked">
-        <h3 class="mt-4 mb-1">A mask of it</h3>
+        <h3 class="mt-4 mb-1">Make a mask of it</h3>
         <p class="quiet small mb-1">
           A plate up to the rim edge, for stripping, etching, blasting or paint. What is open?
         </p>

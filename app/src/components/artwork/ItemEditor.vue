@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { ArtworkItem, Running } from '@mivet/core';
-import { formatLength, keepTogether, letGo, roomAround, togetherWith } from '@mivet/core';
+import { formatLength, formatSize, keepTogether, letGo, roomAround, togetherWith } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { movedAlong, othersOf, roomWords, sideOf } from '../../composables/item-room.ts';
 import { itemTitle } from '../../composables/item-title.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useItemSize } from '../../composables/useItemSize.ts';
 import { useViewModel } from '../../stores/view-model.ts';
+import { useFilms } from '../../stores/films.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
@@ -23,6 +24,7 @@ import WordFields from './WordFields.vue';
 const props = defineProps<{ item: ArtworkItem }>();
 const emit = defineEmits<{ done: [] }>();
 const project = useProject();
+const films = useFilms();
 const viewModel = useViewModel();
 const settings = useSettings();
 const items = useItems();
@@ -87,8 +89,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     <p class="quiet mb-2">
       <template v-if="placed"
         >{{ pieces.length }} {{ pieces.length === 1 ? 'piece' : 'pieces' }},
-        {{ formatLength(placed.cutMm?.width ?? 0, settings.unit) }} ×
-        {{ formatLength(placed.cutMm?.height ?? 0, settings.unit) }}</template
+        {{ formatSize(placed.cutMm?.width ?? 0, placed.cutMm?.height ?? 0, settings.unit) }}</template
       >
       <span v-if="room">, {{ room }}</span>
       <RouterLink
@@ -121,7 +122,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     <ColourNote v-if="item.type === 'art'" :item="item" />
     <FilmChoice
       label="Film"
-      :films="project.doc!.films"
+      :films="films.offered"
       :chosen="[item.film]"
       @choose="items.change('Change the film', (i) => ({ ...i, film: $event }))"
     />
@@ -130,8 +131,8 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       says="Follows"
       :value="item.running"
       :options="RUNNING"
-      label="How it runs"
-      @choose="items.change('Change how it runs', (i) => ({ ...i, running: $event }))"
+      label="What it follows"
+      @choose="items.change('Change what it follows', (i) => ({ ...i, running: $event }))"
     />
     <p v-if="!joined && round" class="quiet small mb-1 mt-1">{{ runningSays }}</p>
     <PlacementFields
@@ -146,7 +147,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       :placed="placed"
       :view-model="viewModel.shape"
       :unit="settings.unit"
-      :films="project.doc!.films"
+      :films="films.offered"
     />
     <ShapeFields
       :item="item"

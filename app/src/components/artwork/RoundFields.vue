@@ -130,13 +130,13 @@ function setCount(event: Event): void {
         :mm="scattered.gapMm"
         :unit="unit"
         :most="100"
-        @change="setScatter({ gapMm: $event }, 'Change the room between')"
+        @change="setScatter({ gapMm: $event }, 'Change the smallest gap')"
       />
       <FilmChoice label="More films" several :films="others" :chosen="scattered.films" @choose="toggleFilm" />
       <div class="row-line">
         <label :for="`${id}-x`">Mix in another motif</label>
         <BFormSelect :id="`${id}-x`" size="sm" class="w-auto" :model-value="toMix" @update:model-value="mixIn">
-          <BFormSelectOption value="">choose it</BFormSelectOption>
+          <BFormSelectOption value="">choose a motif</BFormSelectOption>
           <BFormSelectOption v-for="m in MOTIF_IDS" :key="m" :value="m">{{ MOTIFS[m].label }}</BFormSelectOption>
         </BFormSelect>
       </div>

@@ -2,6 +2,7 @@
 import { allTogether, keepTogether } from '@mivet/core';
 import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
+import { useFilms } from '../../stores/films.ts';
 import { useProject } from '../../stores/project.ts';
 import { useView } from '../../stores/view.ts';
 import TogetherFields from './TogetherFields.vue';
@@ -9,6 +10,7 @@ import FilmChoice from '../films/FilmChoice.vue';
 
 /** Several things at once: how large they are together, and what is done with all of them. */
 const project = useProject();
+const offered = useFilms();
 const view = useView();
 const items = useItems();
 
@@ -43,7 +45,7 @@ function group(): void {
     </div>
     <p class="quiet">Drag one and all move; arrow keys too.</p>
     <TogetherFields :items="selected" />
-    <FilmChoice :films="project.doc!.films" label="Film" :chosen="films" @choose="setFilm" />
+    <FilmChoice :films="offered.offered" label="Film" :chosen="films" @choose="setFilm" />
     <div class="d-flex flex-wrap gap-2 mt-3">
       <BButton variant="outline-primary" :disabled="grouped" @click="group">
         {{ grouped ? 'Kept together' : 'Keep together' }}

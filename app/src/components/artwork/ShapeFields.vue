@@ -80,7 +80,7 @@ const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
           variant="link"
           size="sm"
           class="p-0"
-          @click="emit('acts', 'Cut away no more', { cutAway: item.acts.cutAway.filter((o) => o !== other) })"
+          @click="emit('acts', 'Stop cutting away', { cutAway: item.acts.cutAway.filter((o) => o !== other) })"
         >
           Remove
         </BButton>
@@ -88,7 +88,7 @@ const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
       <div v-if="offered.length > 0" class="row-line">
         <label :for="`${id}-a`">Cut away</label>
         <BFormSelect :id="`${id}-a`" size="sm" class="w-50" :model-value="toCutAway" @update:model-value="addAway">
-          <BFormSelectOption value="">choose what</BFormSelectOption>
+          <BFormSelectOption value="">choose an item</BFormSelectOption>
           <BFormSelectOption v-for="o in offered" :key="o.id" :value="o.id">{{ itemTitle(o) }}</BFormSelectOption>
         </BFormSelect>
       </div>
@@ -114,7 +114,7 @@ const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
       <div class="row-line">
         <label :for="`${id}-t`">Keep together with</label>
         <BFormSelect :id="`${id}-t`" size="sm" class="w-50" :model-value="toKeep" @update:model-value="addKept">
-          <BFormSelectOption value="">choose what</BFormSelectOption>
+          <BFormSelectOption value="">choose an item</BFormSelectOption>
           <BFormSelectOption v-for="o in others.filter((i) => !kept.includes(i))" :key="o.id" :value="o.id">
             {{ itemTitle(o) }}
           </BFormSelectOption>
@@ -134,7 +134,7 @@ const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
       v-if="shapes > 0 || item.acts.shapesOnly"
       class="mt-2"
       :checked="item.acts.shapesOnly"
-      @change="emit('acts', 'Only shape others', { shapesOnly: $event })"
+      @change="emit('acts', 'Use as a cutter only', { shapesOnly: $event })"
       >Use as a cutter only <span class="quiet">(is not cut itself)</span></CheckBox
     >
   </section>

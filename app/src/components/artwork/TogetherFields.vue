@@ -3,6 +3,7 @@ import {
   alignTogether,
   boxAround,
   factorTogether,
+  formatLength,
   radiusOnSide,
   replaceItem,
   scaleTogether,
@@ -12,14 +13,6 @@ import {
   type LaidItem,
 } from '@mivet/core';
 import { computed } from 'vue';
-import IBiAlignBottom from '~icons/bi/align-bottom';
-import IBiAlignCenter from '~icons/bi/align-center';
-import IBiAlignEnd from '~icons/bi/align-end';
-import IBiAlignMiddle from '~icons/bi/align-middle';
-import IBiAlignStart from '~icons/bi/align-start';
-import IBiAlignTop from '~icons/bi/align-top';
-import IBiDistributeHorizontal from '~icons/bi/distribute-horizontal';
-import IBiDistributeVertical from '~icons/bi/distribute-vertical';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useViewModel } from '../../stores/view-model.ts';
@@ -61,21 +54,30 @@ const box = computed(() => (side.value && boxes.value.length > 0 ? boxAround(box
 function put(label: string, changed: readonly ArtworkItem[]): void {
   project.edit(label, (p) => ({ ...p, items: changed.reduce(replaceItem, p.items) }));
 }
+/** Once they are shown where they lie now: what is asked for twice in a row is done once. */
 function grow(way: 'width' | 'height', mm: number): void {
-  const factor = factorTogether(boxes.value, way, mm, side.value!);
-  put('Change the size of all', scaleTogether(laid.value, factor, side.value!, project.doc!));
+  void viewModel.whenShown(() => {
+    const now = way === 'width' ? box.value?.widthMm : box.value?.heightMm;
+    const told = (v: number): string => formatLength(v, settings.unit);
+    if (now === undefined || told(now) === told(mm)) return;
+    const factor = factorTogether(boxes.value, way, mm, side.value!);
+    put('Change the size of all', scaleTogether(laid.value, factor, side.value!, project.doc!));
+  });
 }
-const align = (to: AlignTo): void => put('Align', alignTogether(laid.value, to, side.value!, project.doc!));
-const spread = (way: 'across' | 'down'): void =>
-  put('Space evenly', spreadTogether(laid.value, way, side.value!, project.doc!));
+function align(to: AlignTo): void {
+  void viewModel.whenShown(() => put('Align', alignTogether(laid.value, to, side.value!, project.doc!)));
+}
+function spread(way: 'across' | 'down'): void {
+  void viewModel.whenShown(() => put('Space evenly', spreadTogether(laid.value, way, side.value!, project.doc!)));
+}
 
 const ALIGNS = [
-  { to: 'left', says: 'Align left edges', icon: IBiAlignStart },
-  { to: 'centre', says: 'Align centres', icon: IBiAlignCenter },
-  { to: 'right', says: 'Align right edges', icon: IBiAlignEnd },
-  { to: 'top', says: 'Align tops', icon: IBiAlignTop },
-  { to: 'middle', says: 'Align middles', icon: IBiAlignMiddle },
-  { to: 'bottom', says: 'Align bottoms', icon: IBiAlignBottom },
+  { to: 'left', says: 'Align left edges' },
+  { to: 'centre', says: 'Align centres' },
+  { to: 'right', says: 'Align right edges' },
+  { to: 'top', says: 'Align tops' },
+  { to: 'middle', says: 'Align middles' },
+  { to: 'bottom', says: 'Align bottoms' },
 ] as const;
 </script>
 
@@ -106,7 +108,12 @@ const ALIGNS = [
         :aria-label="a.says"
         @click="align(a.to)"
       >
-        <component :is="a.icon" aria-hidden="true" />
+        <IBiAlignStart v-if="a.to === 'left'" aria-hidden="true" />
+        <IBiAlignCenter v-else-if="a.to === 'centre'" aria-hidden="true" />
+        <IBiAlignEnd v-else-if="a.to === 'right'" aria-hidden="true" />
+        <IBiAlignTop v-else-if="a.to === 'top'" aria-hidden="true" />
+        <IBiAlignMiddle v-else-if="a.to === 'middle'" aria-hidden="true" />
+        <IBiAlignBottom v-else aria-hidden="true" />
       </BButton>
       <template v-if="laid.length > 2">
         <BButton

@@ -4,7 +4,7 @@ import type { DrawingResult, TraceOptions } from '@mivet/core';
 import { describeDrawingProblem, FIRST_TRACE, ringsData } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue';
 import { useIncoming, type IncomingImage } from '../../stores/incoming.ts';
-import { useProject } from '../../stores/project.ts';
+import { useFilms } from '../../stores/films.ts';
 import { askCore } from '../../workers/core-client.ts';
 import CheckBox from '../fields/CheckBox.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -13,7 +13,7 @@ import ChoiceButtons from '../fields/ChoiceButtons.vue';
 const props = defineProps<{ incoming: IncomingImage }>();
 const emit = defineEmits<{ leave: [] }>();
 const store = useIncoming();
-const project = useProject();
+const films = useFilms();
 const id = useId();
 const options = shallowRef<TraceOptions>(FIRST_TRACE);
 const result = shallowRef<DrawingResult | null>(null);
@@ -39,7 +39,7 @@ async function trace(): Promise<void> {
     try {
       const made = await askCore(
         'trace',
-        { raster: props.incoming.raster, options: { ...options.value }, films: project.doc!.films },
+        { raster: props.incoming.raster, options: { ...options.value }, films: films.unasked },
         { limitMs: 30_000 },
       );
       if (gone) return;

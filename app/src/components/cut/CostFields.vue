@@ -114,7 +114,7 @@ const set = (what: Partial<OwnRates>): void => {
         <span class="dims">{{ blankPrice === null ? 'not noted' : money(now.cost.blanks) }}</span>
       </div>
       <div class="row-line">
-        <span>Gloves, alcohol and such</span><span class="dims">{{ money(now.cost.consumables) }}</span>
+        <span>Consumables</span><span class="dims">{{ money(now.cost.consumables) }}</span>
       </div>
       <div class="row-line">
         <span>Work</span><span class="dims">{{ money(now.cost.work) }}</span>
@@ -200,7 +200,7 @@ const set = (what: Partial<OwnRates>): void => {
         The price of a blank is noted <RouterLink :to="{ name: 'shelf' }">on the shelf</RouterLink>.
       </p>
     </template>
-    <p v-else-if="plan.watching" class="quiet">Once the plan stands still.</p>
+    <p v-else-if="plan.watching" class="quiet">Shown once the plan is done.</p>
     <p v-else class="quiet" role="status">Calculating…</p>
   </FoldOut>
 </template>

@@ -2,7 +2,7 @@
 import TermWord from '../terms/TermWord.vue';
 import FoldOut from '../fields/FoldOut.vue';
 import type { StripViewModel, Allocation } from '@mivet/core';
-import { BOARDS, boardWords, formatArea, formatFar, formatLength, formatShort, formatSize } from '@mivet/core';
+import { BOARDS, boardWords, formatArea, formatFar, formatShort, formatSize } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
@@ -168,8 +168,10 @@ async function send(): Promise<void> {
     <div v-for="large in sheet?.plan.tooLarge ?? []" :key="`${large.film} ${large.longMm}`" class="note-bar fails">
       <p class="fw-bold">{{ filmName(large.film) }} does not fit</p>
       <p>
-        It takes {{ formatLength(large.longMm, settings.unit) }} × {{ formatLength(large.shortMm, settings.unit) }} in
-        one. It is left out of the files; choose a longer board.
+        It takes {{ formatSize(large.longMm, large.shortMm, settings.unit) }} in one; the board is
+        {{ formatSize(sheet!.plan.board.lengthMm, sheet!.plan.board.widthMm, settings.unit) }} and keeps
+        {{ formatShort(sheet!.plan.board.marginMm, settings.unit) }} free all round. It is left out of the files; choose
+        a larger board.
       </p>
     </div>
     <div v-if="fails > 0" class="note-bar fails">

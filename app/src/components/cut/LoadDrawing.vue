@@ -147,7 +147,7 @@ const fromTo = ({ from, to, across }: StripViewModel): string =>
           @keydown="press($event, s, p)"
           @dblclick="p.fixed && plan.letGo(s.film, p.part)"
         >
-          <title>{{ movable(s) ? `${partWords(s, p)}. Drag it; Delete lets go of it` : partWords(s, p) }}</title>
+          <title>{{ movable(s) ? `${partWords(s, p)}. Drag it; Delete unlocks it` : partWords(s, p) }}</title>
         </path>
         <template v-for="p in s.parts" :key="`held-${p.part}`">
           <path

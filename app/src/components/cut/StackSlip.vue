@@ -101,7 +101,7 @@ function says(layer: LayerReport): string {
       />
       <LengthField
         v-if="stack.build === 'hybrid'"
-        label="Thin up to"
+        label="Lines count as thin up to"
         :mm="stack.thinMm"
         :unit="settings.unit"
         :most="50"

@@ -2,8 +2,12 @@
 import { colourWord, type Film } from '@mivet/core';
 import FilmSwatch from './FilmSwatch.vue';
 
-/** A film as it is told from others: its swatch, name, colour in a word and finish. */
-defineProps<{ film: Film }>();
+/** A film as it is told from others: its swatch, name, colour in a word and finish, and what is left. */
+defineProps<{
+  film: Film;
+  /** What is left of it. */
+  left?: string;
+}>();
 </script>
 
 <template>
@@ -12,7 +16,10 @@ defineProps<{ film: Film }>();
     <span class="words"
       ><span class="name">{{ film.name }}</span
       ><span class="visually-hidden">, </span><span class="small quiet">{{ colourWord(film.colour) }}</span
-      ><span class="visually-hidden">, </span><span class="small quiet">{{ film.finish }}</span></span
+      ><span class="visually-hidden">, </span><span class="small quiet">{{ film.finish }}</span
+      ><template v-if="left"
+        ><span class="visually-hidden">, </span><span class="small quiet">{{ left }}</span></template
+      ></span
     >
   </span>
 </template>

@@ -186,7 +186,7 @@ function take(): void {
         <BButton variant="outline-primary" @click="begin">
           {{ size.fit === 'applied' ? 'A new paper is wrapped' : 'It is wrapped' }}
         </BButton>
-        <BButton v-if="check" variant="link" @click="emit('change', null, 'Take the fit check back')">
+        <BButton v-if="check" variant="link" @click="emit('change', null, 'Undo the fit check')">
           Undo the check
         </BButton>
       </template>

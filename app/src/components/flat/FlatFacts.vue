@@ -39,15 +39,15 @@ const lines = computed((): [string, string][] => {
       ['Pieces', String(props.pieces)],
       ...((template.flattening.way === 'gores'
         ? [
-            ['Each, where widest', mm(props.piece.maxX - props.piece.minX)],
-            ['Each, long', mm(props.piece.maxY - props.piece.minY)],
+            ['Width of each', mm(props.piece.maxX - props.piece.minX)],
+            ['Length of each', mm(props.piece.maxY - props.piece.minY)],
           ]
         : [['Down the side', mm(size.side)]]) as [string, string][]),
     ];
   return [
     ['Rim edge', mm(template.rimLength)],
     ['Base edge', mm(template.baseLength)],
-    ...(template.lap > 0 ? ([['Of both, for the lap', mm(template.lap)]] as [string, string][]) : []),
+    ...(template.lap > 0 ? ([['of which for the lap', mm(template.lap)]] as [string, string][]) : []),
     ['Down the side', mm(size.side)],
     ...arcs,
   ];

@@ -77,15 +77,15 @@ export const STOP_GUIDES: Readonly<Record<Stop, PlaceGuide>> = {
     title: 'Bench',
     about: 'The steps for your hands, one at a time, with their waits and cautions.',
     steps: [
-      'Go on with a tap or the space bar; what waits has a timer.',
-      'Print the steps, or send them to a phone as one file.',
+      'Press “Done, next” as you go; what waits has a timer.',
+      'Tick steps off in the list in any order, or print them all on a sheet.',
     ],
     hitch: 'What you have done is remembered, also when the page is closed.',
     terms: ['weed', 'transferTape', 'liner', 'burnish'],
   },
   log: {
     title: 'Log',
-    about: 'What came of it, in a few words and photos: next time you know.',
+    about: 'What came of it, in a few words: next time you know.',
     steps: ['Write what went well and what did not.', 'Come back after weeks: does it still hold?'],
     hitch: 'Earlier copies of the project are kept here as well; any of them can be brought back.',
     terms: [],

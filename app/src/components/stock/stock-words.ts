@@ -12,6 +12,7 @@ import {
   type StockTape,
   type Units,
 } from '@mivet/core';
+import type { FilmLeft } from '../../stores/films.ts';
 
 /** A length of film, in metres or feet where it is long. */
 export function longWords(mm: number, unit: Units): string {
@@ -30,6 +31,18 @@ export function leftWords(film: StockFilm, unit: Units): string {
       ? 'used up'
       : `${longWords(leftOf(film), unit)} left of ${longWords(film.boughtLengthMm, unit)}`;
   return film.count === 0 ? 'used up' : film.count === 1 ? 'one sheet left' : `${film.count} sheets left`;
+}
+
+/** What is left of a film over all its rolls and packs; empty where nothing is known of any. */
+export function allLeftWords(left: FilmLeft | null, unit: Units): string {
+  if (!left) return '';
+  if (!left.noted) return 'not in stock';
+  const { rollMm, sheets } = left;
+  const told = [
+    rollMm > 0 ? longWords(rollMm, unit) : '',
+    sheets > 0 ? `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}` : '',
+  ].filter(Boolean);
+  return told.length > 0 ? `${told.join(' and ')} left` : 'used up';
 }
 
 /** How old it is, in words; empty when that is not known. */

@@ -65,7 +65,7 @@ export const judgeNamesOverflow: Judge = ({ makes, job }) => {
 export const sayNamesOverflow: Sayings = {
   'names-overflow/too-long': ({ names, mm }) => [
     `“${names['name']}” is too long for its place`,
-    `At ${mm('cap')} and closed up it is ${mm('width')} wide; ${mm('allowed')} is given. Set it by hand, or change the place.`,
+    `At ${mm('cap')} and with its letters tightened it is ${mm('width')} wide; ${mm('allowed')} is given. Set it by hand, or change the place.`,
   ],
   'names-overflow/blank': ({ names }) => [
     `“${names['name']}” is for a blank that cannot be flattened`,
