@@ -242,6 +242,8 @@ for (const [name, width, height] of [
       await expect(page.locator('h1, h2').first()).toBeVisible();
       await page.waitForTimeout(800);
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), view).toBeLessThanOrEqual(0); // prettier-ignore
+      // The page itself never scrolls away from under its bar; its parts do.
+      expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight), view).toBeLessThanOrEqual(0); // prettier-ignore
       if (!view.includes('/project/')) continue;
       // The strip shows its words whole.
       const cut = await page.locator('nav.strip .label').evaluateAll((labels) => labels.filter((one) => one.scrollWidth > one.clientWidth + 1).map((one) => one.textContent)); // prettier-ignore

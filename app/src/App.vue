@@ -44,6 +44,8 @@ useDroppedFile();
   flex-direction: column;
 }
 main {
+  /* What is hidden for the eye only lies in here, and makes the page no longer. */
+  position: relative;
   flex: 1;
   min-height: 0;
   overflow: auto;

@@ -47,6 +47,7 @@ const shown = computed(() => {
 }
 .search {
   width: 16rem;
+  margin-bottom: 0.4rem;
 }
 ul {
   display: grid;

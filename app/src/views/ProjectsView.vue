@@ -192,8 +192,9 @@ async function duplicate(project: Project): Promise<void> {
 }
 header {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 1rem;
+  gap: 0.6rem 1rem;
   margin-bottom: 1.25rem;
 }
 h1 {
@@ -202,6 +203,12 @@ h1 {
 }
 .search {
   max-width: 16rem;
+}
+@media (max-width: 560px) {
+  .search {
+    order: 1;
+    max-width: none;
+  }
 }
 .grid {
   display: grid;
