@@ -14,7 +14,7 @@ test('a shelf is searched, priced, written as a table, and a table comes in with
   await page.getByRole('button', { name: 'Other colour' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Steel tumbler, other colour');
   await setField(page, 'Name', 'Steel tumbler, claret');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('article')).toHaveCount(13);
   await page.getByRole('searchbox', { name: 'Find a blank' }).fill('claret');
   await expect(page.getByRole('article')).toHaveCount(1);

@@ -144,7 +144,12 @@ export async function closer(input: Input<'closer'>, call: Call, last: LastProje
     tries++;
     if (!step) return;
     const better = planJob(cut, films, sheet.plan.board, supply, step.kept);
-    call.part({ sheet: better, strips: stripViewModels(cut, better, options, supply), kept: step.kept, tries });
+    call.part({
+      sheet: better,
+      strips: stripViewModels(cut, better, project.films, options, supply),
+      kept: step.kept,
+      tries,
+    });
   };
   await inTurns(plans, call, onPlan, LOOK_MS);
   return null;

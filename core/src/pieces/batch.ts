@@ -1,3 +1,4 @@
+import { slug } from './slug.ts';
 import type { Materials } from '../material/materials.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';
 import type { FontBook } from '../artwork/font.ts';
@@ -136,15 +137,10 @@ export function batchPieces(batch: readonly Make[]): Piece[] {
   const used = new Map<string, number>();
   return batch.flatMap(({ row, pieces }) =>
     Array.from({ length: row.count }, () => {
-      const slug =
-        row.name
-          .toLowerCase()
-          .normalize('NFKD')
-          .replace(/[^a-z0-9]+/g, '-')
-          .replace(/^-+|-+$/g, '') || 'name';
-      const number = (used.get(slug) ?? 0) + 1;
-      used.set(slug, number);
-      const name = number > 1 ? `${slug}-${number}` : slug;
+      const called = slug(row.name, 'name');
+      const number = (used.get(called) ?? 0) + 1;
+      used.set(called, number);
+      const name = number > 1 ? `${called}-${number}` : called;
       return pieces.map((p) => ({ ...p, part: p.part ? `${name}-${p.part}` : name }));
     }).flat(),
   );

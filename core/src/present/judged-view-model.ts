@@ -43,7 +43,7 @@ export function judgedShape(
     marks: cut
       .filter((piece) => piece.mark && piece.part === '' && wrap.frames[0]!.asBand)
       .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
-    strips: stripViewModels(cut, sheet, options, supply),
+    strips: stripViewModels(cut, sheet, project.films, options, supply),
     laidAs: keptOf(sheet.plan, blocks, supply),
     tapeMm2: tapeArea(blocks),
     findings,

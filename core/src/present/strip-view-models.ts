@@ -6,6 +6,7 @@ import type { CutPiece } from '../cut/order.ts';
 import { cutStrip } from '../cut/order.ts';
 import { partLabels } from '../cut/part-labels.ts';
 import type { JobSheet } from '../load/job-sheet.ts';
+import type { Film } from '../model/film.ts';
 import type { Supply } from '../model/stock.ts';
 import type { CuttablePiece } from '../pieces/cuttable.ts';
 import { joinBoxes } from '../plane/box.ts';
@@ -17,13 +18,14 @@ import type { StripPart, StripViewModel } from './views.ts';
 export function stripViewModels(
   cut: readonly CuttablePiece[],
   sheet: JobSheet,
+  films: readonly Pick<Film, 'id' | 'name'>[],
   options: CutOptions,
   supply: Supply,
 ): StripViewModel[] {
   // A cutter of one's own works at its own pace.
   const pace = supply.cutters.find(({ board }) => board.id === sheet.plan.board.id)?.pace;
   const lots = new Map<string, number>();
-  const names = cutFileNames(sheet.plan.loads);
+  const names = cutFileNames(sheet.plan.loads, films);
   let next = 0;
   return sheet.plan.loads.flatMap((load) =>
     load.strips.map((strip) => {

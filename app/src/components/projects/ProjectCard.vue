@@ -65,7 +65,7 @@ const link = computed(() => ({
       <span v-if="sure" class="d-flex gap-2 align-items-center">
         <span class="small">Delete it?</span>
         <BButton variant="link" size="sm" class="brick" @click="emit('remove')">Delete</BButton>
-        <BButton variant="link" size="sm" @click="sure = false">Keep</BButton>
+        <BButton variant="link" size="sm" @click="sure = false">Cancel</BButton>
       </span>
       <span v-else class="d-flex gap-2">
         <BButton variant="link" size="sm" @click="emit('duplicate')">Copy</BButton>

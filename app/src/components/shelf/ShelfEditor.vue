@@ -161,7 +161,7 @@ function act(what: 'keep' | 'copy' | 'colour' | 'file'): void {
     </form>
     <template #footer>
       <BButton variant="outline-primary" @click="emit('close')">Cancel</BButton>
-      <BButton variant="primary" type="submit" :form="`${id}-form`">Keep</BButton>
+      <BButton variant="primary" type="submit" :form="`${id}-form`">Save</BButton>
     </template>
   </BModal>
 </template>

@@ -344,7 +344,7 @@ function keep(): void {
     </form>
     <template #footer>
       <BButton variant="outline-primary" @click="emit('close')">Cancel</BButton>
-      <BButton variant="primary" type="submit" :form="`${id}-form`">{{ isNew ? 'Put it in' : 'Keep' }}</BButton>
+      <BButton variant="primary" type="submit" :form="`${id}-form`">{{ isNew ? 'Add' : 'Save' }}</BButton>
     </template>
   </BModal>
 </template>

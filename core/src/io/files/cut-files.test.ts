@@ -48,7 +48,11 @@ describe('cut files in three formats', () => {
       },
       { number: 2, strips: [strip('chalk', ''), strip('chalk', ''), strip('chalk', 'ida')] },
     ];
-    expect(cutFileNames(loads)).toEqual([
+    const films = [
+      { id: 'chalk', name: 'Chalk' },
+      { id: 'ensign', name: 'Ensign' },
+    ];
+    expect(cutFileNames(loads, films)).toEqual([
       'cut-1-chalk',
       'cut-1-chalk-strip-2',
       'cut-1-ensign-ida',
@@ -56,6 +60,10 @@ describe('cut files in three formats', () => {
       'cut-2-chalk-strip-2',
       'cut-2-chalk-ida',
     ]);
+    // A film of one's own is called by its name; two of one name are told apart.
+    const own = ['one', 'two'].map((id) => ({ number: 1, strips: [strip(id, '')] }));
+    const named = ['one', 'two'].map((id) => ({ id, name: 'Zoë’s plum' }));
+    expect(cutFileNames(own, named)).toEqual(['cut-1-zoe-s-plum', 'cut-1-zoe-s-plum-2']);
   });
 
   it('agree with each other within 0.03 mm, read by readers of their own', () => {

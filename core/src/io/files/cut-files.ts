@@ -63,7 +63,7 @@ export function cutFiles(
   options: CutOptions & { readonly mirrored?: boolean } = PLAIN_CUT,
   writers: readonly CutWriter[] = [CUT_WRITERS.svg],
 ): JobFile[] {
-  const names = cutFileNames(sheet.plan.loads);
+  const names = cutFileNames(sheet.plan.loads, project.films);
   return cutLines(project, cut, sheet, options).flatMap((lines, i) => writers.map((write) => write(lines, names[i]!)));
 }
 
