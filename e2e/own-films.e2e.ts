@@ -20,6 +20,7 @@ test('a film of one’s own is noted where it is chosen, cut from, kept with the
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
   expect(Object.keys(files)).toContain('cut-1-plum.svg');
+  expect(text(files['cut-1-plum.dxf'])).toContain('film-plum');
   expect(text(files['guide-1.svg'])).toContain('#7a1f5c');
 
   // In Stock it is as any other; changed there, the project says so and keeps its own until told otherwise.

@@ -15,7 +15,7 @@ export function addLayer(dxf: DxfWriter, name: string): string {
 }
 
 /** Name of a film's layer. */
-export const filmLayer = (filmId: string): string => `film-${filmId.replace(/[^\w-]/g, '-')}`;
+export const filmLayer = (called: string): string => `film-${called}`;
 
 /**
  * A path as one polyline, its arcs as arcs.

@@ -1,3 +1,4 @@
+import { slug } from '../../pieces/slug.ts';
 import { DxfWriter, Units } from '@tarikjabiri/dxf';
 import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
@@ -13,7 +14,7 @@ export function writeCutDxf(pieces: readonly CutPiece[], film: Film): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   dxf.setVariable('$LASTSAVEDBY', { 1: 'Mivet' });
-  const layer = addLayer(dxf, filmLayer(film.id));
+  const layer = addLayer(dxf, filmLayer(slug(film.name, 'film')));
   for (const path of pieces.flatMap((piece) => piece.paths)) addPath(dxf, path, layer);
   return dxf.stringify();
 }

@@ -1,3 +1,4 @@
+import { slugsOf } from '../../pieces/slug.ts';
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
 import type { Film } from '../../model/film.ts';
 import type { Wrap } from '../../pieces/wrap.ts';
@@ -25,10 +26,11 @@ export function writeTemplateDxf(wrap: Wrap, films: readonly Film[]): string {
     dxf.addLine(point3d(from.x, from.y, 0), point3d(to.x, to.y, 0), { layerName: marks });
   for (const { at, text } of panels.flatMap((panel) => panel.words))
     dxf.addText(point3d(at.x, at.y, 0), 3, text, { layerName: marks });
+  const called = slugsOf(films, 'film');
   for (const film of carriesPieces(wrap) ? films : []) {
     const pieces = wrap.pieces.filter((piece) => piece.film === film.id);
     if (pieces.length === 0) continue;
-    const name = layer(filmLayer(film.id));
+    const name = layer(filmLayer(called.get(film.id)!));
     for (const path of pieces.flatMap((piece) => piece.paths)) addPath(dxf, path, name);
   }
   return dxf.stringify();

@@ -1,3 +1,4 @@
+import { slug } from '../../pieces/slug.ts';
 import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import type { Board } from '../../model/board.ts';
@@ -48,7 +49,7 @@ export function writeCutSvg(
     `<svg xmlns="http://www.w3.org/2000/svg" width="${writeNumber(width)}mm" height="${writeNumber(height)}mm" viewBox="0 0 ${writeNumber(width)} ${writeNumber(height)}">`,
     `  <title>${xmlText(title)}</title>`,
     `  <desc>${xmlText(`Units: millimetres. Load ${load.number}, ${film.name} from ${strip.from} to ${strip.to} mm along the board, ${strip.across} mm across.`)}</desc>`,
-    `  <g id="${xmlText(`film-${film.id}`)}" data-film="${xmlText(film.name)}" data-load="${load.number}"${single ? ` ${back(strip.parts[0]!)}` : ''} fill="none" stroke="${film.colour}" stroke-width="0.1">`,
+    `  <g id="${xmlText(`film-${slug(film.name, 'film')}`)}" data-film="${xmlText(film.name)}" data-load="${load.number}"${single ? ` ${back(strip.parts[0]!)}` : ''} fill="none" stroke="${film.colour}" stroke-width="0.1">`,
     `    <title>${xmlText(film.name)}</title>`,
     ...groups,
     '  </g>',

@@ -1,5 +1,6 @@
 import type { Film } from '../../model/film.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
+import { slugsOf } from '../../pieces/slug.ts';
 import type { Wrap } from '../../pieces/wrap.ts';
 import { boxOfSheet, carriesPieces } from '../../seam/panels/panel.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
@@ -25,12 +26,13 @@ export function writeTemplateSvg(wrap: Wrap, films: readonly Film[], title: stri
   const top = bounds.maxY + MARGIN_MM;
   const x = (v: number): string => writeNumber(v + shiftX);
   const y = (v: number): string => writeNumber(top - v);
+  const called = slugsOf(films, 'film');
   const groups = (carriesPieces(wrap) ? films : [])
     .map((film) => ({ film, pieces: wrap.pieces.filter((p) => p.film === film.id) }))
     .filter(({ pieces }) => pieces.length > 0)
     .map(
       ({ film, pieces }) =>
-        `  <g id="${xmlText(`film-${film.id}`)}" data-film="${xmlText(film.name)}" fill="${film.colour}" fill-rule="evenodd" stroke="none">\n    <title>${xmlText(film.name)}</title>\n` +
+        `  <g id="${xmlText(`film-${called.get(film.id)}`)}" data-film="${xmlText(film.name)}" fill="${film.colour}" fill-rule="evenodd" stroke="none">\n    <title>${xmlText(film.name)}</title>\n` +
         pieces
           .map(
             (p) =>
