@@ -27,7 +27,10 @@ test('a film of one’s own is noted where it is chosen, cut from, kept with the
   await page.goto('/stock');
   await page.getByRole('button', { name: 'Change Plum' }).click();
   await page.getByRole('dialog').getByLabel('Colour').fill('#20603a');
-  await page.getByRole('dialog').getByRole('button', { name: /^(Add|Save)$/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^(Add|Save)$/ })
+    .click();
   await page.goto('/project/demo-tumbler/artwork');
   await page.getByRole('button', { name: 'STROKE' }).click();
   await expect(page.getByText('In Stock it is Plum, dark green, glitter by now')).toBeVisible();

@@ -152,7 +152,16 @@ const STOPPED_AT = [
   ...['Plan it anew', 'Arrange anew', 'Capitals are high', 'Between letters', 'Line to line', 'Only shapes others'],
   ...['Film is what is', 'Up to which grey', 'How alike the ground is', 'Evened out', 'Specks left out', 'Times round'],
   ...['From one to the next', 'Room for scissors', 'Run on past the start', 'Blade has cut', 'A blade lasts'],
-  ...['Low under', 'not to be told', 'Put it in', 'Put film in', 'Put tape in', 'Bring blanks in', 'Stand there', 'Nobody counts'],
+  ...[
+    'Low under',
+    'not to be told',
+    'Put it in',
+    'Put film in',
+    'Put tape in',
+    'Bring blanks in',
+    'Stand there',
+    'Nobody counts',
+  ],
   ...['It costs', 'Gloves and such', 'Reckoned by', 'Daylight', 'As the device', 'Film keeps off', 'is wide by'],
   ...[
     'is thick by',
