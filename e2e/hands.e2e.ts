@@ -62,12 +62,11 @@ test('several are selected with Shift, move as one, are kept together and delete
   await page.keyboard.down('Shift');
   await page.mouse.click(wave.x, wave.y);
   await page.keyboard.up('Shift');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
   await page.getByRole('button', { name: 'Keep together' }).click();
   await done.click();
   await words.click();
-  await expect(top).toHaveValue('44.0 mm');
+  await expect(top).toHaveValue('52.0 mm');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(top).toHaveValue('42.0 mm');

@@ -9,7 +9,7 @@ export type { FontBook, FontFace } from './artwork/font.ts';
 export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';
 export { type MaskOpens, maskPlate, maskRound } from './artwork/mask.ts';
 export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
-export { fitName, MOST_NAMES, pairForBothHands } from './artwork/name-list.ts';
+export { countAlike, fitName, MOST_NAMES, pairForBothHands, severalAlike } from './artwork/name-list.ts';
 export type { FittedName, PastedName } from './artwork/name-list.ts';
 export { newMotif, newText } from './artwork/new-item.ts';
 export { ringText } from './artwork/ring-text.ts';

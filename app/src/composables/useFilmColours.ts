@@ -9,10 +9,11 @@ export interface FilmColours {
   of(film: string): { readonly fill?: string; readonly stroke?: string; readonly 'stroke-width'?: number };
 }
 
-/** What film is drawn on by day and in the evening, as in the theme: `--sheet` under flats, `--paper` and `--slip` under pickers. */
+/** What film is drawn on by day and in the evening, as in the theme: `--sheet` under flats, `--paper` and `--slip` under pickers, and the cutter's board. */
 const GROUNDS = {
   sheet: { light: '#ffffff', dim: '#d9d5c9' },
   paper: { light: '#f7f4eb', dim: '#1d222a' },
+  board: { light: '#dedacd', dim: '#282c31' },
   slip: { light: '#fffdf6', dim: '#242a33' },
 };
 
@@ -31,12 +32,12 @@ export function useEdge(ground: keyof typeof GROUNDS): ComputedRef<(colour: stri
  * @param films of the project
  * @param ground CSS colour that they are drawn on; that of flats in the theme when left out
  */
-export function useFilmColours(films: () => readonly Film[], ground?: string): ComputedRef<FilmColours> {
+export function useFilmColours(films: () => readonly Film[], ground?: () => string): ComputedRef<FilmColours> {
   const onSheet = useEdge('sheet');
   return computed(() => {
     const drawn = new Map(
       films().map(({ id, colour }) => {
-        const edge = ground ? filmEdge(colour, ground) : onSheet.value(colour);
+        const edge = ground ? filmEdge(colour, ground()) : onSheet.value(colour);
         return [id, edge ? { fill: colour, stroke: edge, 'stroke-width': 1 } : { fill: colour }] as const;
       }),
     );

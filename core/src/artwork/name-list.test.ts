@@ -10,7 +10,7 @@ import { readNames } from '../io/csv/names.ts';
 import { describeFinding } from '../proof/words.ts';
 import type { NameList, NameRow } from '../model/names.ts';
 import type { TextItem } from '../model/item.ts';
-import { fitName } from './name-list.ts';
+import { countAlike, fitName, pairForBothHands, severalAlike } from './name-list.ts';
 import { ringText } from './ring-text.ts';
 
 const row = (name: string, more: Partial<NameRow> = {}): NameRow => ({
@@ -221,5 +221,25 @@ describe('a job for a list of names', () => {
       placement: { facing: 'angle', angleDeg: 100 },
       repeat: { mode: 'spaced', count: 2 },
     });
+  });
+});
+
+describe('so many of one thing, all alike', () => {
+  it('are a list of one row, and one of it is no list', () => {
+    const four = severalAlike(4, 'Steel tumbler', () => 'r')!;
+    expect(four.rows).toEqual([{ id: 'r', name: 'Steel tumbler', count: 4, hand: null, capMm: null, blankId: null }]);
+    expect([four.itemId, severalAlike(1, 'Steel tumbler', () => 'r')]).toEqual([null, null]);
+    expect([countAlike(four), countAlike(null)]).toEqual([4, 1]);
+  });
+
+  it('are told from names, pairs, and what is made on another blank', () => {
+    const lists = [
+      list([row('Ida')]),
+      pairForBothHands('right', () => 'r'),
+      list([row('Mug', { blankId: 'other' })], { itemId: null }),
+      list([row('Mug', { hand: 'left' })], { itemId: null }),
+      list([], { itemId: null }),
+    ];
+    expect(lists.map(countAlike)).toEqual([null, null, null, null, null]);
   });
 });

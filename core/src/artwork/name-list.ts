@@ -153,6 +153,9 @@ export function namesFromRows(rows: readonly (readonly string[])[]): {
   return { names, leftOut };
 }
 
+/** A list without words: how they are fitted is of no account until it is given to a text. */
+const NOT_FITTED = { itemId: null, widthMm: 60, leastCapMm: 8, closeMm: 1 } as const;
+
 /**
  * The same thing twice, for either hand.
  *
@@ -162,11 +165,7 @@ export function namesFromRows(rows: readonly (readonly string[])[]): {
 export function pairForBothHands(first: 'right' | 'left', newId: () => string): NameList {
   const hands = [first, first === 'right' ? 'left' : 'right'] as const;
   return {
-    itemId: null,
-    // Of no account until the list is given to a text.
-    widthMm: 60,
-    leastCapMm: 8,
-    closeMm: 1,
+    ...NOT_FITTED,
     rows: hands.map((hand) => ({
       id: newId(),
       name: hand === 'right' ? 'Right-handed' : 'Left-handed',
@@ -176,4 +175,28 @@ export function pairForBothHands(first: 'right' | 'left', newId: () => string): 
       blankId: null,
     })),
   };
+}
+
+/**
+ * How many a list makes that is no more than a number: one row, without words, made as the job is.
+ *
+ * @returns null where the list says more than that; 1 without a list
+ */
+export function countAlike(list: NameList | null): number | null {
+  if (list === null) return 1;
+  const [row, ...more] = list.rows;
+  const plain = list.itemId === null && more.length === 0 && row?.hand === null && row.blankId === null;
+  return plain ? row.count : null;
+}
+
+/**
+ * A list that makes so many of the job, all alike.
+ *
+ * @param count ≥ 1; one needs no list
+ * @param name that each goes by on board, guide and bench, numbered from the second on
+ */
+export function severalAlike(count: number, name: string, newId: () => string): NameList | null {
+  if (count <= 1) return null;
+  const row = { id: newId(), name, count, hand: null, capMm: null, blankId: null };
+  return { ...NOT_FITTED, rows: [row] };
 }

@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { STARTING_FILMS } from '../material/film.ts';
 import { filmEdge } from './film-edge.ts';
 
-/** What film is drawn on: flats, cards and pickers, the page, by day and in the evening. */
-const GROUNDS = ['#ffffff', '#d9d5c9', '#fffdf6', '#242a33', '#f7f4eb', '#1d222a'];
+/** What film is drawn on: flats, cards and pickers, the page, the cutter’s board, by day and in the evening. */
+const GROUNDS = ['#ffffff', '#d9d5c9', '#fffdf6', '#242a33', '#f7f4eb', '#1d222a', '#dedacd', '#282c31'];
 
 describe('the line round pale film', () => {
   it('is there where film and ground are alike, and not where everybody tells them apart', () => {

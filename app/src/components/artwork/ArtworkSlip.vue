@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { itemsOfDrawing, pairForBothHands, type ArtItem, type OwnFont, type OwnMotif } from '@mivet/core';
+import { countAlike, itemsOfDrawing, pairForBothHands, type ArtItem, type OwnFont, type OwnMotif } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { takeIn } from '../../composables/useDroppedFile.ts';
 import { useItems } from '../../composables/useItems.ts';
@@ -19,6 +19,7 @@ import SeamFields from '../flat/SeamFields.vue';
 import NameSlip from './NameSlip.vue';
 import SeveralSelected from './SeveralSelected.vue';
 import ItemList from './ItemList.vue';
+import HowMany from '../cut/HowMany.vue';
 import ProcessFields from './ProcessFields.vue';
 
 const project = useProject();
@@ -33,6 +34,8 @@ const listSays = computed(() => {
   if (itemId !== null) return rows.length === 1 ? 'One name to make' : `${rows.length} names to make`;
   return `${rows.reduce((sum, row) => sum + row.count, 0)} to make`;
 });
+/** How many are made where that is all there is to say. */
+const alike = computed(() => countAlike(project.doc!.names));
 /** The same twice, for either hand. */
 function makePair(): void {
   project.edit('Make a pair', (p) => ({ ...p, names: pairForBothHands(p.hand, () => crypto.randomUUID()) }));
@@ -178,11 +181,17 @@ async function keepFont(font: OwnFont): Promise<void> {
         @forget="library.removeMotif($event.id)"
       />
       <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
-      <BButton v-if="project.doc!.names" variant="outline-primary" class="mt-3 me-2" @click="view.showNames = true">
+      <HowMany v-if="project.doc!.items.length > 0" class="mt-3" />
+      <BButton
+        v-if="project.doc!.names && alike === null"
+        variant="outline-primary"
+        class="mt-3 me-2"
+        @click="view.showNames = true"
+      >
         {{ listSays }}
       </BButton>
       <BButton
-        v-else-if="hasHandle && project.doc!.items.length > 0"
+        v-else-if="hasHandle && alike === 1 && project.doc!.items.length > 0"
         variant="outline-primary"
         class="mt-3 me-2"
         title="One for the right hand and one for the left: what faces the drinker and the room changes sides"

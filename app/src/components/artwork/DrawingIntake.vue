@@ -14,6 +14,7 @@ import {
 } from '@mivet/core';
 import { computed, ref, useId, watch } from 'vue';
 import type { IncomingDrawing } from '../../stores/incoming.ts';
+import { useEdge } from '../../composables/useFilmColours.ts';
 import FilmSelect from '../films/FilmSelect.vue';
 import FilmSwatch from '../films/FilmSwatch.vue';
 import CheckBox from '../fields/CheckBox.vue';
@@ -109,6 +110,9 @@ const shares = computed(() => {
     share: colours.reduce((sum, c) => sum + (c.colour === colour ? c.areaMm2 : 0), 0) / wholeMm2,
   }));
 });
+const edge = useEdge('slip');
+const edgeOf = (film: string | null): string | undefined =>
+  film === null ? undefined : (edge.value(filmColour(film)) ?? undefined);
 const filmColour = (film: string | null): string => props.films.find((f) => f.id === film)?.colour ?? 'none';
 const view = computed(() => {
   const { widthMm: w, heightMm: h } = drawing.value;
@@ -152,6 +156,8 @@ function place(): void {
         :key="i"
         :d="p.data"
         :fill="filmColour(chosen[p.colour] ?? null)"
+        :stroke="edgeOf(chosen[p.colour] ?? null)"
+        vector-effect="non-scaling-stroke"
         fill-rule="evenodd"
       />
     </svg>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { boxOfRings, ringsData, type Film, type PieceViewModel } from '@mivet/core';
 import { computed } from 'vue';
-import { useFilmColours } from '../../composables/useFilmColours.ts';
+import { useEdge, useFilmColours } from '../../composables/useFilmColours.ts';
 
 /** What an item looks like, as it is cut; its film's colour until that is known. */
 const props = defineProps<{ pieces: readonly PieceViewModel[]; film: Film | undefined; films: readonly Film[] }>();
 const colours = useFilmColours(() => props.films);
+const edge = useEdge('slip');
 /** A list of small pictures stays quick: a scatter is shown by its first pieces. */
 const MOST_PIECES = 24;
 const drawn = computed(() => {
@@ -25,7 +26,11 @@ const drawn = computed(() => {
   <svg v-if="drawn" class="thumbnail" :viewBox="drawn.view" aria-hidden="true">
     <path v-for="s in drawn.shapes" :key="s.id" :d="s.data" fill-rule="evenodd" v-bind="colours.of(s.film)" />
   </svg>
-  <span v-else class="thumbnail chip" :style="{ background: film?.colour }" />
+  <span
+    v-else
+    class="thumbnail chip"
+    :style="{ background: film?.colour, outline: `1px solid ${(film && edge(film.colour)) ?? 'transparent'}` }"
+  />
 </template>
 
 <style scoped>

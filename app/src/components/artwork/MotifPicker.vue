@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { MOTIF_IDS, MOTIFS, motifViewBox, type MotifId, type OwnMotif } from '@mivet/core';
 import { computed, ref } from 'vue';
+import { useEdge } from '../../composables/useFilmColours.ts';
 
 /** Motifs that ship with Mivet and those that the person keeps; looked for by name, and by where they are from. */
 const props = defineProps<{ own: readonly OwnMotif[] }>();
 const emit = defineEmits<{ motif: [id: MotifId]; own: [motif: OwnMotif]; forget: [motif: OwnMotif] }>();
 
+const edge = useEdge('slip');
 const shipped = MOTIF_IDS.map((id) => ({
   id,
   label: MOTIFS[id].label,
@@ -56,6 +58,8 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
               :key="i"
               :d="c.pathData"
               :fill="c.colour"
+              :stroke="edge(c.colour) ?? undefined"
+              vector-effect="non-scaling-stroke"
               fill-rule="evenodd"
               transform="scale(1 -1)"
             />

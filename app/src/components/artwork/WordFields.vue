@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ItemViewModel, TextItem } from '@mivet/core';
-import { FONT_CHOICES, gapGrowth } from '@mivet/core';
+import { countAlike, FONT_CHOICES, gapGrowth } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { takeIn } from '../../composables/useDroppedFile.ts';
 import { useItems } from '../../composables/useItems.ts';
@@ -86,7 +86,8 @@ function makeForNames(): void {
         widthMm: Math.max(5, Math.ceil(good.widthMm)),
         leastCapMm: Math.max(2, Math.round(cap / 2)),
         closeMm: 1,
-        rows: p.names?.rows ?? [],
+        // So many alike are no names.
+        rows: countAlike(p.names) === null ? p.names!.rows : [],
       },
     }));
   }

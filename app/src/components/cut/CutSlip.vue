@@ -14,6 +14,7 @@ import { useStock } from '../../stores/stock.ts';
 import { useView } from '../../stores/view.ts';
 import { askCore } from '../../workers/core-client.ts';
 import CheckBox from '../fields/CheckBox.vue';
+import HowMany from './HowMany.vue';
 import BookingRow from './BookingRow.vue';
 import CloserRow from './CloserRow.vue';
 import CostFields from './CostFields.vue';
@@ -132,6 +133,7 @@ async function send(): Promise<void> {
       {{ totals.pieces }} {{ totals.pieces === 1 ? 'piece' : 'pieces' }}, {{ sheet?.needs.length ?? 0 }}
       {{ sheet?.needs.length === 1 ? 'film' : 'films' }}, {{ length(totals.metres) }} of cutting
     </p>
+    <HowMany />
     <SelectRow label="Cutter takes" wide :value="project.doc!.boardId" :options="boards" @change="setBoard" />
     <div v-for="s in strips" :key="`${s.load} ${s.film} ${s.lot}`" class="row-line strip">
       <span

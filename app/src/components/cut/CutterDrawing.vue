@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { CutterLoad, HeadNews } from '@mivet/core';
 import { computed } from 'vue';
+import { useEdge } from '../../composables/useFilmColours.ts';
 import { isLight } from './is-light.ts';
 import { cutSoFar, linesData } from './stroke-lines.ts';
 
@@ -10,6 +11,7 @@ const props = defineProps<{
   lines: readonly (readonly number[])[];
   head: HeadNews | null;
 }>();
+const edge = useEdge('board');
 const wide = computed(() => props.load.board.widthMm);
 const long = computed(() => {
   const { board, strips } = props.load;
@@ -47,6 +49,7 @@ const dark = computed(() => props.load.strips.filter((s) => isLight(s.colour)).l
       :width="s.to - s.from"
       :height="s.high - s.low"
       :fill="s.colour"
+      :stroke="edge(s.colour) ?? undefined"
     />
     <path :d="all" class="line" :class="{ dark }" />
     <path :d="cut" class="line cut" :class="{ dark }" />

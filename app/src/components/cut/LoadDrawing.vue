@@ -3,6 +3,7 @@ import type { Film, Load, StripPart, StripViewModel, Units } from '@mivet/core';
 import { boardWords, formatRange, formatShort, partTitle } from '@mivet/core';
 import { line } from 'd3-shape';
 import { computed, shallowRef } from 'vue';
+import { useEdge } from '../../composables/useFilmColours.ts';
 import { tapeSteps, tapeTicks } from '../../composables/tape-ticks.ts';
 import { usePlan } from '../../stores/plan.ts';
 import type { Board } from '@mivet/core';
@@ -69,6 +70,9 @@ const partWords = (s: StripViewModel, part: StripPart): string =>
   `${film(s.film)?.name ?? s.film}${part.part ? `, ${partTitle(part.part)}` : ''}${part.fixed ? ', put by hand' : ''}`;
 
 const film = (id: string): Film | undefined => props.films.find((f) => f.id === id);
+const edge = useEdge('board');
+/** Pale film is told from the board by a line round it. */
+const edgeOf = (id: string): string | undefined => edge.value(film(id)?.colour ?? '#888888') ?? undefined;
 /** Long boards are shown as far as they are used. */
 const shownLength = computed(() =>
   props.board.lengthMm <= 700
@@ -122,7 +126,7 @@ const fromTo = ({ from, to, across }: StripViewModel): string =>
         class="torn"
       />
       <g v-for="(s, i) in strips" :key="`${s.film} ${s.lot}`">
-        <path v-if="s.outline" :d="s.outline" :fill="film(s.film)?.colour" class="offcut" />
+        <path v-if="s.outline" :d="s.outline" :fill="film(s.film)?.colour" :stroke="edgeOf(s.film)" class="offcut" />
         <rect
           v-else
           :class="{ offcut: s.offcut }"
@@ -131,6 +135,7 @@ const fromTo = ({ from, to, across }: StripViewModel): string =>
           :width="s.to - s.from"
           :height="s.across"
           :fill="film(s.film)?.colour"
+          :stroke="edgeOf(s.film)"
         />
         <path :d="s.data" class="cut-line" :class="{ dark: isLight(film(s.film)?.colour ?? '#000000') }" />
         <path :d="s.extras" class="cut-line extra" :class="{ dark: isLight(film(s.film)?.colour ?? '#000000') }" />

@@ -82,7 +82,7 @@ describe('film from the shelf', () => {
     await until(() => fields.text().includes('Cost'));
     // Eight mugs at 4.50; 8 × 0.30; 20 minutes once and 8 × 12 at 15 an hour.
     expect(fields.text()).toMatch(/8 blanks\s*36\.00/);
-    expect(fields.text()).toMatch(/such\s*2\.40/);
+    expect(fields.text()).toMatch(/Consumables\s*2\.40/);
     expect(fields.text()).toMatch(/Work\s*29\.00/);
     const [cost, ask] = [...fields.text().matchAll(/(?:Cost|markup)\s*(\d+\.\d\d)/g)].map((m) => Number(m[1]));
     expect(ask!).toBeCloseTo(1.4 * cost!, 1);

@@ -2,6 +2,7 @@
 import { frontOf, wholeTurns } from '@mivet/core';
 import type { Blank, Film, GoodViewModel, NameViewModel, SolidViewModel } from '@mivet/core';
 import { computed, useId } from 'vue';
+import { useFilmColours } from '../../composables/useFilmColours.ts';
 import { shapeOfBlank } from '../stage/solid-shape.ts';
 
 /** The blank seen level from the front, with what faces the viewer projected on it; for lists and bench pictures. */
@@ -43,7 +44,10 @@ const pieces = computed(() => {
     return behind ? [] : [{ id: piece.id, film: piece.film, data: data.join('') }];
   });
 });
-const colour = (film: string): string => props.films.find((f) => f.id === film)?.colour ?? '#888888';
+const colours = useFilmColours(
+  () => props.films,
+  () => props.blank.colour,
+);
 const handle = computed(() => front.value.handle?.(facing.value < 0 ? -1 : 1) ?? '');
 </script>
 
@@ -67,7 +71,7 @@ const handle = computed(() => front.value.handle?.(facing.value < 0 ? -1 : 1) ??
     />
     <path v-if="front.topper" :d="front.topper" :fill="blank.colour" class="detail" />
     <path :d="front.body" :fill="blank.colour" />
-    <path v-for="p in pieces" :key="p.id" :d="p.data" :fill="colour(p.film)" fill-rule="evenodd" />
+    <path v-for="p in pieces" :key="p.id" :d="p.data" fill-rule="evenodd" v-bind="colours.of(p.film)" class="film" />
     <path :d="front.body" :fill="`url(#${id}-l)`" stroke="#5b6471" stroke-width="0.8" />
     <path v-if="front.hole" :d="front.hole" class="hole" />
     <ellipse
@@ -85,6 +89,9 @@ const handle = computed(() => front.value.handle?.(facing.value < 0 ? -1 : 1) ??
 </template>
 
 <style scoped>
+.film {
+  vector-effect: non-scaling-stroke;
+}
 svg {
   width: 100%;
   height: 100%;

@@ -11,7 +11,10 @@ const props = defineProps<{
   pieces?: readonly PieceViewModel[];
   marks?: boolean;
 }>();
-const colours = useFilmColours(() => props.films, '#ffffff');
+const colours = useFilmColours(
+  () => props.films,
+  () => '#ffffff',
+);
 const view = computed(() => {
   const b = props.viewModel.band.bounds;
   const pad = (b.maxX - b.minX) * 0.03;

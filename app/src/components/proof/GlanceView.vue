@@ -3,6 +3,7 @@ import type { Project, SeenViewModel, ShapeViewModel } from '@mivet/core';
 import { azimuthOfFacing, formatLength } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useFilmColours } from '../../composables/useFilmColours.ts';
 import { takeLatest } from '../../composables/take-latest.ts';
 import { askCore } from '../../workers/core-client.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
@@ -31,7 +32,10 @@ watch(
   },
   { immediate: true },
 );
-const colours = computed(() => new Map(props.project.films.map((f) => [f.id, f.colour])));
+const colours = useFilmColours(
+  () => props.project.films,
+  () => props.project.blank.colour,
+);
 const box = computed(() => {
   const b = seen.value?.box;
   return b ? `${b.minX - 4} ${-b.maxY - 4} ${b.maxX - b.minX + 8} ${b.maxY - b.minY + 8}` : '0 0 1 1';
@@ -61,7 +65,14 @@ const says = computed(() => {
       </defs>
       <path v-if="seen.handle" :d="seen.handle" class="body" :style="{ fill: project.blank.colour }" />
       <path :d="seen.body" class="body" :style="{ fill: project.blank.colour }" />
-      <path v-for="(p, i) in seen.pieces" :key="i" :d="p.data" :fill="colours.get(p.film)" fill-rule="evenodd" />
+      <path
+        v-for="(p, i) in seen.pieces"
+        :key="i"
+        :d="p.data"
+        fill-rule="evenodd"
+        v-bind="colours.of(p.film)"
+        class="film"
+      />
       <path
         v-for="(n, i) in seen.narrow"
         :key="n.share"
@@ -76,6 +87,9 @@ const says = computed(() => {
 </template>
 
 <style scoped>
+.film {
+  vector-effect: non-scaling-stroke;
+}
 .seen {
   width: 100%;
   height: 220px;

@@ -1,0 +1,38 @@
+import { expect, test } from '@playwright/test';
+import { download, goTo, openDemo, text, unzip } from './support/app.ts';
+import { partsOf, pathsIn } from './support/rewrap.ts';
+
+test('four of something without names are made by a number, each cut, named, costed and counted at the bench', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-tumbler', 'cut');
+  await expect(page.getByRole('heading', { name: 'One load' })).toBeVisible();
+  const one = await unzip(await download(page, 'Whole job as ZIP'));
+  const many = page.getByRole('textbox', { name: 'How many to make' });
+  await many.fill('4');
+  await many.press('Enter');
+  await expect(page.getByText(/^32 pieces, 3 films/)).toBeVisible();
+  const four = await unzip(await download(page, 'Whole job as ZIP'));
+
+  // Of each film four times what one takes, under the blank's name.
+  const files = (all: { [name: string]: Uint8Array }, film: string): string[] =>
+    Object.keys(all).filter((name) => name.endsWith('.svg') && name.includes(film) && name.startsWith('cut-'));
+  for (const film of ['deep-water', 'shallows', 'ensign']) {
+    const count = (all: { [name: string]: Uint8Array }): number =>
+      files(all, film).reduce((sum, name) => sum + pathsIn(text(all[name])).length, 0);
+    expect(count(four), film).toBe(4 * count(one));
+  }
+  const parts = files(four, 'ensign').flatMap((name) => partsOf(text(four[name])).map(({ part }) => part));
+  expect(parts.sort()).toEqual(['steel-tumbler', 'steel-tumbler-2', 'steel-tumbler-3', 'steel-tumbler-4']);
+  const guides = Object.keys(four).filter((name) => name.startsWith('guide-'));
+  expect(guides.map((name) => text(four[name])).join('')).toContain('>Steel tumbler 4<');
+
+  await goTo(page, 'Bench');
+  await expect(page.getByRole('heading', { name: 'Clean the blank, 4 of them' })).toBeVisible();
+  await goTo(page, 'Artwork');
+  await expect(many).toHaveValue('4');
+  await many.fill('1');
+  await many.press('Enter');
+  await goTo(page, 'Bench');
+  await expect(page.getByRole('heading', { name: 'Clean the blank', exact: true })).toBeVisible();
+});
