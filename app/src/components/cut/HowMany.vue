@@ -16,13 +16,7 @@ function make(many: number): void {
 </script>
 
 <template>
-  <NumberRow
-    v-if="count !== null"
-    label="How many to make"
-    :value="count"
-    :least="1"
-    :most="999"
-    whole
-    @change="make"
-  />
+  <div v-if="count !== null">
+    <NumberRow label="How many to make" :value="count" :least="1" :most="999" whole @change="make" />
+  </div>
 </template>
