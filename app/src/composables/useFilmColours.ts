@@ -33,11 +33,11 @@ export function useEdge(ground: keyof typeof GROUNDS): ComputedRef<(colour: stri
  * @param ground CSS colour that they are drawn on; that of flats in the theme when left out
  */
 export function useFilmColours(films: () => readonly Film[], ground?: () => string): ComputedRef<FilmColours> {
-  const onSheet = useEdge('sheet');
+  const edgeOf = ground ? computed(() => (colour: string) => filmEdge(colour, ground())) : useEdge('sheet');
   return computed(() => {
     const drawn = new Map(
       films().map(({ id, colour }) => {
-        const edge = ground ? filmEdge(colour, ground()) : onSheet.value(colour);
+        const edge = edgeOf.value(colour);
         return [id, edge ? { fill: colour, stroke: edge, 'stroke-width': 1 } : { fill: colour }] as const;
       }),
     );
