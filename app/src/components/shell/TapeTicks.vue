@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { range } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { computed, ref } from 'vue';
 
@@ -10,15 +9,8 @@ const el = ref<SVGSVGElement | null>(null);
 const { width } = useElementSize(el);
 const STEP = 9.2;
 const data = computed(() => {
-  const at = scaleLinear([0, 1], [0, STEP]);
-  return range(1, Math.floor(Math.max(width.value, 300) / STEP) + 1)
-    .map((i) =>
-      line()([
-        [at(i), 12],
-        [at(i), i % 5 === 0 ? 1 : 6],
-      ]),
-    ) // prettier-ignore
-    .join('');
+  const strokes = range(1, Math.floor(Math.max(width.value, 300) / STEP) + 1);
+  return strokes.map((i) => line()([[i * STEP, 12], [i * STEP, i % 5 === 0 ? 1 : 6]])).join(''); // prettier-ignore
 });
 </script>
 
