@@ -7,14 +7,14 @@ test('cut lines are written for a cutter that reads pen movements, with a test c
 }) => {
   await openDemo(page, 'demo-cup', 'cut');
   await page.getByText('How the files are written').click();
-  await page.getByRole('button', { name: 'HPGL' }).click();
+  await page.getByRole('radio', { name: 'HPGL' }).click();
   await page.getByRole('checkbox', { name: 'Test cut first' }).check();
   // Round three letters there are three millimetres of film: no room for a mark, and it is said.
   await expect(page.getByText('No room for it on Hull')).toBeVisible();
   await page.goto('/project/demo-tumbler/cut');
   await page.getByText('How the files are written').click();
   // The choice is kept on this device.
-  await expect(page.getByRole('button', { name: 'HPGL' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('radio', { name: 'HPGL' })).toBeChecked();
   await setField(page, 'Weeding lines every', '60');
   await setField(page, 'Overcut', '0.5');
   await expect(page.locator('path.extra').first()).toHaveAttribute('d', /^M/);

@@ -59,7 +59,7 @@ test('a wrap of three films goes side by side on one board, is cut, and is booke
   await page.getByRole('button', { name: 'Send to the cutter' }).click();
   await expect(page.locator('.slip')).toContainText('from 55 to 91 mm');
   await cutWaiting(page);
-  await page.getByRole('button', { name: 'Loads', exact: true }).click();
+  await page.getByRole('tab', { name: 'Loads', exact: true }).click();
   // Tape with 10 mm on every side to hold it by, 220 × 60, 140 × 50 and 80 × 40 mm, used three times off a roll of 300:
   // 23 400 / 900 = 26 mm.
   await expect(page.getByLabel('Lifted with')).toHaveValue('demo-tape-clear');
@@ -100,12 +100,12 @@ test('a wrap of six films takes two loads of three strips, and the second waits 
   for (const [name, mm] of Object.entries(across)) await expect(row(page, name)).toContainText(`80 × ${mm} mm`);
   await expect(page.locator('.load svg').first()).toContainText('from 175 to 255 mm');
   // Six films on each other are three too many, and it is said where.
-  await page.getByRole('button', { name: 'Film stack' }).click();
+  await page.getByRole('tab', { name: 'Film stack' }).click();
   await expect(page.getByText('Deepest: 6 films on each other')).toBeVisible();
-  await page.getByRole('button', { name: 'Inlay', exact: true }).click();
+  await page.getByRole('radio', { name: 'Inlay', exact: true }).click();
   // Knocked out of each other, only underlaps lie on each other: two films, or three where edges are near.
   await expect(page.getByText('Deepest: 6 films on each other')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Loads', exact: true }).click();
+  await page.getByRole('tab', { name: 'Loads', exact: true }).click();
   await expect(page.getByRole('heading', { name: '2 loads' })).toBeVisible();
   await page.getByRole('button', { name: 'Send to the cutter' }).click();
   await expect(page.locator('.slip')).toContainText('Six films, load 1');
@@ -114,7 +114,7 @@ test('a wrap of six films takes two loads of three strips, and the second waits 
   await expect(page.locator('.slip h3').first()).toContainText('load 2');
   await cutWaiting(page);
   await expect(page.getByText('The cutter is empty.')).toBeVisible();
-  await page.getByRole('button', { name: 'Loads', exact: true }).click();
+  await page.getByRole('tab', { name: 'Loads', exact: true }).click();
   await page.getByRole('button', { name: 'Book it' }).click();
   await expect(page.getByText(/^\s*Booked/)).toBeVisible();
   // Night and Ensign come in sheets: one of each is begun.
@@ -140,7 +140,7 @@ test('eight names go on one strip a film, are laid closer, cut and booked', asyn
   expect(after).toBeLessThanOrEqual(before);
   await page.getByRole('button', { name: 'Send to the cutter' }).click();
   await cutWaiting(page);
-  await page.getByRole('button', { name: 'Loads', exact: true }).click();
+  await page.getByRole('tab', { name: 'Loads', exact: true }).click();
   const mugs = page.locator('.row-line').filter({ hasText: 'Crew mug, from the shelf' });
   await expect(mugs).toContainText('8 of 24');
   await page.getByRole('button', { name: 'Book it' }).click();
@@ -242,7 +242,7 @@ test('whatever happens to the line, the page or the server, the cutter is shown 
     await expect(page.getByText('were not sent again')).toBeVisible();
     const second = await context.newPage();
     await second.goto(`${home}/project/demo-tumbler/cut`);
-    await second.getByRole('button', { name: 'Cutter', exact: true }).click();
+    await second.getByRole('tab', { name: 'Cutter', exact: true }).click();
     await expect(second.getByRole('button', { name: 'Stop' })).toBeVisible();
     // Killed in the middle: both pages say that they hear nothing, and later what became of it.
     await kill(server);

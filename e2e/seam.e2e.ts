@@ -22,7 +22,7 @@ async function addMotif(page: Page, name: string): Promise<void> {
   await page.locator('.motifs button').first().click();
 }
 const round = (page: Page, mode: string): Promise<void> =>
-  page.getByRole('group', { name: 'How often round the blank' }).getByRole('button', { name: mode }).click();
+  page.getByRole('radiogroup', { name: 'How often round the blank' }).getByRole('radio', { name: mode }).click();
 
 test('a border, a repeat and a scatter on a tapered cup close at a seam that wanders between the pieces', async ({
   page,
@@ -40,7 +40,7 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
   await round(page, 'Scattered');
   await setField(page, 'Width', '8 mm');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
-  await page.getByRole('group', { name: 'How the seam runs' }).getByRole('button', { name: 'Between pieces' }).click();
+  await page.getByRole('radiogroup', { name: 'How the seam runs' }).getByRole('radio', { name: 'Between pieces' }).click();
   await setField(page, 'Ends lap by', '0');
   await expect(page.getByText('Only the band that runs all round is cut; it closes.')).toBeVisible();
 

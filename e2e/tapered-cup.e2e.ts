@@ -4,7 +4,7 @@ import { arcLengths, pathPoints, pathsIn, rewrap, toTemplate, type SurfaceSpot }
 
 test('a cup measured in inches gives files whose seam closes and whose words hold their height', async ({ page }) => {
   await openProjects(page);
-  await page.getByRole('button', { name: 'inch' }).click();
+  await page.getByRole('radio', { name: 'inch' }).click();
   await page.getByRole('button', { name: 'New project' }).click();
   await page.getByRole('button', { name: /^Tapered/ }).click();
   await read(page, 'Round the rim end of the band', '10 7/8');

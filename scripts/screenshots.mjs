@@ -43,7 +43,7 @@ try {
   await shoot('flat', '/project/demo-tumbler/flat');
   await shoot('fit-check', '/project/demo-tumbler/flat', async () => {
     const see = (group, option) =>
-      page.getByRole('group', { name: group }).getByRole('button', { name: option }).click();
+      page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option }).click();
     await page.getByRole('button', { name: 'A new paper is wrapped' }).click();
     await see('At the rim, the ends', 'stand apart');
     await page.getByLabel('At the rim, by').fill('1.5 mm');
@@ -61,9 +61,9 @@ try {
   await shoot('names', '/project/demo-mug/artwork', () => select('8 names to make'));
   await shoot('stock', '/stock');
   await shoot('cut', '/project/demo-tumbler/cut');
-  await shoot('stack', '/project/demo-heron/cut', () => page.getByRole('button', { name: 'Film stack' }).click());
+  await shoot('stack', '/project/demo-heron/cut', () => page.getByRole('tab', { name: 'Film stack' }).click());
   await shoot('cutter', '/project/demo-tumbler/cut', async () => {
-    await page.getByRole('button', { name: 'Loads' }).click();
+    await page.getByRole('tab', { name: 'Loads' }).click();
     await page.getByRole('button', { name: 'Send to the cutter' }).click();
     await page.getByRole('checkbox', { name: 'The film is on the board' }).check();
     await page.getByRole('button', { name: 'Load it' }).click();

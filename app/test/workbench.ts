@@ -92,8 +92,10 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
 
 /** Presses the button with this label, as soon as it is there. */
 export async function press(wrapper: VueWrapper, label: string | RegExp): Promise<void> {
-  const find = (): DOMWrapper<HTMLButtonElement> | undefined =>
-    wrapper.findAll('button').find((b) => (typeof label === 'string' ? b.text() === label : label.test(b.text())));
+  const find = (): DOMWrapper<Element> | undefined =>
+    wrapper
+      .findAll('button, .choice label')
+      .find((b) => (typeof label === 'string' ? b.text() === label : label.test(b.text())));
   const button = find() ?? (await until(find).catch(() => null));
   if (!button) throw new Error(`No button “${String(label)}” among: ${wrapper.findAll('button').map((b) => b.text())}`);
   await button.trigger('click');

@@ -123,6 +123,7 @@ export {
   formatSize,
   formatThickness,
   MM_PER_FOOT,
+  formatTyped,
   parseLength,
   trueOver,
   type Units,

@@ -7,6 +7,7 @@ import {
   formatShort,
   formatSize,
   formatThickness,
+  formatTyped,
   parseLength,
 } from './length.ts';
 
@@ -105,6 +106,16 @@ describe('formatLength', () => {
       ),
     );
   });
+});
+
+it('shows a reading as it was typed only where that still means the same', () => {
+  const bare = { typed: '254', mm: 254 };
+  expect([formatTyped(bare, 'mm'), formatTyped(bare, 'in')]).toEqual(['254', '10 in']);
+  const fraction = { typed: '10 3/8', mm: 263.525 };
+  expect([formatTyped(fraction, 'in'), formatTyped(fraction, 'mm')]).toEqual(['10 3/8', '263.5 mm']);
+  // A unit that was typed is not enough where the rest is in another one.
+  expect(formatTyped({ typed: '25.4 cm', mm: 254 }, 'in')).toBe('10 in');
+  expect(formatTyped({ typed: '0', mm: 0 }, 'in')).toBe('0');
 });
 
 it('writes sides and ranges with one unit, and no nought behind a point', () => {

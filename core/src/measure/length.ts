@@ -115,6 +115,20 @@ export function formatParts(parts: number, units: Units): string {
   return `${sign}${whole === 0 ? '' : `${whole} `}${top}/${bottom} in`;
 }
 
+/**
+ * Writes a reading as it was typed, where that means the same in the units of now; in these units where it does not: a bare
+ * `251` that was typed in millimetres is no 251 inches.
+ *
+ * @param take what was typed, and the length in mm that it was taken for
+ */
+export function formatTyped(take: { readonly typed: string; readonly mm: number }, units: Units): string {
+  const read = parseLength(take.typed, units);
+  if (!read.ok) return read.code === 'zero' && take.mm === 0 ? take.typed : formatLength(take.mm, units);
+  const metric = read.unit === 'mm' || read.unit === 'cm';
+  const same = metric === (units === 'mm') && Math.abs(read.mm - take.mm) <= EPSILON * Math.max(1, take.mm);
+  return same ? take.typed : formatLength(take.mm, units);
+}
+
 /** Writes a length (mm) without a nought behind its point: `46 mm`, `1 13/16 in`. */
 export const formatShort = (mm: number, units: Units): string => formatLength(mm, units).replace(/\.0(?= )/, '');
 

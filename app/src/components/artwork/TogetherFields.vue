@@ -79,6 +79,10 @@ const ALIGNS = [
   { to: 'middle', says: 'Align middles' },
   { to: 'bottom', says: 'Align bottoms' },
 ] as const;
+const SPREADS = [
+  { way: 'across', says: 'Same distance across' },
+  { way: 'down', says: 'Same distance down' },
+] as const;
 </script>
 
 <template>
@@ -117,22 +121,16 @@ const ALIGNS = [
       </BButton>
       <template v-if="laid.length > 2">
         <BButton
-          v-b-tooltip="'Same distance across'"
+          v-for="g in SPREADS"
+          :key="g.way"
+          v-b-tooltip="g.says"
           variant="outline-primary"
           size="sm"
-          aria-label="Same distance across"
-          @click="spread('across')"
+          :aria-label="g.says"
+          @click="spread(g.way)"
         >
-          <IBiDistributeHorizontal aria-hidden="true" />
-        </BButton>
-        <BButton
-          v-b-tooltip="'Same distance down'"
-          variant="outline-primary"
-          size="sm"
-          aria-label="Same distance down"
-          @click="spread('down')"
-        >
-          <IBiDistributeVertical aria-hidden="true" />
+          <IBiDistributeHorizontal v-if="g.way === 'across'" aria-hidden="true" />
+          <IBiDistributeVertical v-else aria-hidden="true" />
         </BButton>
       </template>
     </div>

@@ -6,7 +6,6 @@ import { usePlan } from '../../stores/plan.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
-import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import CutterStage from './CutterStage.vue';
 import LoadDrawing from './LoadDrawing.vue';
 import StackStage from './StackStage.vue';
@@ -24,31 +23,19 @@ function move(film: string, to: number): void {
   order.splice(to, 0, film);
   project.edit('Change the order of the films', (p) => ({ ...p, stack: { ...p.stack, order } }));
 }
-const SHOWS = [
-  { value: 'loads', label: 'Loads' },
-  { value: 'stack', label: 'Film stack' },
-  { value: 'cutter', label: 'Cutter' },
-] as const;
+const SHOWS = ['loads', 'stack', 'cutter'] as const;
+const shown = computed({
+  get: () => SHOWS.indexOf(view.cutShows),
+  set: (index) => (view.cutShows = SHOWS[index] ?? 'loads'),
+});
 const plan = usePlan();
+const artwork = computed(() => ({ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }));
 const loads = computed(() => plan.sheet?.plan.loads ?? []);
 </script>
 
 <template>
-  <div class="cut">
-    <div class="shows">
-      <ChoiceButtons :value="view.cutShows" :options="SHOWS" label="What is shown" @choose="view.cutShows = $event" />
-    </div>
-    <div v-if="view.cutShows === 'cutter'" class="loads"><CutterStage /></div>
-    <StackStage
-      v-else-if="view.cutShows === 'stack' && viewModel.good && viewModel.good.stack.layers.length > 0"
-      class="loads"
-      :view-model="viewModel.good"
-      :stack="viewModel.good.stack"
-      :films="project.doc!.films"
-      :surface="project.doc!.blank.surface"
-      @move="move"
-    />
-    <div v-else class="loads">
+  <BTabs v-model:index="shown" class="cut" nav-wrapper-class="shows" content-class="loads" lazy unmount-lazy>
+    <BTab title="Loads" class="view">
       <template v-if="viewModel.good && loads.length > 0">
         <LoadDrawing
           v-for="load in loads"
@@ -65,13 +52,27 @@ const loads = computed(() => plan.sheet?.plan.loads ?? []);
       <p v-else-if="viewModel.instead" class="nothing quiet">{{ viewModel.instead }}</p>
       <p v-else class="nothing quiet">
         Nothing to cut yet.
-        <RouterLink :to="{ name: 'project', params: { id: project.doc!.id, stop: 'artwork' } }"
-          >Place some artwork</RouterLink
-        >
+        <RouterLink :to="artwork">Place some artwork</RouterLink>
         and it is laid on the board here.
       </p>
-    </div>
-  </div>
+    </BTab>
+    <BTab title="Film stack" class="view">
+      <StackStage
+        v-if="viewModel.good && viewModel.good.stack.layers.length > 0"
+        :view-model="viewModel.good"
+        :stack="viewModel.good.stack"
+        :films="project.doc!.films"
+        :surface="project.doc!.blank.surface"
+        @move="move"
+      />
+      <p v-else-if="viewModel.awaited" class="nothing quiet" role="status">Working out how its films lie…</p>
+      <p v-else class="nothing quiet">
+        No films to stack yet. <RouterLink :to="artwork">Place some artwork</RouterLink> and its films lie here in
+        order.
+      </p>
+    </BTab>
+    <BTab title="Cutter" class="view"><CutterStage /></BTab>
+  </BTabs>
 </template>
 
 <style scoped>
@@ -81,15 +82,24 @@ const loads = computed(() => plan.sheet?.plan.loads ?? []);
   flex-direction: column;
   min-height: 0;
 }
-.shows {
-  padding: 0.6rem 1.1rem 0;
+.cut :deep(.shows) {
+  padding: 0.45rem 1.1rem 0;
 }
-.loads {
+.cut :deep(.loads) {
   flex: 1;
   min-height: 0;
   overflow: auto;
   display: flex;
   flex-direction: column;
+}
+.view {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+.view:not(.active) {
+  display: none;
 }
 .nothing {
   margin: auto;

@@ -70,6 +70,7 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
   display: flex;
   flex-direction: column;
   min-height: 0;
+  container-type: inline-size;
 }
 .layers {
   flex: 1;
@@ -80,7 +81,7 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
   overflow-x: auto;
 }
 figure {
-  flex: 1 0 220px;
+  flex: 1 0 140px;
   max-width: 460px;
   margin: 0;
   display: flex;

@@ -206,10 +206,13 @@ svg {
   fill: var(--teal);
   font-weight: 700;
 }
-@media (max-width: 760px) {
+@container (max-width: 620px) {
   .wall {
     grid-template-columns: 1fr;
     height: auto;
+  }
+  svg {
+    height: 180px;
   }
 }
 </style>

@@ -105,17 +105,17 @@ describe('the film stack on its slip', () => {
     // What marks would cost on a layer of one thing is planned when one looks.
     expect(bench.viewModel.good!.stack.layers.map((l) => l.marksMm2)).toContain(null);
     await until(() => /marks would cost (\d+ cm² of film|no film)/.test(slip.text()));
-    const groups = slip.findAll('[role=group]').filter((g) => g.attributes('aria-label')?.includes('lined up'));
+    const groups = slip.findAll('[role=radiogroup]').filter((g) => g.attributes('aria-label')?.includes('lined up'));
     expect(groups.map((g) => g.attributes('aria-label'))).toEqual([
       'How Ensign is lined up',
       'How Deep water is lined up',
       'How Shallows is lined up',
     ]);
-    await groups[0]!.findAll('button')[1]!.trigger('click');
+    await groups[0]!.findAll('input')[1]!.setValue();
     expect(bench.project.doc!.stack.marks).toEqual({ ensign: 'marks' });
     await bench.settled();
     expect(slip.text()).toMatch(/marks: they cost/);
-    await groups[0]!.findAll('button')[0]!.trigger('click');
+    await groups[0]!.findAll('input')[0]!.setValue();
     expect(bench.project.doc!.stack.marks).toEqual({});
   });
 });

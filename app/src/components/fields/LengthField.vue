@@ -2,6 +2,7 @@
 import { describeLengthProblem, formatLength, parseLength, type Units } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { takeRefusal } from '../../stores/refusal.ts';
+import FieldRow from './FieldRow.vue';
 import HeldInput from './HeldInput.vue';
 
 /** A length on the slip: shown in the person's unit, taken in any. */
@@ -42,8 +43,7 @@ function take(event: Event): void {
 </script>
 
 <template>
-  <div class="row-line field" v-bind="$attrs">
-    <label :for="id">{{ label }}</label>
+  <FieldRow v-slot="{ describedBy }" :label="label" :field-id="id" :problem="problem" v-bind="$attrs">
     <HeldInput
       :id="id"
       size="sm"
@@ -52,22 +52,10 @@ function take(event: Event): void {
       :class="{ 'is-invalid': problem }"
       :title="hint"
       :aria-invalid="problem !== null"
-      :aria-describedby="problem ? `${id}-problem` : undefined"
+      :aria-describedby="describedBy"
       @change="take"
       @focus="($event.target as HTMLInputElement).select()"
       @keydown.enter="take"
     />
-  </div>
-  <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
+  </FieldRow>
 </template>
-
-<style scoped>
-.problem {
-  color: var(--brick);
-  margin: 0.3rem 0 0.5rem;
-  font-size: 0.9rem;
-}
-label {
-  cursor: text;
-}
-</style>

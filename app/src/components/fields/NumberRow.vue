@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue';
 import { takeRefusal } from '../../stores/refusal.ts';
+import FieldRow from './FieldRow.vue';
 import HeldInput from './HeldInput.vue';
 
 /** A plain number on the slip: money, minutes, a count. */
@@ -40,8 +41,7 @@ function take(event: Event): void {
 </script>
 
 <template>
-  <div class="row-line field">
-    <label :for="id">{{ label }}</label>
+  <FieldRow v-slot="{ describedBy }" :label="label" :field-id="id" :problem="problem">
     <HeldInput
       :id="id"
       size="sm"
@@ -50,21 +50,9 @@ function take(event: Event): void {
       :class="{ 'is-invalid': problem }"
       inputmode="decimal"
       :aria-invalid="problem !== null"
-      :aria-describedby="problem ? `${id}-problem` : undefined"
+      :aria-describedby="describedBy"
       @change="take"
       @keydown.enter="take"
     />
-  </div>
-  <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
+  </FieldRow>
 </template>
-
-<style scoped>
-.problem {
-  color: var(--brick);
-  margin: 0.3rem 0 0.5rem;
-  font-size: 0.9rem;
-}
-label {
-  cursor: text;
-}
-</style>

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 import { useId } from 'vue';
+import FieldRow from './FieldRow.vue';
 
 /** One of several, on the slip. */
 defineProps<{
@@ -14,8 +15,7 @@ const id = useId();
 </script>
 
 <template>
-  <div class="row-line" :class="{ wide }">
-    <label :for="id">{{ label }}</label>
+  <FieldRow :label="label" :field-id="id" :class="{ wide }">
     <BFormSelect
       :id="id"
       size="sm"
@@ -25,7 +25,7 @@ const id = useId();
     >
       <BFormSelectOption v-for="o in options" :key="o.value" :value="o.value">{{ o.label }}</BFormSelectOption>
     </BFormSelect>
-  </div>
+  </FieldRow>
 </template>
 
 <style scoped>
@@ -33,9 +33,6 @@ const id = useId();
   width: auto;
   min-width: 0;
   max-width: 65%;
-}
-.wide {
-  flex-wrap: wrap;
 }
 .wide .choice {
   width: 100%;

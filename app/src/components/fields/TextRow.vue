@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FieldRow from './FieldRow.vue';
 import HeldInput from './HeldInput.vue';
 import { useId } from 'vue';
 
@@ -16,8 +17,7 @@ const id = useId();
 </script>
 
 <template>
-  <div class="row-line field">
-    <label :for="id">{{ label }}</label>
+  <FieldRow :label="label" :field-id="id">
     <HeldInput
       :id="id"
       size="sm"
@@ -28,7 +28,7 @@ const id = useId();
       :value="value"
       @change="emit('change', ($event.target as HTMLInputElement).value)"
     />
-  </div>
+  </FieldRow>
 </template>
 
 <style scoped>

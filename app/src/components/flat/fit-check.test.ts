@@ -14,9 +14,9 @@ const tumbler: Project = { ...plain(tried!), blank: { ...tried!.blank, fitCheck:
 const mug = plain(made!);
 type Slip = ReturnType<Workbench['mount']>;
 async function choose(slip: Slip, group: string, option: string, length?: string): Promise<void> {
-  const found = slip.findAll('[role=group]').find((g) => g.attributes('aria-label') === group)!;
+  const found = slip.findAll('[role=radiogroup]').find((g) => g.attributes('aria-label') === group)!;
   await found
-    .findAll('button')
+    .findAll('label')
     .find((b) => b.text() === option)!
     .trigger('click');
   if (length === undefined) return;

@@ -59,9 +59,9 @@ function setReading(reading: Reading | undefined): void {
       The first line is where the band begins. Read the girth there and at two heights or more below, closer together
       where it curves most.
     </p>
-    <BButton v-if="!photo" variant="outline-primary" size="sm" class="mb-2" @click="photo = true">
-      From a photograph
-    </BButton>
+    <div v-if="!photo" class="mb-2">
+      <BButton variant="outline-primary" size="sm" @click="photo = true">From a photograph</BButton>
+    </div>
     <PhotoReader v-if="photo" :unit="unit" :widest-mm="widest" @take="takePhoto" @done="photo = false" />
     <ChoiceButtons
       :value="blank.stationsAlong"
@@ -109,10 +109,5 @@ function setReading(reading: Reading | undefined): void {
   font-size: 0.9rem;
   line-height: 1.35;
   margin-bottom: 0.5rem;
-}
-summary {
-  padding: 0.5rem 0 0.2rem;
-  color: var(--teal);
-  font-weight: 600;
 }
 </style>

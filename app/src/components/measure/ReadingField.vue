@@ -3,6 +3,7 @@ import {
   describeDoubt,
   describeLengthProblem,
   formatLength,
+  formatTyped,
   parseLength,
   summariseReading,
   USUAL_THICKNESS_MM,
@@ -119,8 +120,8 @@ function leave(): void {
     </div>
     <ul v-if="reading && reading.takes.length > 0" class="takes">
       <li v-for="(t, i) in reading.takes" :key="i">
-        <span class="dims">{{ t.typed }}</span>
-        <BButton variant="bare" :aria-label="`Remove ${t.typed}`" @click="drop(i)"><IBiX /></BButton>
+        <span class="dims">{{ formatTyped(t, unit) }}</span>
+        <BButton variant="bare" :aria-label="`Remove ${formatTyped(t, unit)}`" @click="drop(i)"><IBiX /></BButton>
       </li>
     </ul>
   </div>

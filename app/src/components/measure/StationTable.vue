@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   formatLength,
+  formatTyped,
   newStation,
   parseLength,
   STATIONS,
@@ -32,7 +33,7 @@ const table = ref<HTMLElement | null>(null);
 function shown(station: Station, what: What): string {
   if (draft.value?.id === station.id && draft.value.what === what) return draft.value.text;
   const reading = station[what];
-  if (reading.takes.length === 1) return reading.takes[0]!.typed;
+  if (reading.takes.length === 1) return formatTyped(reading.takes[0]!, props.unit);
   const summary = summariseReading(reading);
   return summary ? formatLength(summary.mean, props.unit) : '';
 }

@@ -55,7 +55,10 @@ const link = computed(() => ({
     <RouterLink :to="link" class="open">
       <div class="pictures">
         <div class="cup"><CupDrawing :blank="project.blank" :view-model="good" :films="project.films" /></div>
-        <div class="flat"><FlatDrawing v-if="good" :view-model="good" :films="project.films" /></div>
+        <div class="flat">
+          <FlatDrawing v-if="good" :view-model="good" :films="project.films" />
+          <BPlaceholder v-else-if="!viewModel && !failed" class="waits" />
+        </div>
       </div>
       <h2>{{ project.name }}</h2>
       <p class="quiet">{{ state ? `${project.blank.name} · ${state}` : project.blank.name }}</p>
@@ -103,6 +106,11 @@ article:hover {
 .flat {
   min-width: 0;
   min-height: 0;
+}
+.flat :deep(.waits) {
+  height: 100%;
+  background: var(--paper-deep);
+  opacity: 1;
 }
 h2 {
   font-size: 1.15rem;

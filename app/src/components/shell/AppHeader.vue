@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import HeldInput from '../fields/HeldInput.vue';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
@@ -18,6 +19,10 @@ const places = [
   { name: 'stock', label: 'Stock' },
   { name: 'my-way', label: 'My way' },
 ];
+const UNITS = [
+  { value: 'mm', label: 'mm' },
+  { value: 'in', label: 'inch' },
+] as const;
 const undoLabel = computed(() => project.past.at(-1)?.label ?? 'Nothing to undo');
 const redoLabel = computed(() => project.future.at(-1)?.label ?? 'Nothing to redo');
 
@@ -48,16 +53,11 @@ function rename(event: Event): void {
           />
         </BBreadcrumbItem>
       </BBreadcrumb>
-      <template v-else>
-        <RouterLink
-          v-for="p in places"
-          :key="p.name"
-          :to="{ name: p.name }"
-          active-class="here"
-          exact-active-class="here"
-          >{{ p.label }}</RouterLink
-        >
-      </template>
+      <BNav v-else class="all">
+        <BNavItem v-for="p in places" :key="p.name" :to="{ name: p.name }" exact-active-class="here">{{
+          p.label
+        }}</BNavItem>
+      </BNav>
     </component>
     <div class="tools">
       <template v-if="inside">
@@ -80,14 +80,13 @@ function rename(event: Event): void {
           Redo
         </BButton>
       </template>
-      <div class="choice" role="group" aria-label="Units">
-        <BButton variant="bare" :aria-pressed="settings.measured === 'mm'" @click="settings.measured = 'mm'"
-          >mm</BButton
-        >
-        <BButton variant="bare" :aria-pressed="settings.measured === 'in'" @click="settings.measured = 'in'"
-          >inch</BButton
-        >
-      </div>
+      <ChoiceButtons
+        class="units"
+        :value="settings.measured"
+        :options="UNITS"
+        label="Units"
+        @choose="settings.measured = $event"
+      />
       <SaveWords v-if="inside" />
       <BButton variant="bare" class="plain help" @click="view.showHelp = true">Help</BButton>
       <BButton v-b-tooltip.bottom="'Press ? for keys'" variant="bare" class="plain keys" @click="view.showKeys = true"
@@ -150,16 +149,19 @@ function rename(event: Event): void {
   flex: 1;
   min-width: 0;
 }
-.places a {
+.all {
+  gap: 1.1rem;
+  flex-wrap: nowrap;
+}
+.all :deep(a) {
   color: var(--ink-2);
-  text-decoration: none;
   padding: 0.3rem 0;
   white-space: nowrap;
 }
-.places a:hover {
+.all :deep(a:hover) {
   color: var(--ink);
 }
-.places a.here {
+.all :deep(a.here) {
   color: var(--ink);
   font-weight: 700;
   box-shadow: inset 0 -2px 0 var(--teal);
@@ -232,7 +234,7 @@ function rename(event: Event): void {
   }
 }
 @media (max-width: 560px) {
-  .tools > .choice,
+  .units,
   .tools > .plain,
   .crumbs :deep(.up) {
     display: none;
