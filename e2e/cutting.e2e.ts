@@ -7,7 +7,7 @@ test('cut lines are written for a cutter that reads pen movements, with a test c
 }) => {
   await openDemo(page, 'demo-cup', 'cut');
   await page.getByText('How the files are written').click();
-  await page.getByRole('radio', { name: 'HPGL' }).click();
+  await page.locator('.choice').getByText('HPGL', { exact: true }).click();
   await page.getByRole('checkbox', { name: 'Test cut first' }).check();
   // Round three letters there are three millimetres of film: no room for a mark, and it is said.
   await expect(page.getByText('No room for it on Hull')).toBeVisible();

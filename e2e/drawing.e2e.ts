@@ -59,7 +59,7 @@ test('bow numbers come round a lid in a ring, with ornaments between, and are cu
   await page.getByRole('button', { name: /^New project on Tumbler lid/ }).click();
   await page.getByLabel('Words or a name').fill('BOW 7');
   await page.getByRole('button', { name: 'Place it' }).click();
-  await page.getByRole('radio', { name: 'In a ring' }).click();
+  await page.locator('.choice').getByText('In a ring', { exact: true }).click();
   await setField(page, 'Capital height', '9 mm');
   await setField(page, 'Ring diameter', '56 mm');
   await page.getByRole('button', { name: 'One more round' }).click();
@@ -97,7 +97,7 @@ test('stars are scattered over a tumbler on three films, clear of the name, and 
   await page.getByLabel('Find a motif').fill('star');
   await page.getByRole('button', { name: 'Star', exact: true }).click();
   await setField(page, 'Width', '9 mm');
-  await page.getByRole('radio', { name: 'Scattered' }).click();
+  await page.locator('.choice').getByText('Scattered', { exact: true }).click();
   await page.getByRole('spinbutton', { name: 'How many' }).fill('24');
   await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
   await page

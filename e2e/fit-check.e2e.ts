@@ -12,7 +12,7 @@ async function writtenOutline(page: Page): Promise<[number, number]> {
   return [span(0), span(1)];
 }
 const see = (page: Page, group: string, option: string): Promise<void> =>
-  page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option }).click();
+  page.getByRole('radiogroup', { name: group }).getByText(option, { exact: true }).click();
 
 test('a fit paper that stops short puts the girth right, in the template that is written', async ({ page }) => {
   await openDemo(page, 'demo-mug', 'flat');

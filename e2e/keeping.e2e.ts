@@ -195,7 +195,7 @@ test('what an older version kept in this browser opens as it is', async ({ page 
 test('notes in the log stay with the project', async ({ page }) => {
   await openDemo(page, 'demo-tumbler', 'log');
   await page.getByLabel('What you want to remember').fill('Second strip lifted at the lap');
-  await page.getByRole('radio', { name: 'So-so' }).click();
+  await page.locator('.choice').getByText('So-so', { exact: true }).click();
   await page.getByRole('button', { name: 'Add to the log' }).click();
   await saved(page);
   await page.reload();

@@ -116,7 +116,7 @@ test('a balloon is judged by what it will be at the hand-over', async ({ page })
   await fresh(page, 'Balloon');
   await read(page, 'Girth at the widest place', '880');
   await read(page, 'Over the skin, neck to crown', '480');
-  await page.getByRole('radio', { name: 'Helium' }).click();
+  await page.locator('.choice').getByText('Helium', { exact: true }).click();
   await expect(page.getByText('Helium keeps about 3 hours')).toBeVisible();
   await expect(page.getByText('That is 9 hours too few.')).toBeVisible();
   // 2 % a day for 12 hours off (880 − 0.4π): 869.96.

@@ -102,7 +102,7 @@ test('a wrap of six films takes two loads of three strips, and the second waits 
   // Six films on each other are three too many, and it is said where.
   await page.getByRole('tab', { name: 'Film stack' }).click();
   await expect(page.getByText('Deepest: 6 films on each other')).toBeVisible();
-  await page.getByRole('radio', { name: 'Inlay', exact: true }).click();
+  await page.locator('.choice').getByText('Inlay', { exact: true }).click();
   // Knocked out of each other, only underlaps lie on each other: two films, or three where edges are near.
   await expect(page.getByText('Deepest: 6 films on each other')).toHaveCount(0);
   await page.getByRole('tab', { name: 'Loads', exact: true }).click();

@@ -22,7 +22,7 @@ async function addMotif(page: Page, name: string): Promise<void> {
   await page.locator('.motifs button').first().click();
 }
 const round = (page: Page, mode: string): Promise<void> =>
-  page.getByRole('radiogroup', { name: 'How often round the blank' }).getByRole('radio', { name: mode }).click();
+  page.getByRole('radiogroup', { name: 'How often round the blank' }).getByText(mode, { exact: true }).click();
 
 test('a border, a repeat and a scatter on a tapered cup close at a seam that wanders between the pieces', async ({
   page,
@@ -40,7 +40,10 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
   await round(page, 'Scattered');
   await setField(page, 'Width', '8 mm');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
-  await page.getByRole('radiogroup', { name: 'How the seam runs' }).getByRole('radio', { name: 'Between pieces' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'How the seam runs' })
+    .getByText('Between pieces', { exact: true })
+    .click();
   await setField(page, 'Ends lap by', '0');
   await expect(page.getByText('Only the band that runs all round is cut; it closes.')).toBeVisible();
 
@@ -98,7 +101,7 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
 
 test('a wrap in three panels gives each its own files, and their film adds up', async ({ page }) => {
   await openTumbler(page);
-  await page.getByRole('group', { name: 'How many panels' }).getByRole('button', { name: '3' }).click();
+  await page.getByRole('radiogroup', { name: 'How many panels' }).getByText('3', { exact: true }).click();
   await setField(page, 'Ends lap by', '0');
   await goTo(page, 'Flat');
   await expect(page.getByRole('img', { name: /panel 1 of 3, panel 2 of 3, panel 3 of 3/ })).toBeVisible();

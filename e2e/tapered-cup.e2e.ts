@@ -4,7 +4,7 @@ import { arcLengths, pathPoints, pathsIn, rewrap, toTemplate, type SurfaceSpot }
 
 test('a cup measured in inches gives files whose seam closes and whose words hold their height', async ({ page }) => {
   await openProjects(page);
-  await page.getByRole('radio', { name: 'inch' }).click();
+  await page.locator('.choice').getByText('inch', { exact: true }).click();
   await page.getByRole('button', { name: 'New project' }).click();
   await page.getByRole('button', { name: /^Tapered/ }).click();
   await read(page, 'Round the rim end of the band', '10 7/8');
@@ -15,7 +15,7 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
   await goTo(page, 'Artwork');
   await page.getByLabel('Words or a name').fill('HELM');
   await page.getByRole('button', { name: 'Place it' }).click();
-  await page.getByRole('group', { name: 'Counted from' }).getByRole('button', { name: 'rim' }).click();
+  await page.getByRole('radiogroup', { name: 'Counted from' }).getByText('rim', { exact: true }).click();
   await setField(page, 'Capital height', '5/8');
   await setField(page, 'Top below the rim line', '1 1/2');
   await page.getByRole('button', { name: 'Done', exact: true }).click();

@@ -43,7 +43,7 @@ try {
   await shoot('flat', '/project/demo-tumbler/flat');
   await shoot('fit-check', '/project/demo-tumbler/flat', async () => {
     const see = (group, option) =>
-      page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option }).click();
+      page.getByRole('radiogroup', { name: group }).getByText(option, { exact: true }).click();
     await page.getByRole('button', { name: 'A new paper is wrapped' }).click();
     await see('At the rim, the ends', 'stand apart');
     await page.getByLabel('At the rim, by').fill('1.5 mm');
