@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { goTo, openDemo, openProjects, setField, text, unzip } from './support/app.ts';
-import { partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
+import { goTo, openDemo, openProjects, setField, unzip } from './support/app.ts';
+import { cutFilms, partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 const drawing = (body: string): { name: string; mimeType: string; buffer: Buffer } => ({
   name: 'pennant.svg',
@@ -43,8 +43,8 @@ test('a drawing in two colours comes in, is placed on the films chosen, and is c
     page.getByRole('button', { name: 'Whole job as ZIP' }).click(),
   ]);
   const files = await unzip(zip);
-  const reed = Object.keys(files).find((name) => /^cut-.*reed\.svg$/.test(name))!;
-  const tansy = partsOf(text(files[reed])).find(({ part }) => part === 'tansy')!;
+  const reed = cutFilms(files).find(({ film }) => film === 'reed')!;
+  const tansy = partsOf(reed.svg).find(({ part }) => part === 'tansy')!;
   const xs = pathsIn(tansy.svg).flatMap((d) => pathPoints(d).map((p) => toTemplate(tansy.svg, p)[0]));
   // 60 mm of drawing on 30 mm: its squares of 20 mm are 10 mm on the mug.
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(10, 1);
@@ -72,7 +72,7 @@ test('bow numbers come round a lid in a ring, with ornaments between, and are cu
     page.getByRole('button', { name: 'Whole job as ZIP' }).click(),
   ]);
   const files = await unzip(zip);
-  const cut = text(files[Object.keys(files).find((name) => /^cut-/.test(name))!]);
+  const cut = cutFilms(files)[0]!.svg;
   // Back on the template: letters stand on a circle of 28 mm about the lid's middle, 44 mm below its top, and are 9 mm high.
   const radii = pathsIn(cut).flatMap((d) =>
     pathPoints(d).map((p) => {

@@ -23,7 +23,7 @@ test('a newcomer measures a tapered cup in inches and has cut files in 25 clicks
   const button = (name: string | RegExp): Locator => page.getByRole('button', { name, exact: true }).first();
   const guide = page.getByRole('region', { name: 'Your first job' });
 
-  await press(button('inch'));
+  await press(page.getByText('inch', { exact: true }));
   await press(page.getByLabel('Name of the project'));
   await type('Rowan’s cup');
   await press(button(/^Tapered/));

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { download, goTo, openDemo, text, unzip } from './support/app.ts';
-import { partsOf, pathsIn } from './support/rewrap.ts';
+import { cutFilms, partsOf, pathsIn } from './support/rewrap.ts';
 
 test('four of something without names are made by a number, each cut, named, costed and counted at the bench', async ({
   page,
@@ -15,14 +15,13 @@ test('four of something without names are made by a number, each cut, named, cos
   const four = await unzip(await download(page, 'Whole job as ZIP'));
 
   // Of each film four times what one takes, under the blank's name.
-  const files = (all: { [name: string]: Uint8Array }, film: string): string[] =>
-    Object.keys(all).filter((name) => name.endsWith('.svg') && name.includes(film) && name.startsWith('cut-'));
   for (const film of ['deep-water', 'shallows', 'ensign']) {
     const count = (all: { [name: string]: Uint8Array }): number =>
-      files(all, film).reduce((sum, name) => sum + pathsIn(text(all[name])).length, 0);
+      cutFilms(all).reduce((sum, one) => sum + (one.film.startsWith(film) ? pathsIn(one.svg).length : 0), 0);
     expect(count(four), film).toBe(4 * count(one));
   }
-  const parts = files(four, 'ensign').flatMap((name) => partsOf(text(four[name])).map(({ part }) => part));
+  const ensign = cutFilms(four).filter(({ film }) => film.startsWith('ensign'));
+  const parts = ensign.flatMap(({ svg }) => partsOf(svg).map(({ part }) => part));
   expect(parts.sort()).toEqual(['steel-tumbler', 'steel-tumbler-2', 'steel-tumbler-3', 'steel-tumbler-4']);
   const guides = Object.keys(four).filter((name) => name.startsWith('guide-'));
   expect(guides.map((name) => text(four[name])).join('')).toContain('>Steel tumbler 4<');

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { download, goTo, openDemo, text, unzip } from './support/app.ts';
+import { cutFilms } from './support/rewrap.ts';
 
 test('a film of one’s own is noted where it is chosen, cut from, kept with the project, and found in Stock', async ({
   page,
@@ -19,8 +20,8 @@ test('a film of one’s own is noted where it is chosen, cut from, kept with the
 
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  expect(Object.keys(files)).toContain('cut-1-plum.svg');
-  expect(text(files['cut-1-plum.dxf'])).toContain('film-plum');
+  expect(cutFilms(files).map(({ film }) => film)).toContain('plum');
+  expect(text(files['load-1.dxf'])).toContain('film-plum');
   expect(text(files['guide-1.svg'])).toContain('#7a1f5c');
 
   // In Stock it is as any other; changed there, the project says so and keeps its own until told otherwise.

@@ -2,8 +2,8 @@ import { expect, test } from '@playwright/test';
 import { Buffer } from 'node:buffer';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { download, goTo, openDemo, setField, text, unzip } from './support/app.ts';
-import { partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
+import { download, goTo, openDemo, setField, unzip } from './support/app.ts';
+import { cutFilms, partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 /** A font of the person's own: any file serves, and this one is at hand. */
 const quill = readFileSync(
@@ -26,9 +26,8 @@ test('a font of one’s own is kept with its source, cuts the words, and travels
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
   // X is flat above and below: 20 mm as asked, on both mugs; O stands over a little on both sides.
-  const heights = Object.keys(files)
-    .filter((name) => /^cut-.*\.svg$/.test(name))
-    .flatMap((name) => partsOf(text(files[name])))
+  const heights = cutFilms(files)
+    .flatMap(({ svg }) => partsOf(svg))
     .flatMap(({ svg }) => pathsIn(svg).map((d) => ({ svg, d })))
     .flatMap(({ svg, d }) => d.split(/(?=M)/).map((one) => pathPoints(one).map((p) => toTemplate(svg, p)[1])))
     .map((ys) => Math.max(...ys) - Math.min(...ys));
@@ -79,6 +78,6 @@ test('a drawing is kept among the motifs, and comes to rest on the rim line and 
   await expect(page.locator('.guides')).toHaveCount(0);
   await expect(page.getByLabel('Centred')).toHaveValue('front');
   // 15 mm from the drinking edge, of which the band leaves off six.
-  await page.getByRole('button', { name: 'rim', exact: true }).click();
+  await page.getByRole('radiogroup', { name: 'Counted from' }).getByText('rim', { exact: true }).click();
   await expect(page.getByLabel('Top below the rim line')).toHaveValue('9.0 mm');
 });

@@ -1,6 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
 import { download, goTo, openProjects, setField, text, unzip } from './support/app.ts';
-import { dxfVertices, partsOf, pathPoints, pathsIn, rewrap, toTemplate, type SurfaceSpot } from './support/rewrap.ts';
+import {
+  cutFilms,
+  dxfVertices,
+  partsOf,
+  pathPoints,
+  pathsIn,
+  rewrap,
+  type SurfaceSpot,
+  toTemplate,
+} from './support/rewrap.ts';
 
 /** By hand: means of the readings, a 0.4 mm tape off and a 0.07 mm film on, each π times. */
 const RIM = (276.225 + 276 + 276) / 3 - 0.33 * Math.PI;
@@ -80,9 +89,9 @@ test('a border, a repeat and a scatter on a tapered cup close at a seam that wan
   // The films: what one end of a wave has at a height, the other has at the same height; nothing else reaches the ends.
   const onEnd = (s: SurfaceSpot, list: SurfaceSpot[]): boolean =>
     Math.abs(s.azimuth - azimuthOf(list, s.slant)) * (girthAt(s.slant) / (2 * Math.PI)) < 0.02;
-  const films = Object.keys(files).filter((name) => /^cut-.*\.svg$/.test(name));
+  const films = cutFilms(files);
   let [cut, pieces] = [0, 0];
-  for (const { part, svg } of films.flatMap((name) => partsOf(text(files[name])))) {
+  for (const { part, svg } of films.flatMap((film) => partsOf(film.svg))) {
     for (const d of pathsIn(svg)) {
       const spots = pathPoints(d).map((p) => spot(toTemplate(svg, p)));
       const left = spots.filter((s) => onEnd(s, leftEnd)).map((s) => s.slant);
@@ -107,9 +116,8 @@ test('a wrap in three panels gives each its own files, and their film adds up', 
   await expect(page.getByRole('img', { name: /panel 1 of 3, panel 2 of 3, panel 3 of 3/ })).toBeVisible();
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  const parts = Object.keys(files)
-    .filter((name) => /^cut-\d+-deep-water.*\.svg$/.test(name))
-    .flatMap((name) => partsOf(text(files[name])).map(({ part }) => part || /panel-\d/.exec(name)![0]));
+  const own = cutFilms(files).filter(({ film }) => film.startsWith('deep-water'));
+  const parts = own.flatMap(({ svg }) => partsOf(svg).map(({ part }) => part));
   expect(parts.sort()).toEqual(['panel-1', 'panel-2', 'panel-3']);
   // Each panel spans a third of the way round at every height: 120°.
   const outlines = dxfVertices(text(files['template.dxf']), 'template');
@@ -142,8 +150,7 @@ test('a list of names is pasted, fitted, set by hand where it must be, and cut n
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  const film = Object.keys(files).filter((name) => /^cut-\d+-deep-water\.svg$/.test(name));
-  const named = film.flatMap((name) => partsOf(text(files[name])));
+  const named = cutFilms(files).flatMap(({ film, svg }) => (film === 'deep-water' ? partsOf(svg) : []));
   expect(named).toHaveLength(11);
   expect(named.filter(({ part }) => part.includes('wilhelmina-ottoline'))).toHaveLength(2);
   // The longest that were fitted are exactly 58 mm wide on the straight side.

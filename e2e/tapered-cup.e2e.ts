@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { download, goTo, openProjects, read, setField, text, unzip } from './support/app.ts';
-import { arcLengths, pathPoints, pathsIn, rewrap, toTemplate, type SurfaceSpot } from './support/rewrap.ts';
+import { arcLengths, cutFilms, pathPoints, pathsIn, rewrap, type SurfaceSpot, toTemplate } from './support/rewrap.ts';
 
 test('a cup measured in inches gives files whose seam closes and whose words hold their height', async ({ page }) => {
   await openProjects(page);
@@ -28,13 +28,10 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
   const files = await unzip(await download(page, 'Whole job as ZIP'));
   expect(Object.keys(files).sort()).toEqual([
     'bench.pdf',
-    'cut-1-deep-water.dxf',
-    'cut-1-deep-water.hpgl',
-    'cut-1-deep-water.svg',
-    'cut-1-shallows.dxf',
-    'cut-1-shallows.hpgl',
-    'cut-1-shallows.svg',
     'guide-1.svg',
+    'load-1.dxf',
+    'load-1.hpgl',
+    'load-1.svg',
     'proof.pdf',
     'report.json',
     'template.dxf',
@@ -46,11 +43,11 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
   const girth = (inches: number): number => inches * 25.4 - 0.4 * Math.PI + 0.07 * Math.PI;
   const [rim, base, side] = [girth(10.875), girth(8.5), 6.625 * 25.4];
   const spots = (name: string): SurfaceSpot[][] => {
-    const svg = text(files[name]);
+    const { svg } = cutFilms(files).find(({ film }) => film === name)!;
     return pathsIn(svg).map((d) => pathPoints(d).map((p) => rewrap(toTemplate(svg, p), rim, base, side)));
   };
 
-  const wave = spots('cut-1-shallows.svg');
+  const wave = spots('shallows');
   expect(wave).toHaveLength(1);
   const atSeam = (sign: number): number[] =>
     wave[0]!
@@ -68,7 +65,7 @@ test('a cup measured in inches gives files whose seam closes and whose words hol
   expect(Math.abs(Math.min(...slants) - (side - 36))).toBeLessThan(0.05);
 
   // Four letters, tops 1 1/2 in below the rim line, flat feet 5/8 in further down.
-  const letters = spots('cut-1-deep-water.svg');
+  const letters = spots('deep-water');
   expect(letters).toHaveLength(4);
   for (const letter of letters) {
     const heights = letter.map((s) => s.slant);
@@ -101,6 +98,6 @@ test('from a shelf blank to cut files takes no more than twelve clicks', async (
   clicks += 1;
   const file = await download(page, 'Write cut files');
   clicks += 1;
-  expect(file.suggestedFilename()).toBe('steel-tumbler-cut-1-deep-water.svg');
+  expect(file.suggestedFilename()).toBe('steel-tumbler-load-1.svg');
   expect(clicks).toBeLessThanOrEqual(12);
 });

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { Buffer } from 'node:buffer';
-import { download, goTo, openDemo, setField, text, unzip } from './support/app.ts';
-import { partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
+import { download, goTo, openDemo, setField, unzip } from './support/app.ts';
+import { cutFilms, partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 test('a picture is traced, tuned while it is looked at, placed and cut at its size', async ({ page }) => {
   await openDemo(page, 'demo-mug', 'artwork');
@@ -37,9 +37,8 @@ test('a picture is traced, tuned while it is looked at, placed and cut at its si
   await goTo(page, 'Cut');
   const files = await unzip(await download(page, 'Whole job as ZIP'));
   // What is traced is the ring, not its paper: 160 px are 40 mm, and its hole is 20.
-  const widths = Object.keys(files)
-    .filter((name) => /^cut-.*\.svg$/.test(name))
-    .flatMap((name) => partsOf(text(files[name])))
+  const widths = cutFilms(files)
+    .flatMap(({ svg }) => partsOf(svg))
     .flatMap(({ svg }) => pathsIn(svg).map((d) => ({ svg, d })))
     .flatMap(({ svg, d }) =>
       d

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { download, goTo, openDemo, saved, text, unzip } from './support/app.ts';
-import { partsOf, pathsIn } from './support/rewrap.ts';
+import { download, goTo, openDemo, saved, unzip } from './support/app.ts';
+import { cutFilms, pathsIn } from './support/rewrap.ts';
 
 test('a part that is pressed is dropped, kept, judged and not cut', async ({ page }) => {
   await openDemo(page, 'demo-mug', 'artwork');
@@ -15,8 +15,7 @@ test('a part that is pressed is dropped, kept, judged and not cut', async ({ pag
   const cut = async (): Promise<number> => {
     await goTo(page, 'Cut');
     const files = await unzip(await download(page, 'Whole job as ZIP'));
-    const names = Object.keys(files).filter((name) => /^cut-.*\.svg$/.test(name));
-    const paths = names.flatMap((name) => partsOf(text(files[name])).flatMap(({ svg }) => pathsIn(svg)));
+    const paths = cutFilms(files).flatMap(({ svg }) => pathsIn(svg));
     return paths.join('').split('M').length - 1;
   };
   const before = await cut();

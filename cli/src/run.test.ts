@@ -139,10 +139,9 @@ describe('mivet make', () => {
     const first = await mivet('make', input, '--out', out);
     expect(first.code).toBe(0);
     for (const name of [
-      'cut-1-deep-water.svg',
-      'cut-1-deep-water.dxf',
-      'cut-1-deep-water.hpgl',
-      'cut-1-ensign.svg',
+      'load-1.svg',
+      'load-1.dxf',
+      'load-1.hpgl',
       'template.svg',
       'template.pdf',
       'bench.pdf',

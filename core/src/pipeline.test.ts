@@ -4,7 +4,7 @@ import { PLAIN_SEAM } from './seam/plain-seam.ts';
 import { projectOf } from '../test/findings.ts';
 import { testFonts } from '../test/fonts.ts';
 import { makeBlank, makeJob, textItem, tumbler, wave } from '../test/jobs.ts';
-import { cutFiles } from './io/files/cut-files.ts';
+import { filmFiles } from './io/files/cut-files.ts';
 import type { Project } from './model/project.ts';
 import type { Examined, StageMemo, StageName } from './pipeline.ts';
 import { examineProject, examineStages, STAGE_NAMES } from './pipeline.ts';
@@ -166,14 +166,14 @@ describe('examineStages', () => {
   });
 });
 
-describe('cutFiles', () => {
+describe('filmFiles', () => {
   it('writes one file for each film in each load, in true millimetres, inside the board', () => {
     const job = projectOf(
       makeJob(tumbler(), [wave(9), wave(9, { id: 'w2', film: 'shallows' }), textItem('STROKE', { film: 'ensign' })]),
       'long',
     );
     const { wrap, cut, sheet } = examined(job);
-    const files = cutFiles(job, cut, sheet);
+    const files = filmFiles(job, cut, sheet);
     expect(files.map((f) => f.name)).toEqual(
       sheet.plan.loads.flatMap((load) => load.strips.map((s) => `cut-${load.number}-${s.film}.svg`)),
     );
@@ -195,6 +195,6 @@ describe('cutFiles', () => {
   it('writes nothing for a job without artwork', () => {
     const bare = projectOf(makeJob(tumbler(), []));
     const { cut, sheet } = examined(bare);
-    expect(cutFiles(bare, cut, sheet)).toEqual([]);
+    expect(filmFiles(bare, cut, sheet)).toEqual([]);
   });
 });

@@ -27,35 +27,49 @@ export function runHpgl(text: string): { lines: Line[]; pens: number[] } {
   return { lines, pens };
 }
 
-/** Lines of a DXF as another program reads it, its arcs as many points. */
-export function runDxf(text: string): Line[] {
+/** What is drawn with each pen in turn. */
+export function hpglPens(text: string): { pen: number; lines: Line[] }[] {
+  return text
+    .split(/^(?=SP)/m)
+    .map((part) => ({ pen: Number(/^SP(\d+)/.exec(part)?.[1] ?? 0), lines: runHpgl(part).lines }))
+    .filter(({ pen }) => pen > 0);
+}
+
+/** Layers that a DXF draws on, in order. */
+export const dxfLayers = (text: string): string[] => [
+  ...new Set(new DxfParser().parseSync(text)!.entities.map(({ layer }) => layer)),
+];
+
+/** Lines of a DXF as another program reads it, its arcs as many points; of one layer, or all. */
+export function runDxf(text: string, layer?: string): Line[] {
   const read = new DxfParser().parseSync(text)!;
-  return read.entities.map((entity) => {
-    const { vertices, shape } = entity as unknown as {
-      vertices: { x: number; y: number; bulge?: number }[];
-      shape: boolean;
-    };
-    const all = shape ? [...vertices, vertices[0]!] : vertices;
-    return all.flatMap((v, i): Line => {
-      const next = all[i + 1];
-      if (!next || !v.bulge) return [[v.x, v.y]];
-      // sagitta = bulge · half the chord, to the right of the way for a counter-clockwise arc.
-      const sweep = 4 * Math.atan(v.bulge);
-      const [dx, dy] = [next.x - v.x, next.y - v.y];
-      const radius = Math.hypot(dx, dy) / 2 / Math.sin(sweep / 2);
-      const heading = Math.atan2(dy, dx) - sweep / 2;
-      const [cx, cy] = [v.x - radius * Math.sin(heading), v.y + radius * Math.cos(heading)];
-      return Array.from({ length: 32 }, (_, k): [number, number] => {
-        const a = heading + (sweep * k) / 32;
-        return [cx + radius * Math.sin(a), cy - radius * Math.cos(a)];
+  return read.entities
+    .filter((entity) => layer === undefined || entity.layer === layer)
+    .map((entity) => {
+      const { vertices, shape } = entity as unknown as {
+        vertices: { x: number; y: number; bulge?: number }[];
+        shape: boolean;
+      };
+      const all = shape ? [...vertices, vertices[0]!] : vertices;
+      return all.flatMap((v, i): Line => {
+        const next = all[i + 1];
+        if (!next || !v.bulge) return [[v.x, v.y]];
+        // sagitta = bulge · half the chord, to the right of the way for a counter-clockwise arc.
+        const sweep = 4 * Math.atan(v.bulge);
+        const [dx, dy] = [next.x - v.x, next.y - v.y];
+        const radius = Math.hypot(dx, dy) / 2 / Math.sin(sweep / 2);
+        const heading = Math.atan2(dy, dx) - sweep / 2;
+        const [cx, cy] = [v.x - radius * Math.sin(heading), v.y + radius * Math.cos(heading)];
+        return Array.from({ length: 32 }, (_, k): [number, number] => {
+          const a = heading + (sweep * k) / 32;
+          return [cx + radius * Math.sin(a), cy - radius * Math.cos(a)];
+        });
       });
     });
-  });
 }
 
 /** Lines of an SVG cut file: its paths, y turned up again by the height that it says. */
-export function runSvg(text: string): Line[] {
-  const height = Number(/viewBox="0 0 [\d.]+ ([\d.]+)"/.exec(text)![1]);
+export function runSvg(text: string, height = Number(/viewBox="0 0 [\d.]+ ([\d.]+)"/.exec(text)![1])): Line[] {
   return [...text.matchAll(/<path [^>]*d="([^"]+)"/g)].flatMap(([, data]) =>
     parsePathData(data!).map((path) => {
       const points = flattenPath(path, 0.002);
@@ -66,4 +80,11 @@ export function runSvg(text: string): Line[] {
       return line;
     }),
   );
+}
+
+/** Lines of each film of an SVG cut file, by the id of its group. */
+export function svgFilms(text: string): Record<string, Line[]> {
+  const height = Number(/viewBox="0 0 [\d.]+ ([\d.]+)"/.exec(text)![1]);
+  const groups = [...text.matchAll(/^ {2}<g id="([^"]+)"[\s\S]*?^ {2}<\/g>/gm)];
+  return Object.fromEntries(groups.map(([group, id]) => [id!, runSvg(group, height)]));
 }

@@ -61,13 +61,25 @@ export function arcLengths(data: string): number[] {
 /** `d` of every path in an SVG, with the value of an attribute of the group. */
 export const pathsIn = (svg: string): string[] => [...svg.matchAll(/ d="([^"]+)"/g)].map((m) => m[1]!);
 
+/** What is cut of each film in each load, out of the cut files of a job. */
+export function cutFilms(files: {
+  readonly [name: string]: Uint8Array;
+}): { film: string; load: number; svg: string }[] {
+  return Object.entries(files).flatMap(([name, bytes]) => {
+    const load = /^load-(\d+)\.svg$/.exec(name)?.[1];
+    if (load === undefined) return [];
+    const groups = new TextDecoder().decode(bytes).matchAll(/^ {2}<g id="film-([^"]+)"[\s\S]*?^ {2}<\/g>/gm);
+    return [...groups].map(([svg, film]) => ({ film: film!, load: Number(load), svg }));
+  });
+}
+
 /** A cut file part by part: each with the matrix that leads back to its own template. A file of one part is itself. */
 export function partsOf(svg: string): { part: string; svg: string }[] {
   const groups = [...svg.matchAll(/<g data-part="([^"]*)"[\s\S]*?<\/g>/g)].map(([group, part]) => ({
     part: part!,
     svg: group,
   }));
-  return groups.length > 0 ? groups : [{ part: '', svg }];
+  return groups.length > 0 ? groups : [{ part: / data-part="([^"]*)"/.exec(svg)?.[1] ?? '', svg }];
 }
 
 /** File coordinates → flat template (mm, y up), by the matrix that the cut file states. */

@@ -58,17 +58,16 @@ describe('Proof', () => {
 });
 
 describe('Cut', () => {
-  it('adds up the job and writes one file a film', async () => {
+  it('adds up the job and writes one file a load', async () => {
     const bench = await openWorkbench({ ...tumbler, boardId: 'long' });
     const slip = bench.mount(CutSlip);
     expect(slip.get('h2').text()).toBe('One load');
     expect(slip.text()).toMatch(/8 pieces, 3 films, [\d.]+ m of cutting/);
     await press(slip, 'Write cut files');
     await until(() => savedCount() > 0);
-    const [zip] = (await savedFiles()) as [SavedFile];
-    expect(zip.name).toBe('stroke-seats-tumbler.zip');
-    expect(zip.parts.map((f) => f.name)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg', 'cut-1-ensign.svg']);
-    expect(slip.get('[role=status]').text()).toBe('Written: stroke-seats-tumbler.zip with 3 files');
+    const [load] = (await savedFiles()) as [SavedFile];
+    expect(load.name).toBe('stroke-seats-tumbler-load-1.svg');
+    expect(slip.get('[role=status]').text()).toBe('Written: stroke-seats-tumbler-load-1.svg');
   });
 
   it('has nothing to write without artwork, and says what is too large', async () => {

@@ -24,7 +24,7 @@ export function useFiles(): {
   const said = ref<string | null>(null);
   const mirrored = ref(false);
 
-  async function make(kind: FileKind, withPieces = true): ReturnType<typeof askCore<'files'>> {
+  async function make(kind: FileKind, withPieces = true, only = false): ReturnType<typeof askCore<'files'>> {
     await viewModel.changesMade();
     const { unit, paper, limits, cutting } = settings;
     const options = { ...cutting, mirrored: mirrored.value };
@@ -38,6 +38,7 @@ export function useFiles(): {
       supply: stock.supplyFor(project.doc!),
       options,
       format: cutting.format,
+      singles: only ? 'only' : cutting.singles ? 'too' : 'none',
     });
   }
   async function run(work: () => Promise<string>): Promise<void> {
@@ -64,7 +65,7 @@ export function useFiles(): {
       }),
     save: (kind, only) =>
       run(async () => {
-        const made = await make(kind);
+        const made = await make(kind, true, only !== undefined);
         const files = only ? made.filter((f) => f.name === `${only}.${settings.cutting.format}`) : made;
         if (files.length === 0) return 'There is nothing to cut yet: place some artwork first.';
         if (files.length === 1) saveFile(`${base()}-${files[0]!.name}`, files[0]!.content);

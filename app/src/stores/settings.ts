@@ -6,6 +6,9 @@ import { computed } from 'vue';
 /** In which format cut files are written, and what is cut besides the pieces. */
 export interface Cutting extends CutOptions {
   readonly format: 'svg' | 'dxf' | 'hpgl';
+  readonly bladeOffsetMm: number;
+  /** Whether there is a file for each film of a load as well. */
+  readonly singles: boolean;
 }
 
 /** Rates that jobs are priced by: the user's own currency, minutes, and a markup in per cent. */
@@ -41,7 +44,7 @@ export const useSettings = defineStore('settings', () => {
   /** How cut files are written; replaced whole. */
   const cutting = useLocalStorage<Cutting>(
     'mivet-cutting',
-    { format: 'svg', overcutMm: 0, weedingMm: 0, testMark: false },
+    { format: 'svg', overcutMm: 0, weedingMm: 0, testMark: false, bladeOffsetMm: 0, singles: false },
     { shallow: true, mergeDefaults: true },
   );
   /** Whether plans are made from offcuts first. */

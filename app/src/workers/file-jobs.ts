@@ -1,9 +1,10 @@
-import type { JobFile } from '@mivet/core';
+import type { CutWriter, JobFile } from '@mivet/core';
 import {
   CUT_WRITERS,
-  cutFiles,
   deriveFitPaper,
   describeBlankProblem,
+  filmFiles,
+  loadFiles,
   loadsToSend,
   writeTemplateSvg,
 } from '@mivet/core';
@@ -16,17 +17,21 @@ type FilesInput = CoreJobs['files']['input'];
 
 /** Writes the files of a project that are asked for. */
 export async function files(input: FilesInput, _: Call, last: LastProject): Promise<readonly JobFile[]> {
-  const { project, unit, paper, kind, withPieces, options, format } = input;
+  const { project, unit, paper, kind, withPieces, options, format, singles } = input;
   if (kind === 'fit-pdf') return [await fitPaper(input)];
   const examined = await examinedWell(input, last, unit);
   const { wrap, cut, sheet, steps } = examined;
   const { films, name: title } = project;
-  if (kind === 'cut' && format !== 'dxf') return cutFiles(project, cut, sheet, options, [CUT_WRITERS[format]]);
+  const cutFiles = (writer: CutWriter): JobFile[] => [
+    ...(singles === 'only' ? [] : loadFiles(project, cut, sheet, options, [writer])),
+    ...(singles === 'none' ? [] : filmFiles(project, cut, sheet, options, [writer])),
+  ];
+  if (kind === 'cut' && format !== 'dxf') return cutFiles(CUT_WRITERS[format]);
   if (kind === 'template-svg') return [{ name: 'template.svg', content: writeTemplateSvg(wrap, films, title) }];
   const [papers, fonts] = await Promise.all([import('@mivet/core/papers'), paperFonts()]);
   switch (kind) {
     case 'cut':
-      return cutFiles(project, cut, sheet, options, [papers.writeDxf]);
+      return cutFiles(papers.writeDxf);
     case 'template-dxf':
       return [{ name: 'template.dxf', content: papers.writeTemplateDxf(wrap, films) }];
     case 'template-pdf': {
@@ -40,7 +45,13 @@ export async function files(input: FilesInput, _: Call, last: LastProject): Prom
     case 'bench-pdf':
       return [{ name: 'bench.pdf', content: await papers.writeBenchPdf({ title, steps, paper, ...fonts }) }];
     case 'all':
-      return papers.jobFiles(project, examined, { unit, paper, cut: options, ...fonts });
+      return papers.jobFiles(project, examined, {
+        unit,
+        paper,
+        cut: options,
+        singleFilms: singles !== 'none',
+        ...fonts,
+      });
   }
 }
 

@@ -161,6 +161,8 @@ export interface CoreJobs {
       /** What is cut besides the pieces, and the format of cut files. */
       readonly options: CutOptions & { readonly mirrored: boolean };
       readonly format: 'svg' | 'dxf' | 'hpgl';
+      /** Whether a load is one file, each of its films is one as well, or each film only. */
+      readonly singles: 'none' | 'too' | 'only';
       readonly withPieces: boolean;
     };
     readonly output: readonly JobFile[];

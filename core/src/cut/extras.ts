@@ -24,6 +24,11 @@ export interface CutOptions {
   readonly weedingMm: number;
   /** Whether a small square in a triangle is cut first, in a free corner. */
   readonly testMark: boolean;
+  /**
+   * mm from the axis of a drag knife to its tip, where pen movements are to allow for it; 0 where the cutter does. Left out:
+   * 0.
+   */
+  readonly bladeOffsetMm?: number;
 }
 
 /** The pieces and nothing else. */

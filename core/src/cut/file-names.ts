@@ -10,6 +10,9 @@ export interface NamedStrip {
 /** What is cut of several parts is named by its film alone. */
 export const onlyPart = ({ parts }: Pick<NamedStrip, 'parts'>): string => (parts.length === 1 ? parts[0]!.part : '');
 
+/** Name of the file of a whole load, without its ending. */
+export const loadFileName = (number: number): string => `load-${number}`;
+
 /**
  * Names of the cut files of some loads, strip by strip, without their endings. A film may lie in several strips of one load,
  * and two films may be called the same: each file has a name of its own, so that none is written over another.

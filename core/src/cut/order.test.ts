@@ -40,14 +40,8 @@ describe('cutPieces', () => {
 
   it('writes a matrix that leads from the file back to the template', () => {
     const cut = cutPieces([plate], strip.parts[0]!);
-    const svg = writeCutSvg(
-      cut,
-      STARTING_FILMS[3]!,
-      strip,
-      { number: 1, strips: [strip] },
-      boardById('square'),
-      'Oars & <paddles>',
-    );
+    const cuts = { film: STARTING_FILMS[3]!, strip, pieces: cut };
+    const svg = writeCutSvg([cuts], 1, boardById('square'), 'Oars & <paddles>');
     expect(svg).toContain('width="295mm" height="290mm" viewBox="0 0 295 290"');
     expect(svg).toContain('<title>Oars &amp; &lt;paddles&gt;</title>');
     const [a, b, c, d, e, f] = /data-to-template="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number);

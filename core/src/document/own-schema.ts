@@ -62,6 +62,8 @@ export const ownSettingsSchema = z.object({
       overcutMm: z.number().min(0).max(50),
       weedingMm: z.number().min(0).max(1000),
       testMark: z.boolean(),
+      bladeOffsetMm: z.number().min(0).max(2),
+      singles: z.boolean(),
     })
     .partial()
     .optional(),

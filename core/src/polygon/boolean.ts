@@ -4,6 +4,7 @@ import { boxHeight, boxOfRings, boxWidth } from '../plane/box.ts';
 import { nestRings } from './hole-assignment.ts';
 import { makeKernel } from './kernel.ts';
 import type { Polygon, Ring } from './polygon.ts';
+import { ringsOf } from './polygon.ts';
 
 /** How overlapping outlines of one input count: `nonzero` as fonts mean it, `evenodd` as many drawings mean it. */
 export type FillRuleName = 'nonzero' | 'evenodd';
@@ -18,13 +19,19 @@ export function unionRings(rings: readonly Ring[], fill: FillRuleName = 'nonzero
   return run(ClipType.Union, rings, [], fill);
 }
 
-/** Area of the first rings that is also covered by the second. */
+/**
+ * Area of the first rings that is also covered by the second.
+ *
+ * Both are cleaned first: of rings that cross themselves or lie on each other the kernel now and then drops a corner where
+ * three edges meet within a grid step (6.5 mm² in the made case of the test, once in some ten thousand random pairs).
+ */
 export function intersectRings(
   rings: readonly Ring[],
   clip: readonly Ring[],
   fill: FillRuleName = 'nonzero',
 ): Polygon[] {
-  return run(ClipType.Intersection, rings, clip, fill);
+  const clean = (list: readonly Ring[]): Ring[] => unionRings(list, fill).flatMap(ringsOf);
+  return run(ClipType.Intersection, clean(rings), clean(clip), 'nonzero');
 }
 
 /** Area of the first rings that is not covered by the second. */

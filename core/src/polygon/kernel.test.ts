@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { POLYGON_GRID_PER_MM } from '../numeric/tolerances.ts';
-import { subtractRings, unionRings } from './boolean.ts';
+import { intersectRings, subtractRings, unionRings } from './boolean.ts';
 import type { Polygon, Ring } from './polygon.ts';
-import { polygonArea, ringArea } from './polygon.ts';
+import { polygonArea, ringArea, ringsOf } from './polygon.ts';
 
 const grid = 1 / POLYGON_GRID_PER_MM;
 const nudge = fc.integer({ min: -2, max: 2 }).map((steps) => steps * grid);
@@ -56,5 +56,21 @@ describe('what touches within the grid', () => {
       }),
       { numRuns: 3000 },
     );
+  });
+});
+
+describe('what crosses itself', () => {
+  it('shares as much with another as it loses to it', () => {
+    // A figure whose outline meets another's corner at (0, 20), where three edges run within a grid step of each other.
+    const figure = [
+      [10, 20, 5, 30, 12.5, 7.5, 0, 0, 12.5, 22.5, 0, 20],
+      [7.5, 20, 22.5, 2.5, 0, 0],
+    ].map((ring) => Float64Array.from(ring));
+    const other = [Float64Array.from([15, 0, 0, 20, 5, 30, 10, 15])];
+    const left = area(unionRings(figure)) - area(subtractRings(figure, other));
+    expect(area(intersectRings(figure, other))).toBeCloseTo(left, 2);
+    // Its corner between (0, 20), (8.33, 20) and (7.81, 21.56): half of 8.33 × 1.56 mm.
+    const corner = [Float64Array.from([0, 20, 8.3333, 20, 7.8125, 21.5625])];
+    expect(area(intersectRings(intersectRings(figure, other).flatMap(ringsOf), corner))).toBeCloseTo(6.51, 2);
   });
 });

@@ -5,7 +5,7 @@ import { makeBlank, motifItem, plate, tumbler, wave } from '../../test/jobs.ts';
 import type { Project } from '../model/project.ts';
 import { examineProject, type Examined } from '../pipeline.ts';
 import { writeGuideSvg } from '../io/svg/write-guide.ts';
-import { cutFiles } from '../io/files/cut-files.ts';
+import { loadFiles } from '../io/files/cut-files.ts';
 import { cutStrip } from '../cut/order.ts';
 import { marksCost } from '../load/marks-cost.ts';
 import { NO_STOCK } from '../load/supply.ts';
@@ -97,6 +97,6 @@ describe('the guide of a load', () => {
     expect(guide).toContain(`<rect x="0" y="0" width="${plan.board.lengthMm}" height="${plan.board.widthMm}"`);
     for (const { from, to } of plan.loads[0]!.strips) expect(guide).toContain(`data-from="${from}" data-to="${to}"`);
     expect(guide).not.toMatch(/NaN|undefined/);
-    for (const { content } of cutFiles(onWave, cut, sheet)) expect(String(content)).not.toContain('<rect');
+    for (const { content } of loadFiles(onWave, cut, sheet)) expect(String(content)).not.toContain('<rect');
   });
 });

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { reportErrors } from '../../src/measure/measured.ts';
 import { solveFit } from '../../src/measure/fit-check.ts';
 import { sizeBlank } from '../../src/measure/measured.ts';
-import { cutFiles, CUT_WRITERS } from '../../src/io/files/cut-files.ts';
+import { loadFiles, CUT_WRITERS } from '../../src/io/files/cut-files.ts';
 import { examineProject } from '../../src/pipeline.ts';
 import { readDxfDrawing } from '../../src/io/dxf/art/read.ts';
 import { writeTemplateDxf } from '../../src/io/dxf/write-template.ts';
@@ -105,7 +105,7 @@ function madeOf(draw: Draw, letters: boolean) {
   };
   const examined = examineProject(project, testFonts);
   if (!examined.ok) throw new Error(examined.problem.code);
-  const files = cutFiles(project, examined.cut, examined.sheet, undefined, [
+  const files = loadFiles(project, examined.cut, examined.sheet, undefined, [
     CUT_WRITERS.svg,
     writeDxf,
     CUT_WRITERS.hpgl,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutFiles } from '../../src/io/files/cut-files.ts';
+import { loadFiles } from '../../src/io/files/cut-files.ts';
 import { examineProject } from '../../src/pipeline.ts';
 import type { Project } from '../../src/model/project.ts';
 import { boxOfCoordinates, boxHeight, boxWidth } from '../../src/plane/box.ts';
@@ -17,7 +17,7 @@ function shownAndWritten(project: Project): { shown: number[]; written: number[]
   if (!examined.ok) throw new Error(examined.problem.code);
   const { wrap, cut, sheet } = examined;
   const size = cutSize(wrap.placed, wrap.placed[0]!)!;
-  const [file, ...more] = cutFiles(project, cut, sheet);
+  const [file, ...more] = loadFiles(project, cut, sheet);
   expect(more).toEqual([]);
   const points = runSvg(file!.content as string).flat(2);
   const box = boxOfCoordinates(points);
@@ -31,7 +31,7 @@ const PLACED = { facing: 'front' as const, angleDeg: 0, from: 'middle' as const,
 function linesOf(project: Project): Line[] {
   const examined = examineProject(project, testFonts);
   if (!examined.ok) throw new Error(examined.problem.code);
-  return runSvg(cutFiles(project, examined.cut, examined.sheet)[0]!.content as string);
+  return runSvg(loadFiles(project, examined.cut, examined.sheet)[0]!.content as string);
 }
 
 /** A plate that was laid round a cone, measured as a sector of a ring: mm along the arc half way up, and mm up. */

@@ -14,6 +14,7 @@ const FORMATS = [
   { value: 'dxf', label: 'DXF', title: 'Lines and arcs in millimetres' },
   { value: 'hpgl', label: 'HPGL', title: 'Pen movements, 40 to a millimetre' },
 ] as const;
+const GROUPS = { svg: 'groups', dxf: 'layers', hpgl: 'pens' };
 const change = (what: Partial<typeof settings.cutting>): void => {
   settings.cutting = { ...settings.cutting, ...what };
 };
@@ -28,6 +29,10 @@ const change = (what: Partial<typeof settings.cutting>): void => {
       label="Format of cut files"
       @choose="change({ format: $event })"
     />
+    <p class="quiet small mb-2">One file for each load: its films are {{ GROUPS[settings.cutting.format] }} of it.</p>
+    <CheckBox :checked="settings.cutting.singles" @change="change({ singles: $event })"
+      >A file for each film as well</CheckBox
+    >
     <CheckBox class="mt-2" :checked="settings.cutting.testMark" @change="change({ testMark: $event })"
       >Test cut first, in a free corner</CheckBox
     >
@@ -42,6 +47,23 @@ const change = (what: Partial<typeof settings.cutting>): void => {
       hint="So that the end of an outline comes free; half a millimetre is usual"
       @change="change({ overcutMm: $event })"
     />
+    <template v-if="settings.cutting.format === 'hpgl'">
+      <LengthField
+        label="Blade offset"
+        :mm="settings.cutting.bladeOffsetMm"
+        :unit="settings.unit"
+        :most="2"
+        hint="From the axis of a drag knife to its tip; 0 where the cutter allows for it"
+        @change="change({ bladeOffsetMm: $event })"
+      />
+      <p class="quiet small">
+        {{
+          settings.cutting.bladeOffsetMm > 0
+            ? 'The file swivels the blade at each corner. Set the cutter’s own offset to 0, or it is done twice.'
+            : 'Left to the cutter, which has a setting for it.'
+        }}
+      </p>
+    </template>
     <LengthField
       label="Weeding lines every"
       :mm="settings.cutting.weedingMm"

@@ -31,7 +31,9 @@ describe('how cut files are written', () => {
     await press(slip, 'HPGL');
     await press(slip, 'Write cut files');
     const files = await written();
-    expect(names(files)).toEqual(['cut-1-deep-water.hpgl', 'cut-1-ensign.hpgl', 'cut-1-shallows.hpgl']);
+    expect(names(files)).toEqual(['stroke-seats-tumbler-load-1.hpgl']);
+    // A pen for each of its three films.
+    expect(files[0]!.content.match(/SP[1-9]/g)).toEqual(['SP1', 'SP2', 'SP3']);
     expect(useSettings().cutting.format).toBe('hpgl');
     expect(files[0]!.content).toMatch(/^IN;/);
   });
@@ -39,6 +41,7 @@ describe('how cut files are written', () => {
   it('cuts the test mark where there is room, and says where there is none', async () => {
     const bench = await openWorkbench(tumbler);
     const slip = bench.mount(CutSlip);
+    await tick(slip, 'A file for each film as well');
     expect(slip.text()).not.toContain('No room');
     await tick(slip, 'Test cut first');
     await bench.settled();
@@ -46,7 +49,8 @@ describe('how cut files are written', () => {
     expect(slip.text()).toContain('No room for it on Ensign');
     await press(slip, 'Write cut files');
     const marked = (await written()).filter((f) => f.content.includes('piece-test-mark'));
-    expect(names(marked)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg']);
+    expect(names(marked)).toEqual(['cut-1-deep-water.svg', 'cut-1-shallows.svg', 'load-1.svg']);
+    expect(useSettings().cutting.singles).toBe(true);
   });
 
   it('mirrors this time only', async () => {
@@ -55,7 +59,7 @@ describe('how cut files are written', () => {
     const write = async (slip: typeof first): Promise<string> => {
       catchSaved();
       await press(slip, 'Write cut files');
-      return (await written()).find((f) => f.name === 'cut-1-ensign.svg')!.content;
+      return (await written())[0]!.content;
     };
     const plain = await write(first);
     await tick(first, 'Mirrored');

@@ -1,20 +1,24 @@
-import { slug } from '../../pieces/slug.ts';
+import { slugsOf } from '../../pieces/slug.ts';
 import { DxfWriter, Units } from '@tarikjabiri/dxf';
 import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import { addLayer, addPath, filmLayer } from './path.ts';
 
 /**
- * What is cut of one film in one load as DXF, true millimetres from the load corner, y up, and nothing else.
+ * What is cut in a load, or of one film of it, as DXF, true millimetres from the load corner, y up, and nothing else. Each
+ * film is a layer.
  *
- * @param pieces in board millimetres, in cutting order
- * @param film names the layer
+ * @param strips films with what is cut of them, in board millimetres, in cutting order
  */
-export function writeCutDxf(pieces: readonly CutPiece[], film: Film): string {
+export function writeCutDxf(strips: readonly { readonly film: Film; readonly pieces: readonly CutPiece[] }[]): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   dxf.setVariable('$LASTSAVEDBY', { 1: 'Mivet' });
-  const layer = addLayer(dxf, filmLayer(slug(film.name, 'film')));
-  for (const path of pieces.flatMap((piece) => piece.paths)) addPath(dxf, path, layer);
+  const films = [...new Map(strips.map(({ film }) => [film.id, film])).values()];
+  const layers = new Map(
+    [...slugsOf(films, 'film')].map(([id, called]) => [id, addLayer(dxf, filmLayer(called))] as const),
+  );
+  for (const { film, pieces } of strips)
+    for (const path of pieces.flatMap((piece) => piece.paths)) addPath(dxf, path, layers.get(film.id)!);
   return dxf.stringify();
 }

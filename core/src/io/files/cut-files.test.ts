@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { runDxf, runHpgl, runSvg, type Line } from '../../../test/cut-readers.ts';
+import { dxfLayers, hpglPens, runDxf, runHpgl, runSvg, svgFilms, type Line } from '../../../test/cut-readers.ts';
 import { contextOf, jobOf } from '../../../test/findings.ts';
-import { tumbler, textItem, wave } from '../../../test/jobs.ts';
+import { mug, plate, tumbler, textItem, wave } from '../../../test/jobs.ts';
 import { cutFileNames } from '../../cut/file-names.ts';
-import { cutFiles, CUT_WRITERS } from './cut-files.ts';
+import { CUT_WRITERS, filmFiles, loadFiles } from './cut-files.ts';
 import { cutTime } from '../../cut/cut-time.ts';
 import { PLAIN_CUT } from '../../cut/extras.ts';
 import { planJob } from '../../load/job-sheet.ts';
@@ -32,7 +32,7 @@ describe('cut files in three formats', () => {
   );
   const sheet = planJob(wrap.pieces, job.films, { ...boardById('long'), lengthMm: 3600 });
   const options = { overcutMm: 0.5, weedingMm: 60, testMark: true };
-  const files = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, options, [
+  const files = filmFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, options, [
     CUT_WRITERS.svg,
     writeDxf,
     CUT_WRITERS.hpgl,
@@ -94,9 +94,57 @@ describe('cut files in three formats', () => {
       expect(x >= 3 && x <= 3597 && y >= 3 && y <= 327).toBe(true);
   });
 
+  it('are one for a whole load, each film a group, a layer and a pen of it, where its own file has it', () => {
+    const three = jobOf(
+      tumbler(),
+      wave(5),
+      textItem('COX', { film: 'ensign', size: { by: 'cap', mm: 9 } }),
+      textItem('BOW', { id: 'bow', film: 'shallows', size: { by: 'cap', mm: 9 } }),
+    );
+    const { job: doc, wrap: laid } = contextOf(three);
+    const planned = planJob(laid.pieces, doc.films, { ...boardById('long'), lengthMm: 3600 });
+    const writers = [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl];
+    const project = { ...doc, name: 'Cup' };
+    const load = loadFiles(project, laid.pieces, planned, options, writers);
+    const single = filmFiles(project, laid.pieces, planned, options, writers);
+    expect(load.map((f) => f.name)).toEqual(['load-1.svg', 'load-1.dxf', 'load-1.hpgl']);
+    const [svg, dxf, hpgl] = load.map((f) => f.content as string) as [string, string, string];
+    const groups = svgFilms(svg);
+    const pens = hpglPens(hpgl);
+    expect(Object.keys(groups)).toEqual(['film-deep-water', 'film-ensign', 'film-shallows']);
+    expect(dxfLayers(dxf)).toEqual(['film-deep-water', 'film-ensign', 'film-shallows']);
+    expect(pens.map(({ pen }) => pen)).toEqual([1, 2, 3]);
+    for (const [i, film] of ['deep-water', 'ensign', 'shallows'].entries()) {
+      const own = runSvg(single.find((f) => f.name === `cut-1-${film}.svg`)!.content as string);
+      // The same numbers as in the file of the film alone, in the frame of the board.
+      expect(groups[`film-${film}`]).toEqual(own);
+      const lines = runDxf(dxf, `film-${film}`);
+      expect([lines.length, pens[i]!.lines.length]).toEqual([own.length, own.length]);
+      for (const other of [lines, pens[i]!.lines])
+        expect(Math.max(farthest(own, other), farthest(other, own))).toBeLessThan(0.03);
+      // Side by side along the board: each within its strip.
+      const { from, to } = planned.plan.loads[0]!.strips[i]!;
+      const xs = own.flat().map(([x]) => x);
+      expect(Math.min(...xs) > from && Math.max(...xs) < to).toBe(true);
+    }
+  });
+
+  it('swivel a drag knife at corners where pen movements are to allow for its offset', () => {
+    // A square of 20 mm: round each corner the holder goes a quarter circle of 0.4 mm, so its box is 0.8 mm wider.
+    const { job: doc, wrap: laid } = contextOf(jobOf(mug({ handleWidthMm: 0 }), plate('one', 20, 20, { running: 'rigid' }))); // prettier-ignore
+    const planned = planJob(laid.pieces, doc.films, boardById('square'));
+    const wide = (bladeOffsetMm: number): number[] => {
+      const written = loadFiles({ ...doc, name: 'Tag' }, laid.pieces, planned, { ...PLAIN_CUT, bladeOffsetMm }, [CUT_WRITERS.hpgl]); // prettier-ignore
+      const points = runHpgl(written[0]!.content as string).lines.flat();
+      return [0, 1].map((axis) => Math.max(...points.map((p) => p[axis]!)) - Math.min(...points.map((p) => p[axis]!)));
+    };
+    for (const mm of wide(0)) expect(mm).toBeCloseTo(20, 1);
+    for (const mm of wide(0.4)) expect(mm).toBeCloseTo(20.8, 1);
+  });
+
   it('lead back to the template mirrored as well, and are mirrored', () => {
-    const plain = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet)[0]!.content as string;
-    const turned = cutFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, { ...PLAIN_CUT, mirrored: true })[0]!.content as string; // prettier-ignore
+    const plain = filmFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet)[0]!.content as string;
+    const turned = filmFiles({ ...job, name: 'Cup' }, wrap.pieces, sheet, { ...PLAIN_CUT, mirrored: true })[0]!.content as string; // prettier-ignore
     const template = (svg: string): Line[] => {
       const [a, b, c, d, e, f] = /data-to-template="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number) as [number, number, number, number, number, number]; // prettier-ignore
       const height = Number(/viewBox="0 0 [\d.]+ ([\d.]+)"/.exec(svg)![1]);

@@ -5,7 +5,7 @@ import type { CuttablePiece } from '../../pieces/cuttable.ts';
 import type { JobSheet } from '../../load/job-sheet.ts';
 import { cutStrip } from '../../cut/order.ts';
 import type { CutWriter } from './cut-files.ts';
-import { CUT_WRITERS, cutFiles } from './cut-files.ts';
+import { CUT_WRITERS, filmFiles, loadFiles } from './cut-files.ts';
 import { writeCutDxf } from '../dxf/write-cut.ts';
 import type { Project } from '../../model/project.ts';
 import { describeFinding } from '../../proof/words.ts';
@@ -26,13 +26,15 @@ export interface JobFileOptions {
   readonly boldFont: Uint8Array;
   /** What is cut besides the pieces. */
   readonly cut?: CutOptions & { readonly mirrored?: boolean };
+  /** Whether there is a file for each film of a load as well. */
+  readonly singleFilms?: boolean;
 }
 
 /** Cut lines as DXF. */
-export const writeDxf: CutWriter = ({ pieces, film }, name) => ({
-  name: `${name}.dxf`,
-  content: writeCutDxf(pieces, film),
-});
+export const writeDxf: CutWriter = (strips, _, name) => ({ name: `${name}.dxf`, content: writeCutDxf(strips) });
+
+/** Every format that cut lines are written in. */
+const ALL_FORMATS: readonly CutWriter[] = [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl];
 
 /** A guide for each load, with the board's outline, which no cut file carries. */
 const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: JobSheet, units: Units): JobFile[] =>
@@ -48,7 +50,7 @@ const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: J
     ),
   }));
 
-/** Every file of a job: cut files, a guide for each load, template (SVG, DXF and PDF), bench sheet, proof sheet and report. */
+/** Every file of a job: a cut file for each load, a guide for each load, template (SVG, DXF and PDF), bench sheet, proof sheet and report. */
 export async function jobFiles(
   project: Project,
   examined: Extract<Examined, { ok: true }>,
@@ -72,7 +74,8 @@ export async function jobFiles(
     })),
   };
   return [
-    ...cutFiles(project, cut, sheet, options.cut ?? PLAIN_CUT, [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl]),
+    ...loadFiles(project, cut, sheet, options.cut ?? PLAIN_CUT, ALL_FORMATS),
+    ...(options.singleFilms ? filmFiles(project, cut, sheet, options.cut ?? PLAIN_CUT, ALL_FORMATS) : []),
     ...guideFiles(project, cut, sheet, options.unit),
     { name: 'template.svg', content: writeTemplateSvg(wrap, films, title) },
     { name: 'template.dxf', content: writeTemplateDxf(wrap, films) },

@@ -20,7 +20,7 @@ describe('readHpgl', () => {
 
   it('reads back what is written, to half a plotter unit', () => {
     const ring = [3.01, 3.02, 40.5, 3.33, 40.77, 20.01];
-    const [back] = strokes(writeCutHpgl([{ pieceId: 'a', paths: [pathFromRing(ring)] }], 1));
+    const [back] = strokes(writeCutHpgl([{ pen: 1, pieces: [{ pieceId: 'a', paths: [pathFromRing(ring)] }] }]));
     expect(back).toHaveLength(8);
     ring.forEach((v, i) => expect(Math.abs(back![i]! - v)).toBeLessThanOrEqual(0.0125 + 1e-9));
   });

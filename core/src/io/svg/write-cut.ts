@@ -1,34 +1,53 @@
-import { slug } from '../../pieces/slug.ts';
+import { slugsOf } from '../../pieces/slug.ts';
 import type { Film } from '../../model/film.ts';
 import type { CutPiece } from '../../cut/order.ts';
 import type { Board } from '../../model/board.ts';
-import type { Load, Strip } from '../../load/load.ts';
+import type { Strip } from '../../load/load.ts';
 import type { PartOnBoard } from '../../model/laid.ts';
 import { pathData, writeNumber, xmlText } from './path-data.ts';
 
+/** A strip of film with what is cut of it. */
+export interface StripCuts {
+  readonly film: Film;
+  readonly strip: Strip;
+  /** In board millimetres, in cutting order. */
+  readonly pieces: readonly CutPiece[];
+}
+
 /**
- * A cut file: the cut lines of one film in one load, in true millimetres on the board, and nothing else.
+ * A cut file: the cut lines of a load, or of one film of it, in true millimetres on the board, and nothing else. Each film is
+ * a group.
  *
  * The group of each part carries `data-to-template`, the matrix from file coordinates back to the flat template (mm, y up),
  * so that a written file can be checked against the blank that it was made for.
  *
- * @param pieces in board millimetres, in cutting order
- * @param film what is cut
- * @param strip where the film lies
- * @param load which load it belongs to
+ * @param strips in the order in which they are cut
+ * @param load number of the load
  * @param board what the cutter takes
  * @param title shown by viewers
  */
-export function writeCutSvg(
-  pieces: readonly CutPiece[],
-  film: Film,
-  strip: Strip,
-  load: Load,
-  board: Board,
-  title: string,
-): string {
-  const width = board.lengthMm;
-  const height = board.widthMm;
+export function writeCutSvg(strips: readonly StripCuts[], load: number, board: Board, title: string): string {
+  const width = writeNumber(board.lengthMm);
+  const height = writeNumber(board.widthMm);
+  const told = strips.map(
+    ({ film, strip }) => `${film.name} from ${strip.from} to ${strip.to} mm along the board, ${strip.across} mm across`,
+  );
+  const ids = slugsOf(
+    strips.map(({ film }, i) => ({ id: String(i), name: film.name })),
+    'film',
+  );
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
+    `  <title>${xmlText(title)}</title>`,
+    `  <desc>${xmlText(`Units: millimetres. Load ${load}, ${told.join('; ')}.`)}</desc>`,
+    ...strips.flatMap((cuts, i) => filmGroup(cuts, ids.get(String(i))!, load, board.widthMm)),
+    '</svg>',
+    '',
+  ].join('\n');
+}
+
+function filmGroup({ film, strip, pieces }: StripCuts, id: string, load: number, height: number): string[] {
   const line = ({ pieceId, paths }: CutPiece): string =>
     `    <path id="${xmlText(`piece-${pieceId}`)}" d="${paths.map((p) => pathData(p, height)).join('')}"/>`;
   const back = (laid: PartOnBoard): string =>
@@ -36,6 +55,8 @@ export function writeCutSvg(
       .map((n) => writeNumber(n, 6))
       .join(' ')}"`;
   const single = strip.parts.length === 1;
+  const onlyPart = (laid: PartOnBoard): string =>
+    `${laid.part ? ` data-part="${xmlText(laid.part)}"` : ''} ${back(laid)}`;
   // In the order in which they are cut; what is of one part is a group that leads back to its own template.
   const groups = single
     ? pieces.map(line)
@@ -45,17 +66,11 @@ export function writeCutSvg(
         return laid ? `    <g data-part="${xmlText(part ?? '')}" ${back(laid)}>\n${inner}\n    </g>` : inner;
       });
   return [
-    '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${writeNumber(width)}mm" height="${writeNumber(height)}mm" viewBox="0 0 ${writeNumber(width)} ${writeNumber(height)}">`,
-    `  <title>${xmlText(title)}</title>`,
-    `  <desc>${xmlText(`Units: millimetres. Load ${load.number}, ${film.name} from ${strip.from} to ${strip.to} mm along the board, ${strip.across} mm across.`)}</desc>`,
-    `  <g id="${xmlText(`film-${slug(film.name, 'film')}`)}" data-film="${xmlText(film.name)}" data-load="${load.number}"${single ? ` ${back(strip.parts[0]!)}` : ''} fill="none" stroke="${film.colour}" stroke-width="0.1">`,
+    `  <g id="${xmlText(`film-${id}`)}" data-film="${xmlText(film.name)}" data-load="${load}"${single ? onlyPart(strip.parts[0]!) : ''} fill="none" stroke="${film.colour}" stroke-width="0.1">`,
     `    <title>${xmlText(film.name)}</title>`,
     ...groups,
     '  </g>',
-    '</svg>',
-    '',
-  ].join('\n');
+  ];
 }
 
 /** Pieces one after the other that are of the same part. */
