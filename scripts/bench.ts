@@ -4,6 +4,7 @@ import process from 'node:process';
 import { benchFuse } from '../core/src/polygon/boolean.bench.ts';
 import { benchTrace } from '../core/src/artwork/trace/trace.bench.ts';
 import { benchProof } from '../core/src/proof/proof.bench.ts';
+import { benchTogether } from '../core/src/load/together.bench.ts';
 import { benchNest } from '../core/src/nest/nest.bench.ts';
 import { benchCone } from '../core/src/surface/cone.bench.ts';
 import { benchPhoto } from '../core/src/measure/photo/photo.bench.ts';
@@ -19,7 +20,17 @@ process.stdout.write(
   `Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}\n\n`,
 );
 row('work', 'target', 'measured here');
-for (const bench of [benchCone, benchProfile, benchPieces, benchFuse, benchProof, benchPhoto, benchTrace, benchNest])
+for (const bench of [
+  benchCone,
+  benchProfile,
+  benchPieces,
+  benchFuse,
+  benchProof,
+  benchPhoto,
+  benchTrace,
+  benchNest,
+  benchTogether,
+])
   bench(row);
 await benchApp(row);
 for (const work of ['10,000 log rows']) row(work, '', 'not built yet');

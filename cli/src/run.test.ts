@@ -28,6 +28,8 @@ const project = (items: Project['items'] = [wave(9)]): Project => ({
   items,
 });
 
+const LOW = { facing: 'front' as const, angleDeg: 0, from: 'base' as const, mm: 30, turnDeg: 0 };
+
 describe('units and paper', () => {
   it('are those that are asked for, in words and prints, and nothing else is taken', async () => {
     const path = save(project());
@@ -155,6 +157,60 @@ describe('mivet make', () => {
     expect(again.code).toBe(2);
     expect(again.err).toMatch(/exists already/);
     expect(readFileSync(join(out, 'report.json'), 'utf8')).toBe(before);
+  });
+});
+
+describe('mivet make --together', () => {
+  const named = (id: string, name: string, ...items: Project['items']): Project => ({ ...project(items), id, name });
+
+  it('cuts several projects on common boards, and reports loads, strips and whose every part is', async () => {
+    const [cups, lids] = [
+      named('a', 'Cups', textItem('COX', { film: 'ensign' })),
+      named(
+        'b',
+        'Lids',
+        textItem('BOW', { film: 'ensign' }),
+        textItem('TWO', { id: 'two', film: 'reed', placement: LOW }),
+      ),
+    ];
+    const out = join(folder, 'set');
+    const { code, err } = await mivet('make', save(cups), save(lids), '--together', '--out', out);
+    expect([code, err]).toEqual([0, '']);
+    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as {
+      loads: { load: number; strips: { film: string; from: number; to: number; parts: { project: string }[] }[] }[];
+      projects: { project: string; pieces: number; films: { film: string; areaMm2: number }[] }[];
+    };
+    expect(
+      report.loads.map(({ strips }) => strips.map(({ film, parts }) => [film, parts.map((p) => p.project).sort()])),
+    ).toEqual([
+      [
+        ['Ensign', ['Cups', 'Lids']],
+        ['Reed', ['Lids']],
+      ],
+    ]);
+    const [one, other] = report.loads[0]!.strips;
+    expect(other!.from).toBe(one!.to + 6);
+    expect(report.projects.map(({ project: of, pieces }) => [of, pieces])).toEqual([
+      ['Cups', 3],
+      ['Lids', 6],
+    ]);
+    // One file for the one trip, in the board's frame, nine letters of two films.
+    const svg = readFileSync(join(out, 'load-1.svg'), 'utf8');
+    expect(svg.match(/<path /g)).toHaveLength(9);
+    expect([...svg.matchAll(/<g id="(film-[^"]+)"/g)].map(([, id]) => id)).toEqual(['film-ensign', 'film-reed']);
+    for (const name of ['cups/template.pdf', 'lids/bench.pdf', 'guide-1.svg', 'load-1.dxf', 'load-1.hpgl'])
+      expect(existsSync(join(out, name)), name).toBe(true);
+  });
+
+  it('says what is wrong with what it is given, and writes nothing then', async () => {
+    const one = save(named('a', 'Cups', wave(9)));
+    const out = join(folder, 'none');
+    expect((await mivet('make', one, one, '--together', '--out', out)).err).toMatch(/named twice/);
+    expect((await mivet('make', one, save(named('b', 'Lids')), '--out', out)).err).toMatch(/--together/);
+    const bare = named('c', 'Unread');
+    const unread = save({ ...bare, blank: { ...bare.blank, readings: {} } });
+    expect(await mivet('make', one, unread, '--together', '--out', out)).toMatchObject({ code: 2, err: expect.stringContaining('Unread: ') }); // prettier-ignore
+    expect(existsSync(out)).toBe(false);
   });
 });
 

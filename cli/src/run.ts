@@ -11,6 +11,8 @@ const USAGE = `usage:
   mivet proof   <project.json> [--units U]   findings as JSON
   mivet make    <project.json> --out DIR [--units U] [--paper a4|letter]
                                              cut files, template, bench sheet, report
+  mivet make    <a.json> <b.json> … --together --out DIR
+                                             the same, cut on common boards
   mivet check   <file>                       what is wrong with a project, blank or backup
 U: mm (as it is without), in or in-decimal, for words and prints
 exit: 0 fine, 1 findings that will fail, 2 bad input

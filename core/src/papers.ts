@@ -6,3 +6,5 @@ export { writeProofPdf } from './io/pdf/proof-sheet.ts';
 export { writeTemplatePdf } from './io/pdf/template.ts';
 export type { JobFileOptions } from './io/files/job-files.ts';
 export { jobFiles, writeDxf } from './io/files/job-files.ts';
+export type { TogetherFileOptions } from './io/files/together-files.ts';
+export { togetherFiles } from './io/files/together-files.ts';

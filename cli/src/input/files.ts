@@ -24,6 +24,12 @@ export function loadProject(path: string | undefined): Project {
   return document;
 }
 
+/** Whether a switch stands among the arguments, and the arguments without it. */
+export const takeFlag = (args: readonly string[], name: string): { given: boolean; rest: string[] } => ({
+  given: args.includes(name),
+  rest: args.filter((arg) => arg !== name),
+});
+
 /**
  * Value of an option, and the arguments without it.
  *

@@ -119,16 +119,24 @@ export const stockCutterSchema = z.object({
   notes,
 }) satisfies z.ZodType<StockCutter>;
 
+/** Projects that are cut together at most. */
+export const MOST_TOGETHER = 60;
+
 const bookedThing = z.discriminatedUnion('kind', [stockFilmSchema, offcutSchema, stockTapeSchema, stockCutterSchema]);
+const usedFilms = z
+  .array(z.object({ film: filmSchema, areaMm2: z.number().min(-1e9).max(1e9), cost: z.number().nullable() }))
+  .max(100);
 const bookingSchema = z.object({
   kind: z.literal('booking'),
   id,
   at: stamp,
   projectId: id,
   title: short,
-  used: z
-    .array(z.object({ film: filmSchema, areaMm2: z.number().min(-1e9).max(1e9), cost: z.number().nullable() }))
-    .max(100),
+  used: usedFilms,
+  shares: z
+    .array(z.object({ projectId: id, title: short, cutMm: z.number().min(0).max(1e9), used: usedFilms }))
+    .max(MOST_TOGETHER)
+    .optional(),
   loads: z.number().int().min(0).max(100_000),
   cutMm: z.number().min(0).max(1e9),
   blanks: z

@@ -1,5 +1,5 @@
 import type { Film } from '../model/film.ts';
-import type { BookedThing, Booking, CountedBlank, StockThing } from '../model/stock.ts';
+import type { BookedShare, BookedThing, Booking, CountedBlank, StockThing } from '../model/stock.ts';
 import { EPSILON_MM } from '../numeric/tolerances.ts';
 import type { LoadPlan } from './load.ts';
 import { pricePerMm2 } from './supply.ts';
@@ -39,6 +39,8 @@ export interface ToBook {
   readonly tape?: { readonly id: string; readonly lengthMm: number } | null;
   /** Blanks that it is made on, by the id that they have on the shelf. */
   readonly blanks?: readonly { readonly id: string; readonly count: number }[];
+  /** Who has what of it, where several projects are cut together. */
+  readonly shares?: readonly BookedShare[];
   /** ISO. */
   readonly at: string;
   readonly newId: () => string;
@@ -126,6 +128,7 @@ export function bookPlan(
       const made = what.films.find(({ id }) => id === film);
       return made ? [{ film: made, areaMm2, cost }] : [];
     }),
+    ...(what.shares ? { shares: what.shares } : {}),
     loads: what.plan.loads.length,
     cutMm: what.cutMm,
     ...(blanks.length > 0 ? { blanks } : {}),

@@ -80,18 +80,50 @@ export function planLoads(
   supply: Supply = NO_STOCK,
   kept: readonly KeptFilm[] = [],
 ): LoadPlan {
-  const done = filmsOf(blocks).map((own) => {
-    const known = keptFor(own, board, supply, kept);
-    if (known) return { own, lots: known.lots, left: [] };
+  return arrange(laidFilms(blocks, board, supply, kept), board);
+}
+
+/** A film with how it is laid. */
+type LaidFilm = { readonly own: readonly FilmBlock[] } & LotStep;
+
+/**
+ * Every film laid by itself; where that takes more loads than their length asks for, each film begins on what the one before
+ * left of its last board, if that takes fewer.
+ */
+function laidFilms(
+  blocks: readonly FilmBlock[],
+  board: Board,
+  supply: Supply,
+  kept: readonly KeptFilm[],
+): readonly LaidFilm[] {
+  const films = filmsOf(blocks).map((own) => ({ own, known: keptFor(own, board, supply, kept) }));
+  const lay = (own: readonly FilmBlock[], rest: number): LotStep => {
     let best: LotStep = { lots: [], left: own };
     const options = { gapMm: board.gapMm, searches: searchesFor(own.length) };
-    for (const step of lotsOfFilm(own, roomFor(own, board, supply), options)) {
+    for (const step of lotsOfFilm(own, { ...roomFor(own, board, supply), rest }, options)) {
       best = step ?? best;
       if (step && own.length >= MANY_PARTS) break;
     }
-    return { own, ...best };
-  });
-  return arrange(done, board);
+    return best;
+  };
+  const apart = films.map(({ own, known }): LaidFilm => ({
+    own,
+    ...(known ? { lots: known.lots, left: [] } : lay(own, 0)),
+  }));
+  const loads = arrange(apart, board).loads.length;
+  const room = board.lengthMm - 2 * board.marginMm;
+  const lengths = (list: readonly LaidFilm[]): number[] => list.flatMap(({ lots }) => lots.map((lot) => lot.along));
+  const asked = lengths(apart).reduce((sum, mm) => sum + mm + board.gapMm, 0) / (room + board.gapMm);
+  if (board.alone || loads <= Math.ceil(asked - EPSILON)) return apart;
+  const filled: LaidFilm[] = [];
+  for (const [i, { own, known }] of films.entries()) {
+    const used = sharedOut(lengths(filled), board).map((load) =>
+      load.reduce((sum, at) => sum + lengths(filled)[at]! + board.gapMm, 0),
+    );
+    const rest = Math.floor(Math.max(0, ...used.map((mm) => room - mm)));
+    filled.push(known || own.length === 1 ? apart[i]! : { own, ...lay(own, rest) });
+  }
+  return arrange(filled, board).loads.length < loads ? filled : apart;
 }
 
 /**

@@ -17,6 +17,8 @@ export interface Room {
   /** mm that a strip cut to size may be. */
   readonly along: number;
   readonly across: number;
+  /** mm that are left along a board that is begun, to be filled first; left out, none is. */
+  readonly rest?: number;
   /** The smallest first. */
   readonly offcuts: readonly Offcut[];
 }
@@ -79,7 +81,9 @@ export function* lotsOfFilm(
   const some = offcuts.slice(-MOST_OFFCUTS);
   const at = BLADE_MARGIN_MM;
   const load: NestSheet = { id: 'load', acrossMm: room.across - 2 * at, alongMm: room.along - 2 * at };
-  const sheets = [...some.map((o) => ({ ...sheetOf(o), free: true })), load];
+  const rest = (room.rest ?? 0) - 2 * at;
+  const begun: NestSheet[] = rest > 0 ? [{ id: 'begun', acrossMm: load.acrossMm, alongMm: rest }] : [];
+  const sheets = [...some.map((o) => ({ ...sheetOf(o), free: true })), ...begun, load];
   const stay = fixedOn(like, blocks, some);
   for (const plan of nest(partsOf(blocks), sheets, {
     gapMm,

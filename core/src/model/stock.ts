@@ -88,6 +88,15 @@ export interface CountedBlank {
 /** A thing on the shelf that a booking changes. */
 export type BookedThing = StockFilm | Offcut | StockTape | StockCutter;
 
+/** What one of several projects that were cut together had of it. */
+export interface BookedShare {
+  readonly projectId: string;
+  readonly title: string;
+  readonly cutMm: number;
+  /** Film by film, mm² by its share of the pieces, and what that cost. */
+  readonly used: readonly { readonly film: Film; readonly areaMm2: number; readonly cost: number | null }[];
+}
+
 /** What was taken off the stock for a job, and what was born; it can be put back. */
 export interface Booking {
   readonly kind: 'booking';
@@ -98,6 +107,8 @@ export interface Booking {
   readonly title: string;
   /** Film by film, mm² that were taken for good, and what that cost. */
   readonly used: readonly { readonly film: Film; readonly areaMm2: number; readonly cost: number | null }[];
+  /** Who had what of it, where several projects were cut together; left out for one. */
+  readonly shares?: readonly BookedShare[] | undefined;
   readonly loads: number;
   readonly cutMm: number;
   /** Blanks that were counted off the shelf; left out where none was. */

@@ -34,10 +34,15 @@ export interface JobFileOptions {
 export const writeDxf: CutWriter = (strips, _, name) => ({ name: `${name}.dxf`, content: writeCutDxf(strips) });
 
 /** Every format that cut lines are written in. */
-const ALL_FORMATS: readonly CutWriter[] = [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl];
+export const ALL_FORMATS: readonly CutWriter[] = [CUT_WRITERS.svg, writeDxf, CUT_WRITERS.hpgl];
 
 /** A guide for each load, with the board's outline, which no cut file carries. */
-const guideFiles = (project: Project, cut: readonly CuttablePiece[], { plan }: JobSheet, units: Units): JobFile[] =>
+export const guideFiles = (
+  project: Pick<Project, 'name' | 'films'>,
+  cut: readonly CuttablePiece[],
+  { plan }: JobSheet,
+  units: Units,
+): JobFile[] =>
   plan.loads.map((load) => ({
     name: `guide-${load.number}.svg`,
     content: writeGuideSvg(
