@@ -18,6 +18,7 @@ const VIEWS = [
   '/shelf',
   '/stock',
   '/my-way',
+  '/together?projects=demo-mug,demo-lane',
   '/project/demo-heron/cut',
   '/project/demo-cup/measure',
   '/project/demo-cup/flat',

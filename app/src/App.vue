@@ -27,7 +27,7 @@ useDroppedFile();
     <div class="frame">
       <AppHeader />
       <NoticeBar />
-      <main id="main" tabindex="-1" :class="{ inside: route.name === 'project' }">
+      <main id="main" tabindex="-1" :class="{ inside: route.name === 'project' || route.name === 'together' }">
         <RouterView />
       </main>
     </div>

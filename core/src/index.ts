@@ -210,6 +210,7 @@ export type { Reading, ReadingTake, ReadingTool } from './model/reading.ts';
 export type { AtSeam, Seam } from './model/seam.ts';
 export type { Stack } from './model/stack.ts';
 export type {
+  BookedShare,
   Booking,
   CountedBlank,
   Offcut,

@@ -31,7 +31,7 @@ export function useBooking(): {
   const last = computed(
     () =>
       stock.things
-        .filter((t): t is Booking => t.kind === 'booking' && t.projectId === project.doc?.id)
+        .filter((t): t is Booking => t.kind === 'booking' && isOf(t, project.doc?.id))
         .sort((a, b) => b.at.localeCompare(a.at))[0] ?? null,
   );
   const known = computed(() =>
@@ -55,7 +55,7 @@ export function useBooking(): {
     blanks,
     known,
     last,
-    lastWords: computed(() => (last.value ? bookedWords(last.value) : '')),
+    lastWords: computed(() => (last.value ? bookedWords(last.value, project.doc!.id) : '')),
     busy,
     said,
     book: () =>
@@ -77,9 +77,20 @@ export function useBooking(): {
   };
 }
 
-/** When something was booked and what that did, in words. */
-function bookedWords({ at, before, after, blanks = [] }: Booking): string {
+/** Whether a booking is a project's own, or one that it has a share of. */
+const isOf = ({ projectId, shares = [] }: Booking, id: string | undefined): boolean =>
+  projectId === id || shares.some((share) => share.projectId === id);
+
+/** When something was booked and what that did, in words; of what was cut together, the share of one project. */
+function bookedWords({ at, before, after, blanks = [], shares = [] }: Booking, projectId: string): string {
   const when = new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }); // prettier-ignore
+  const own = shares.find((share) => share.projectId === projectId);
+  if (own) {
+    const others = shares.filter((share) => share !== own).map(({ title }) => title);
+    const cost = own.used.reduce((sum, one) => sum + (one.cost ?? 0), 0);
+    const alone = others.length === 0 ? '' : ` together with ${new Intl.ListFormat('en-GB').format(others)}`;
+    return `Booked ${when}${alone}: the film of all is off the shelf${cost > 0 ? `; its own share of it cost ${cost.toFixed(2)}` : ''}.`;
+  }
   const known = new Set(before.map(({ id }) => id));
   const born = after.filter((t) => t.kind === 'offcut' && !known.has(t.id)).length;
   const cups = blanks.reduce((sum, { count }) => sum + count, 0);

@@ -14,6 +14,12 @@ export const router = createRouter({
       meta: { title: 'Glossary' },
     },
     { path: '/about', name: 'about', component: () => import('../views/AboutView.vue'), meta: { title: 'About' } },
+    {
+      path: '/together',
+      name: 'together',
+      component: () => import('../views/TogetherView.vue'),
+      meta: { title: 'Cut together' },
+    },
     { path: '/my-way', name: 'my-way', component: () => import('../views/MyWayView.vue'), meta: { title: 'My way' } },
     {
       path: `/project/:id/:stop(${STOPS.join('|')})`,

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, watch } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
-import SlipFrame from '../components/shell/SlipFrame.vue';
 import StopStrip from '../components/shell/StopStrip.vue';
+import WorkFrame from '../components/shell/WorkFrame.vue';
 import GuideNote from '../components/help/GuideNote.vue';
 import ProjectFailure from '../components/shell/ProjectFailure.vue';
 import TwinStage from '../components/stage/TwinStage.vue';
@@ -68,8 +68,8 @@ onBeforeRouteLeave(async () => {
   </div>
   <div v-else-if="project.doc" class="project">
     <StopStrip :current="stop" />
-    <div class="work">
-      <div class="main">
+    <WorkFrame :stop="stop">
+      <template #work>
         <NameGrid
           v-if="names && viewModel.good"
           :view-model="viewModel.good"
@@ -88,13 +88,11 @@ onBeforeRouteLeave(async () => {
         />
         <CutStage v-else-if="stop === 'cut'" />
         <BenchStage v-else />
-      </div>
-      <SlipFrame :stop="stop">
-        <ProjectFailure />
-        <GuideNote :stop="stop" />
-        <component :is="SLIPS[stop]" :key="stop" />
-      </SlipFrame>
-    </div>
+      </template>
+      <ProjectFailure />
+      <GuideNote :stop="stop" />
+      <component :is="SLIPS[stop]" :key="stop" />
+    </WorkFrame>
   </div>
 </template>
 
@@ -104,35 +102,9 @@ onBeforeRouteLeave(async () => {
   display: flex;
   flex-direction: column;
 }
-.work {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
-}
-.main {
-  min-width: 0;
-  min-height: 0;
-}
 .gone {
   max-width: 34rem;
   margin: 4rem auto;
   padding: 0 1.5rem;
-}
-/* On a phone the work has the screen, and the slip comes up over its foot; what lies under it scrolls out. */
-@media (max-width: 767.98px) {
-  .work {
-    display: flex;
-    flex-direction: column;
-  }
-  .main {
-    flex: 1;
-    overflow: auto;
-  }
-  .work:has(> .sheet-bar[aria-expanded='true']) .main::after {
-    content: '';
-    display: block;
-    height: calc(56dvh - 52px);
-  }
 }
 </style>

@@ -88,6 +88,9 @@ async function duplicate(project: Project): Promise<void> {
         placeholder="Find a project"
         aria-label="Find a project"
       />
+      <RouterLink v-if="library.projects.length > 1" class="btn btn-outline-primary" :to="{ name: 'together' }"
+        >Cut together</RouterLink
+      >
       <BButton
         v-if="library.projects.length > 0"
         variant="primary"

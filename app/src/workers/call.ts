@@ -1,10 +1,10 @@
 import type { ShapeViewModel } from '@mivet/core';
-import type { CloserPart } from './protocol.ts';
+import type { CloserPart, TogetherPart } from './protocol.ts';
 
 /** A running job: whether it has been cancelled, and a way to send part of its answer early. */
 export interface Call {
   readonly givenUp: () => boolean;
-  readonly part: (part: ShapeViewModel | CloserPart) => void;
+  readonly part: (part: ShapeViewModel | CloserPart | TogetherPart) => void;
 }
 
 /** Thrown by a job that has been cancelled. */

@@ -1,5 +1,5 @@
 import { toRaw } from 'vue';
-import type { CloserPart, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
+import type { CloserPart, CoreJobs, CoreReply, CoreRequest, TogetherPart } from './protocol.ts';
 import type { ShapeViewModel } from '@mivet/core';
 
 let worker: Worker | null = null;
@@ -10,7 +10,7 @@ interface Waiting {
   readonly reject: (problem: Error) => void;
   readonly onPart: ((part: never) => void) | undefined;
   readonly limitMs: number;
-  part: ShapeViewModel | CloserPart | null;
+  part: ShapeViewModel | CloserPart | TogetherPart | null;
   /** Time limit; runs while the worker works on the call. */
   timer: ReturnType<typeof setTimeout> | null;
 }
@@ -43,6 +43,8 @@ const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
   batch: 60_000,
   send: 60_000,
   files: 120_000,
+  together: 300_000,
+  togetherFiles: 300_000,
   packBackup: 600_000,
   readBackup: 600_000,
 };
@@ -51,13 +53,13 @@ const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
 const GRACE_MS = 800;
 
 /** How a call is made. */
-export interface CallOptions {
+export interface CallOptions<K extends keyof CoreJobs = 'examine'> {
   /** ms that it may take, when that is less than is usual for the job. */
   readonly limitMs?: number;
   /** Gives the call up where it may be left off; it is refused with `CallGivenUp`. Aborted with `LEFT`, it ends by force. */
   readonly signal?: AbortSignal;
   /** Told what is there before the rest. */
-  readonly onPart?: (part: ShapeViewModel) => void;
+  readonly onPart?: (part: K extends 'together' ? TogetherPart : ShapeViewModel) => void;
   /** Low priority: starts when no other call is pending, and restarts after any that comes in meanwhile. */
   readonly later?: boolean;
 }
@@ -141,7 +143,7 @@ function endByForce(id: number, why: Error): void {
 export function askCore<K extends keyof CoreJobs>(
   job: K,
   input: CoreJobs[K]['input'],
-  { later: waits = false, ...options }: CallOptions = {},
+  { later: waits = false, ...options }: CallOptions<K> = {},
 ): Promise<CoreJobs[K]['output']> {
   if (!waits) {
     urgent++;
@@ -170,7 +172,7 @@ export function askCore<K extends keyof CoreJobs>(
 function ask<K extends keyof CoreJobs>(
   job: K,
   input: CoreJobs[K]['input'],
-  { limitMs = LIMIT_MS[job], signal, onPart }: Omit<CallOptions, 'later'>,
+  { limitMs = LIMIT_MS[job], signal, onPart }: Omit<CallOptions<K>, 'later'>,
 ): Promise<CoreJobs[K]['output']> {
   if (signal?.aborted) return Promise.reject(new CallGivenUp());
   worker ??= start();

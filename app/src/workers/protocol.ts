@@ -18,6 +18,8 @@ import type {
   SilhouetteOptions,
   SilhouetteResult,
   Supply,
+  TogetherPlan,
+  TogetherShare,
   TraceOptions,
   Units,
 } from '@mivet/core';
@@ -47,6 +49,14 @@ export interface CloserPart {
   readonly strips: readonly StripViewModel[];
   readonly kept: readonly KeptFilm[];
   readonly tries: number;
+}
+
+/** How far several projects are worked through. */
+export interface TogetherPart {
+  readonly done: number;
+  readonly of: number;
+  /** The one that is being worked at. */
+  readonly name: string;
 }
 
 /** Which file is asked for. */
@@ -140,6 +150,34 @@ export interface CoreJobs {
       readonly loads: number;
     }[];
   };
+  /** Several projects laid on common boards. */
+  readonly together: {
+    readonly input: {
+      readonly projects: readonly Project[];
+      readonly limits: OwnLimits;
+      readonly supply: Supply;
+      readonly boardId: string;
+      readonly unit: Units;
+      readonly options: CutOptions;
+    };
+    readonly output: {
+      readonly together: Omit<TogetherPlan, 'cut'>;
+      readonly strips: readonly StripViewModel[];
+      readonly shares: readonly TogetherShare[];
+      /** Projects that cannot be cut, and why. */
+      readonly leftOut: readonly { readonly projectId: string; readonly why: string }[];
+      /** Findings that will fail, of those that can. */
+      readonly failing: readonly { readonly projectId: string; readonly count: number }[];
+    };
+  };
+  readonly togetherFiles: {
+    readonly input: CoreJobs['together']['input'] & {
+      readonly title: string;
+      readonly format: 'svg' | 'dxf' | 'hpgl';
+      readonly singles: boolean;
+    };
+    readonly output: readonly JobFile[];
+  };
   /** Loads as they are sent to a cutter. */
   readonly send: {
     readonly input: {
@@ -185,6 +223,6 @@ export type CoreAnswer<K extends keyof CoreJobs> = CoreJobs[K] extends { readonl
 export type CoreReply =
   /** The worker has started the job; its time limit counts from here. */
   | { readonly id: number; readonly begun: true }
-  | { readonly id: number; readonly part: ShapeViewModel | CloserPart }
+  | { readonly id: number; readonly part: ShapeViewModel | CloserPart | TogetherPart }
   | { readonly id: number; readonly ok: true; readonly output: CoreAnswer<keyof CoreJobs> }
   | { readonly id: number; readonly ok: false; readonly message: string; readonly givenUp?: boolean };

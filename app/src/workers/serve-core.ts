@@ -4,6 +4,7 @@ import { type Call, GivenUp } from './call.ts';
 import { files, send } from './file-jobs.ts';
 import { fontSample, fontsOf } from './fonts.ts';
 import { batch, closer, examine, fixes, LastProject, marks, seen } from './project-jobs.ts';
+import { together, togetherFiles } from './together-jobs.ts';
 import type { CoreAnswer, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
 
 type Handlers = {
@@ -23,6 +24,8 @@ const HANDLERS: Handlers = {
   closer,
   files,
   send,
+  together,
+  togetherFiles,
   parts: async ({ item }) => partsViewModel(item, await fontsOf([item])),
   font: ({ bytes }) => fontSample(bytes),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),

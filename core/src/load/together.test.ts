@@ -50,6 +50,20 @@ describe('planTogether', () => {
     expect(new Set(both.cut.map(({ id }) => id)).size).toBe(2);
   });
 
+  it('calls a name of a list by itself where no other project has it', () => {
+    const names = { rows: [] } as unknown as CutProject['project']['names'];
+    const listed = (one: CutProject): CutProject => ({ ...one, project: { ...one.project, names } }) as CutProject;
+    const all = planTogether(
+      [
+        listed(project('a', 'Mugs', platePiece(white, 'tansy', 30, 30), platePiece(white, 'bram', 30, 30))),
+        listed(project('b', 'Lids', platePiece(white, 'bram', 30, 30), platePiece(white, 'mugs', 30, 30))),
+        project('c', 'Pot', platePiece(white, 'panel-1', 30, 30)),
+      ],
+      board,
+    );
+    expect(all.parts.map(({ part }) => part)).toEqual(['tansy', 'mugs-bram', 'lids-bram', 'lids-mugs', 'pot-panel-1']);
+  });
+
   it('gives each project its share by area, and the shares add up', () => {
     // White: 2 × 1200 of 3600 mm² are the mugs', 1200 the lid's; red is the lid's alone. The pieces' outlines are 140 and 160 mm long.
     const priced = { ...together, sheet: { ...together.sheet, usage: { ...together.sheet.usage, films: [

@@ -11,7 +11,7 @@ import { NO_STOCK } from './supply.ts';
 
 /** A project with what is cut of it. */
 export interface CutProject {
-  readonly project: Pick<Project, 'id' | 'name' | 'films'>;
+  readonly project: Pick<Project, 'id' | 'name' | 'films'> & Partial<Pick<Project, 'names'>>;
   readonly cut: readonly CuttablePiece[];
 }
 
@@ -53,10 +53,16 @@ export function planTogether(projects: readonly CutProject[], board: Board, supp
     'project',
   );
   const parts = new Map<string, TogetherPart>();
+  const taken = new Set(slugs.values());
+  const owners = new Map<string, Set<string>>();
+  for (const { project, cut } of projects)
+    for (const { part } of cut) owners.set(part, (owners.get(part) ?? new Set()).add(project.id));
   const cut = projects.flatMap(({ project, cut: own }) => {
     const called = slugs.get(project.id)!;
     return own.map((piece): CuttablePiece => {
-      const part = piece.part ? `${called}-${piece.part}` : called;
+      // A name that is on one list only says enough; a panel is a panel of something.
+      const alone = project.names && piece.part && owners.get(piece.part)!.size === 1 && !taken.has(piece.part);
+      const part = alone ? piece.part : piece.part ? `${called}-${piece.part}` : called;
       parts.set(part, { part, projectId: project.id, project: project.name, row: piece.part });
       return { ...piece, id: `${called}-${piece.id}`, part };
     });

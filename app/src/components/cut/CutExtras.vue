@@ -7,7 +7,7 @@ import LengthField from '../fields/LengthField.vue';
 
 /** In which format cut lines are written, and what is cut besides the pieces. Kept for this device, all but the mirror. */
 const settings = useSettings();
-defineProps<{ noMark: readonly string[] }>();
+defineProps<{ noMark: readonly string[]; noMirror?: boolean }>();
 const mirrored = defineModel<boolean>('mirrored', { required: true });
 const FORMATS = [
   { value: 'svg', label: 'SVG', title: 'Drawing in millimetres' },
@@ -72,7 +72,7 @@ const change = (what: Partial<typeof settings.cutting>): void => {
       hint="Parts the waste so that a hand can hold it; 0 for none"
       @change="change({ weedingMm: $event })"
     />
-    <CheckBox class="mt-2" :checked="mirrored" @change="mirrored = $event"
+    <CheckBox v-if="!noMirror" class="mt-2" :checked="mirrored" @change="mirrored = $event"
       >Mirrored <span class="quiet">for the inside of glass, this time only</span></CheckBox
     >
   </FoldOut>

@@ -219,6 +219,11 @@ async function send(): Promise<void> {
         Whole job as ZIP
       </BButton>
     </div>
+    <p v-if="strips.length > 0" class="mt-2 mb-0">
+      <RouterLink :to="{ name: 'together', query: { projects: project.doc!.id } }"
+        >Cut it with other projects</RouterLink
+      >
+    </p>
     <p v-if="sendProblem" class="mt-2" role="status">{{ sendProblem }}</p>
     <p v-if="files.said.value" class="mt-2" role="status">{{ files.said.value }}</p>
     <FoldOut v-if="strips.length > 1" title="One film at a time" class="mt-2">

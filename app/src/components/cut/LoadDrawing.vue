@@ -18,13 +18,16 @@ const props = defineProps<{
   strips: readonly StripViewModel[];
   films: readonly Film[];
   unit: Units;
+  /** Only looked at: its parts are not moved by hand. */
+  still?: boolean;
 }>();
 
 const plan = usePlan();
 const svg = shallowRef<SVGSVGElement | null>(null);
 /** What is in hand: a part on its strip, and how far it was moved, mm. */
 const inHand = shallowRef<{ strip: StripViewModel; part: StripPart; dx: number; dy: number } | null>(null);
-const movable = (s: StripViewModel): boolean => !plan.watching && (s.parts.length > 1 || s.offcut !== null);
+const movable = (s: StripViewModel): boolean =>
+  !props.still && !plan.watching && (s.parts.length > 1 || s.offcut !== null);
 const collision = computed(() => {
   const held = inHand.value;
   return held ? plan.collision(held.strip, held.part, held.dx, held.dy) : null;

@@ -97,7 +97,11 @@ export const PLACE_GUIDES: Readonly<Record<string, PlaceGuide>> = {
   projects: {
     title: 'Projects',
     about: 'Each thing you make is a project: it runs from the readings to the log along seven stops.',
-    steps: ['Press New project and choose what you have in your hand.', 'Open a project to go on where you left it.'],
+    steps: [
+      'Press New project and choose what you have in your hand.',
+      'Open a project to go on where you left it.',
+      'Cut together lays several of them on the same boards.',
+    ],
     hitch: 'Projects live in this browser. A backup under My way carries them over to another.',
     terms: ['blank', 'template'],
   },
@@ -114,6 +118,18 @@ export const PLACE_GUIDES: Readonly<Record<string, PlaceGuide>> = {
     steps: ['Add what lies on your shelf, with its width and length.', 'Book film off at Cut; offcuts go back here.'],
     hitch: 'Nothing here is needed to cut: without stock, plans are made as if any length were there.',
     terms: ['offcut', 'transferTape', 'liner'],
+  },
+  together: {
+    title: 'Cut together',
+    about: 'Several projects on the same boards: each film once, with the parts of all of them beside each other.',
+    steps: [
+      'Choose the projects that you cut on one day.',
+      'Choose what your cutter takes, and look at the boards.',
+      'Write the cut files: one for each load, with a guide that names every part.',
+      'Book it once: each project knows its share.',
+    ],
+    hitch: 'What cannot be cut yet is named and left out; open it, put it right, and come back.',
+    terms: ['load', 'offcut'],
   },
   'my-way': {
     title: 'My way',

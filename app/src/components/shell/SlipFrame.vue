@@ -4,9 +4,9 @@ import { computed, ref } from 'vue';
 import type { Stop } from '../../composables/stops.ts';
 
 /** Where the slip of a stop stands: beside the work, and on a phone in a sheet that comes up over the foot of it. */
-const props = defineProps<{ stop: Stop }>();
+const props = defineProps<{ stop: Stop | 'together' }>();
 const phone = useMediaQuery('(max-width: 767.98px)');
-const TITLES: Record<Stop, string> = {
+const TITLES: Record<Stop | 'together', string> = {
   measure: 'Readings',
   flat: 'Template',
   artwork: 'Words, motifs, drawings',
@@ -14,6 +14,7 @@ const TITLES: Record<Stop, string> = {
   cut: 'Loads and files',
   bench: 'All steps',
   log: 'Result',
+  together: 'Projects and loads',
 };
 const title = computed(() => TITLES[props.stop]);
 /** At the bench the step has the whole screen until its list is asked for. */

@@ -1,0 +1,130 @@
+import type { BookedShare, Film, Project } from '@mivet/core';
+import { blanksFor } from '@mivet/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { fileNameOf, saveZip } from '../data/save-file.ts';
+import { askCore, CallGivenUp } from '../workers/core-client.ts';
+import type { CoreJobs, TogetherPart } from '../workers/protocol.ts';
+import { useLibrary } from './library.ts';
+import { useSettings } from './settings.ts';
+import { useStock } from './stock.ts';
+
+/** Projects that are cut together at most: what is booked has room for so many. */
+const MOST = 60;
+
+/** Several projects on common boards: which, how they lie, their files, and what is booked of it. */
+export const useTogether = defineStore('together', () => {
+  const library = useLibrary();
+  const settings = useSettings();
+  const stock = useStock();
+
+  /** Ids of the chosen projects, in the order in which they were chosen. */
+  const chosen = ref<readonly string[]>([]);
+  const output = shallowRef<CoreJobs['together']['output'] | null>(null);
+  const progress = shallowRef<TogetherPart | null>(null);
+  const problem = ref<string | null>(null);
+  const busy = ref(false);
+  const said = ref<string | null>(null);
+
+  const projects = computed<Project[]>(() =>
+    chosen.value.flatMap((id) => library.projects.find((project) => project.id === id) ?? []),
+  );
+  const films = computed<Film[]>(() => projects.value.flatMap((project) => project.films));
+  const title = computed(() => new Intl.ListFormat('en-GB').format(projects.value.map(({ name }) => name)));
+  const input = computed(() => {
+    const { unit, limits, cutting } = settings;
+    const supply = stock.supplyFor({ films: films.value });
+    return { projects: projects.value, limits, supply, boardId: settings.boardId, unit, options: cutting };
+  });
+
+  let stop: AbortController | null = null;
+  /** Works out how the chosen projects lie together; what was asked before is given up. */
+  async function plan(): Promise<void> {
+    stop?.abort();
+    const own = (stop = new AbortController());
+    problem.value = null;
+    if (projects.value.length === 0) {
+      [output.value, progress.value] = [null, null];
+      return;
+    }
+    progress.value = { done: 0, of: projects.value.length, name: projects.value[0]!.name };
+    try {
+      const made = await askCore('together', input.value, {
+        signal: own.signal,
+        onPart: (part) => stop === own && (progress.value = part),
+      });
+      if (stop === own) output.value = made;
+    } catch (why) {
+      if (why instanceof CallGivenUp || stop !== own) return;
+      problem.value = why instanceof Error ? why.message : String(why);
+      output.value = null;
+    }
+    progress.value = null;
+  }
+  function cancel(): void {
+    stop?.abort();
+    stop = null;
+    progress.value = null;
+  }
+  function choose(id: string, on: boolean): void {
+    const others = chosen.value.filter((one) => one !== id);
+    if (on && others.length >= MOST) return;
+    chosen.value = on ? [...others, id] : others;
+  }
+
+  async function run(work: () => Promise<string | null>): Promise<void> {
+    if (busy.value) return;
+    busy.value = true;
+    said.value = await work().catch((why: unknown) => `Nothing was done: ${why instanceof Error ? why.message : String(why)}`); // prettier-ignore
+    busy.value = false;
+  }
+  const save = (): Promise<void> =>
+    run(async () => {
+      const { format, singles } = settings.cutting;
+      const files = await askCore('togetherFiles', { ...input.value, title: title.value, format, singles });
+      const name = `${fileNameOf(title.value)}.zip`;
+      saveZip(name, files);
+      return `Written: ${name} with ${files.length} files`;
+    });
+
+  const booked = ref(false);
+  /** Takes all that it takes off the shelf in one booking, with the share of each project. */
+  const book = (): Promise<void> =>
+    run(async () => {
+      const { together, strips, shares } = output.value!;
+      const blanks = new Map<string, number>();
+      const cut = new Set(shares.map(({ projectId }) => projectId));
+      for (const project of projects.value.filter(({ id }) => cut.has(id)))
+        for (const { id, count } of blanksFor(project)) blanks.set(id, (blanks.get(id) ?? 0) + count);
+      const why = await stock.book({
+        plan: together.sheet.plan,
+        usage: together.sheet.usage,
+        films: together.films,
+        projectId: 'together',
+        title: title.value.slice(0, 200),
+        cutMm: strips.reduce((sum, strip) => sum + strip.cutMm, 0),
+        shares: shares.map(({ projectId, title: of, cutMm, used }): BookedShare => ({
+          projectId,
+          title: of,
+          cutMm,
+          used,
+        })),
+        blanks: [...blanks].map(([id, count]) => ({ id, count })),
+        at: new Date().toISOString(),
+        newId: () => crypto.randomUUID(),
+      });
+      booked.value = why === null;
+      return why ?? 'Booked: the film is off the shelf, and each project knows its share.';
+    });
+
+  watch(
+    () => input.value,
+    (now, before) => {
+      // What it is planned from: another unit only says it otherwise.
+      const same = before && now.boardId === before.boardId && now.projects.length === before.projects.length && now.projects.every((p, i) => p === before.projects[i]); // prettier-ignore
+      if (!same) [booked.value, said.value] = [false, null];
+    },
+  );
+
+  return { chosen, projects, films, title, input, output, progress, problem, busy, said, booked, plan, cancel, choose, save, book }; // prettier-ignore
+});
