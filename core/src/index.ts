@@ -83,6 +83,8 @@ export type { Allocation } from './load/allocation.ts';
 export { batchUsage, blanksFor } from './load/batch-usage.ts';
 export type { BatchUsage } from './load/batch-usage.ts';
 export { blocksOf } from './load/blocks.ts';
+export { isByItself } from './artwork/by-itself.ts';
+export { isMask } from './artwork/mask.ts';
 export { boardById, BOARDS } from './load/boards.ts';
 export { boardWords } from './measure/board-words.ts';
 export { bookPlan, describeBookingProblem, takeBack } from './load/booking.ts';

@@ -76,11 +76,14 @@ export function tapeSizes(
   return sheets.sort((a, b) => b.width * b.height - a.width * a.height);
 }
 
-/** Share of the way round that is covered by some film: all pieces together, wherever there are gaps between them. */
+/**
+ * Share of the way round that is covered by some film: all pieces together, wherever there are gaps between them. Figures
+ * that are laid by themselves cover nothing in one.
+ */
 export function coverage(pieces: readonly Piece[]): number {
   const turn = 2 * Math.PI;
   const spans = pieces
-    .filter((piece) => !piece.spare)
+    .filter((piece) => !piece.spare && !piece.byItself)
     .flatMap(({ azimuths: [from, to] }): [number, number][] => {
       if (to - from >= turn) return [[0, turn]];
       const start = from - turn * Math.floor(from / turn);
@@ -103,10 +106,33 @@ export interface Face {
   readonly middle: number;
 }
 
+/** A figure that is laid by itself: what its part is called, and where its middle and its top go. */
+export interface PlacedFigure extends Face {
+  readonly part: string;
+}
+
+/** Figures that are laid one by one, those of the top first and then from the front to the right. */
+export function figuresOf(pieces: readonly Piece[]): PlacedFigure[] {
+  const single = pieces.filter((piece) => piece.byItself);
+  const figures = [...new Set(single.map(({ part }) => part))].map((part): PlacedFigure => {
+    const own = single.filter((piece) => piece.part === part);
+    const from = Math.min(...own.map(({ azimuths }) => azimuths[0]));
+    const to = Math.max(...own.map(({ azimuths }) => azimuths[1]));
+    const [top, foot] = [Math.min(...own.map((p) => p.slants[0])), Math.max(...own.map((p) => p.slants[1]))];
+    const [start, end] = near([from, to]);
+    return { part, azimuth: (start + end) / 2, top, middle: (top + foot) / 2 };
+  });
+  const row = ({ top }: PlacedFigure): number => Math.round(top / ROW_MM);
+  return figures.sort((a, b) => row(a) - row(b) || a.azimuth - b.azimuth);
+}
+
+/** mm. Figures with tops within so much of each other are a row. */
+const ROW_MM = 10;
+
 /** The faces on which a job's pieces lie: what overlaps round the blank is one, in order from the front to the right. */
 export function facesOf(pieces: readonly Piece[]): Face[] {
   const laid = pieces
-    .filter((piece) => !piece.spare)
+    .filter((piece) => !piece.spare && !piece.byItself)
     .map(({ azimuths, slants }) => ({ azimuths: near(azimuths), slants }));
   const faces: { from: number; to: number; top: number; foot: number }[] = [];
   for (const { azimuths, slants } of laid.sort((a, b) => a.azimuths[0] - b.azimuths[0])) {

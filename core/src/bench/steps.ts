@@ -6,11 +6,12 @@ import { formatLength, formatSize, trueOver, type Units } from '../measure/lengt
 import { rimLineOf } from '../measure/zones.ts';
 import type { Blank, SurfaceKind } from '../model/blank.ts';
 import type { Job } from '../model/job.ts';
+import { partTitle } from '../cut/part-labels.ts';
 import type { Make } from '../pieces/batch.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import { trueOver100 } from '../surface/cone.ts';
-import type { Face, MadeThing } from './facts.ts';
-import { countOf, coverage, facesOf, filmWork, madeOf, tapeSizes, WRAP_SHARE } from './facts.ts';
+import type { Face, MadeThing, PlacedFigure } from './facts.ts';
+import { countOf, coverage, facesOf, figuresOf, filmWork, madeOf, tapeSizes, WRAP_SHARE } from './facts.ts';
 import { finishSteps } from './finish.ts';
 import type { BenchStep } from './step.ts';
 
@@ -104,7 +105,9 @@ export function benchSteps(
     waitMinutes: dryMinutes,
     illustration: 'blank',
   });
-  add('mark', all('Mark where it goes'), markText(blank, wrap, mm, isWrap), {
+  const figures = figuresOf(wrap.pieces);
+  const whole = figures.length === 0 || wrap.pieces.some((piece) => !piece.spare && !piece.byItself);
+  add('mark', all('Mark where it goes'), !whole ? frontText(blank, wrap, mm) : markText(blank, wrap, mm, isWrap), {
     why: 'A mark now saves sliding about later.',
     handsMinutes: each(2),
     illustration: 'blank',
@@ -133,7 +136,9 @@ export function benchSteps(
       },
     );
   }
-  const order = works.map(({ film }) => film.name);
+  // Only what lies on one sheet of tape is stacked: figures that are laid by themselves lie beside the rest.
+  const stacked = stackedFilms(made);
+  const order = works.flatMap(({ film }) => (stacked.has(film.id) ? [film.name] : []));
   if (order.length > 1)
     add(
       'stack',
@@ -186,7 +191,7 @@ export function benchSteps(
         illustration: 'template',
       },
     );
-  else
+  else if (whole)
     add(
       'aim',
       all('Hold it on the marks'),
@@ -211,15 +216,32 @@ export function benchSteps(
       'Press down the front line first. Peel the liner off one half and smooth it round to the back, then the other half. On a taper this keeps both ends at the same height.',
     ],
   }[style];
-  add('lay', all(laying[0]!), laying[1]!, {
-    check: {
-      ask: 'No bubble, no wrinkle?',
-      ifNot:
-        'Lift that spot at once and lay it again. A small bubble: prick it at its edge with a needle and press towards the hole.',
-    },
-    handsMinutes: each(isWrap ? 6 : 2),
-    illustration: 'template',
-  });
+  if (whole)
+    add('lay', all(laying[0]!), laying[1]!, {
+      check: {
+        ask: 'No bubble, no wrinkle?',
+        ifNot:
+          'Lift that spot at once and lay it again. A small bubble: prick it at its edge with a needle and press towards the hole.',
+      },
+      handsMinutes: each(isWrap ? 6 : 2),
+      illustration: 'template',
+    });
+  if (figures.length > 0)
+    add(
+      'place',
+      all(`Lay ${figures.length === 1 ? 'the figure' : `the ${figures.length} figures one by one`}`),
+      placingText(figures, blank, wrap, mm),
+      {
+        why: 'Each lies on a piece of tape of its own: a small one follows any curve, and one that went wrong is cut again alone.',
+        caution: 'Do not let it touch before it hangs true: lower its middle first, then smooth outwards.',
+        check: {
+          ask: 'Does each sit where the list says?',
+          ifNot: 'Lift it at once, by its tape, and lay it again; later it tears.',
+        },
+        handsMinutes: each(2 * figures.length),
+        illustration: 'blank',
+      },
+    );
   if (isWrap && blank.handleWidthMm === 0)
     add(
       'seam',
@@ -249,6 +271,17 @@ export function benchSteps(
   for (const { id, title, body, handsMinutes = 0, ...more } of finishSteps(job, hasFoil, materials))
     add(id, title, body, { ...more, handsMinutes: each(handsMinutes) });
   return steps;
+}
+
+/** Films that share a sheet with another film. */
+function stackedFilms(made: readonly MadeThing[]): ReadonlySet<string> {
+  const parts = new Map<string, Set<string>>();
+  for (const [i, { pieces }] of made.entries())
+    for (const { part, film } of pieces) {
+      const key = `${i}|${part}`;
+      parts.set(key, (parts.get(key) ?? new Set()).add(film));
+    }
+  return new Set([...parts.values()].filter((films) => films.size > 1).flatMap((films) => [...films]));
 }
 
 /** Sizes of the sheets of tape: of one, or the largest of several; of one film when only that is taped. */
@@ -294,6 +327,35 @@ function markText(blank: Blank, wrap: Wrap, mm: (v: number) => string, isWrap: b
   });
   return [`Choose the front and put a mark there: ${below(first)}.`, ...more].join(' ');
 }
+
+/** The front, from which figures are measured round. */
+function frontText(blank: Blank, wrap: Wrap, mm: (v: number) => string): string {
+  if (!wrap.template.closed) return 'Draw a light cross through the middle of the face: figures are measured from it.';
+  return blank.handleWidthMm > 0
+    ? `The front lies opposite the handle: measure ${mm(Math.PI * wrap.surface.radiusAt(0))} round from the handle's middle, and put a dot there.`
+    : 'Choose the front and put a dot there: all figures are measured round from it.';
+}
+
+/** Figures that are told one by one; of more, the drawing of the blank tells the rest. */
+const TOLD_FIGURES = 24;
+
+/** Where each figure goes: its top from the rim, and its middle round from the front. */
+function placingText(figures: readonly PlacedFigure[], blank: Blank, wrap: Wrap, mm: (v: number) => string): string {
+  const rimLine = rimLineOf(blank, wrap.size);
+  const told = figures.slice(0, TOLD_FIGURES).map(({ part, azimuth, top, middle }) => {
+    const round = azimuth * wrap.surface.radiusAt(middle);
+    const where =
+      Math.abs(round) < AT_FRONT_MM
+        ? 'in front'
+        : `${mm(Math.abs(round))} to the ${round > 0 ? 'right' : 'left'} of the front`;
+    return `${partTitle(part)}: its top ${mm(top + rimLine)} below the ${wrap.template.closed ? 'rim' : 'top edge'}, its middle ${where}.`;
+  });
+  const more = figures.length - told.length;
+  return [...told, ...(more > 0 ? [`The other ${more} as the drawing of the blank shows.`] : [])].join(' ');
+}
+
+/** mm round the blank within which a figure sits in front. */
+const AT_FRONT_MM = 0.5;
 
 /** rad. Nearer to the middle opposite the handle than this, a thing faces neither the drinker nor the room. */
 const FACING_RAD = 0.3;

@@ -36,6 +36,7 @@ const itemBase = {
   keepTogether: id.nullable(),
   mirrored: z.boolean(),
   spares: z.number().int().min(0).max(50),
+  byItself: z.boolean().optional(),
   acts: z.object({
     thickenMm: z.number().min(-20).max(20),
     fillHoles: z.boolean(),

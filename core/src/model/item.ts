@@ -47,6 +47,8 @@ interface ItemBase {
   readonly mirrored: boolean;
   /** How many more of it are cut beside the wrap, for what gets lost. */
   readonly spares: number;
+  /** Each copy is cut and laid by itself; left out, it goes on with the whole. */
+  readonly byItself?: boolean | undefined;
   /** What is done to its outlines after it was drawn. */
   readonly acts: OutlineActs;
 }

@@ -8,7 +8,7 @@ import type { LogEntry } from './log-entry.ts';
 import type { StockThing } from './stock.ts';
 
 /** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 9;
+export const FORMAT_VERSION = 10;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {

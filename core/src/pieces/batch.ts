@@ -141,7 +141,12 @@ export function batchPieces(batch: readonly Make[]): Piece[] {
       const number = (used.get(called) ?? 0) + 1;
       used.set(called, number);
       const name = number > 1 ? `${called}-${number}` : called;
-      return pieces.map((p) => ({ ...p, part: p.part ? `${name}-${p.part}` : name }));
+      // A name that is laid by itself is called by itself.
+      const bare = pieces.every(({ part }) => part !== '');
+      return pieces.map((p) => ({
+        ...p,
+        part: p.part === '' || (bare && p.part === called) ? name : `${name}-${p.part}`,
+      }));
     }).flat(),
   );
 }

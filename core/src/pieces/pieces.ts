@@ -6,13 +6,15 @@ import { boxHeight, boxOfCoordinates, boxOfRings, boxWidth, touchingBunches } fr
 import { fitRing } from '../plane/fit.ts';
 import type { Path } from '../plane/path.ts';
 import { resampleRing } from '../plane/resample.ts';
-import { intersectRings } from '../polygon/boolean.ts';
+import { intersectRings, unionRings } from '../polygon/boolean.ts';
 import { nestRings } from '../polygon/hole-assignment.ts';
 import type { Polygon, Ring } from '../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 import type { PanelFrame } from '../seam/panel-frame.ts';
 import type { SeamPath } from '../seam/path.ts';
 import { seamAt } from '../seam/path.ts';
+
+import { figureParts } from './figures.ts';
 
 /** One connected area of film, on the flat and on the side. */
 export interface Piece {
@@ -23,6 +25,8 @@ export interface Piece {
   readonly part: string;
   /** Cut beside the wrap, to replace what gets lost; it has no place on the blank. */
   readonly spare: boolean;
+  /** Of a figure that is cut and laid by itself: no seam, wrap or panel is asked of it. */
+  readonly byItself: boolean;
   /** Flat outline ready to cut: outer ring first, then counters; mm. */
   readonly paths: readonly Path[];
   /** The same as points, mm. */
@@ -67,11 +71,57 @@ export interface PieceFrame {
 export function makePieces(placed: readonly PlacedItem[], frame: PieceFrame): Piece[] {
   const pieces: Piece[] = [];
   const sets = fuseSets(placed, frame.longerBy);
-  frame.panels.forEach((panel, index) => {
-    const cutter: Cutter = { frame, panel, index, window: windowOf(panel, frame, 0), layFor: layOnFilm(panel) };
-    for (const set of sets) pieces.push(...piecesOfSet(set, cutter));
-  });
+  const cutters = frame.panels.map((panel, index): Cutter => ({
+    frame,
+    panel,
+    index,
+    window: windowOf(panel, frame, 0),
+    layFor: layOnFilm(panel),
+  }));
+  for (const cutter of cutters) for (const set of sets) if (set.part === null) pieces.push(...piecesOfSet(set, cutter));
+  for (const set of sets) if (set.part !== null) pieces.push(...piecesOfFigure(set, cutters, set.part));
   return pieces;
+}
+
+/**
+ * A figure that is laid by itself: whole, whatever seam it lies across, developed with the panel that its middle lies on.
+ */
+function piecesOfFigure(set: FuseSet, cutters: readonly Cutter[], part: string): Piece[] {
+  const all = boxOfRings(set.groups.flat());
+  const middle = { azimuth: (all.minX + all.maxX) / 2, slant: (all.minY + all.maxY) / 2 };
+  const at = placeOn(cutters, middle);
+  const { meanRadius } = at.cutter.frame;
+  const inPlane = set.groups.map((group) =>
+    group.map((ring) => ring.map((v, i) => (i % 2 === 0 ? (v + at.turn) * meanRadius : -v))),
+  );
+  const boxes = inPlane.map(boxOfRings);
+  const pieces: Piece[] = [];
+  for (const bunch of set.fuse ? touchingBunches(boxes) : inPlane.map((_, i) => [i])) {
+    const rings = bunch.flatMap((g) => inPlane[g]!);
+    const main = bunch.reduce((a, b) => (sizeOf(boxes[b]!) > sizeOf(boxes[a]!) ? b : a));
+    for (const polygon of bunch.length === 1 ? nestRings(rings) : unionRings(rings)) {
+      const id = `${set.idStart}:${pieces.length}`;
+      const piece = developPiece(polygon, at.cutter, at.cutter.layFor(set.longer[main]!), id, set, true);
+      pieces.push({ ...piece, part, byItself: true });
+    }
+  }
+  return pieces;
+}
+
+/** The panel that a spot lies on, and by how much it is turned to lie there: whole turns, rad. */
+function placeOn(
+  cutters: readonly Cutter[],
+  { azimuth, slant }: { readonly azimuth: number; readonly slant: number },
+): { readonly cutter: Cutter; readonly turn: number } {
+  const level = cutters.filter(({ panel }) => slant >= panel.slant[0] && slant <= panel.slant[1]);
+  for (const cutter of level.length > 0 ? level : cutters) {
+    const { left, right } = cutter.panel;
+    if (left === null || right === null) return { cutter, turn: 0 };
+    const from = seamAt(left, slant);
+    const turn = 2 * Math.PI * Math.ceil((from - azimuth) / (2 * Math.PI));
+    if (azimuth + turn <= seamAt(right, slant)) return { cutter, turn };
+  }
+  return { cutter: level[0] ?? cutters[0]!, turn: 0 };
 }
 
 /** One panel, with what of the working plane it shows. */
@@ -149,23 +199,30 @@ interface FuseSet {
   readonly groups: (readonly Ring[])[];
   /** mm by which a turn of each group's film is longer. */
   readonly longer: number[];
+  /** Its own sheet, where it is laid by itself; null where it goes on with the whole. */
+  readonly part: string | null;
   /** Which copy of which item each group belongs to. */
   readonly copies: { readonly itemId: string; readonly copy: number }[];
 }
 
 function fuseSets(placed: readonly PlacedItem[], longerBy: PieceFrame['longerBy']): FuseSet[] {
   const sets = new Map<string, FuseSet>();
+  const partOf = figureParts(placed);
   for (const one of placed) {
     const { item, groups, filmOf } = one;
     groups.forEach((group, i) => {
       const film = filmOf?.[i] ?? item.film;
       const own = filmOf ? `${item.id}:${film}` : item.id;
-      const key = item.keepTogether === null ? `item:${own}` : `group:${film}:${item.keepTogether}`;
+      const copy = copyOfGroup(one, i);
+      const part = partOf(item, copy);
+      const kept = item.keepTogether === null ? `item:${own}` : `group:${film}:${item.keepTogether}`;
+      const key = part === null ? kept : `${kept}|${part}`;
       const set = sets.get(key) ?? {
         film,
         fuse: item.fuse || item.keepTogether !== null,
         itemIds: [],
-        idStart: own,
+        idStart: part === null ? own : `${own}:${copy + 1}`,
+        part,
         groups: [],
         longer: [],
         copies: [],
@@ -173,7 +230,7 @@ function fuseSets(placed: readonly PlacedItem[], longerBy: PieceFrame['longerBy'
       if (set.itemIds.at(-1) !== item.id) set.itemIds.push(item.id);
       set.groups.push(group);
       set.longer.push(longerBy?.(film, item.id, i) ?? 0);
-      set.copies.push({ itemId: item.id, copy: copyOfGroup(one, i) });
+      set.copies.push({ itemId: item.id, copy });
       sets.set(key, set);
     });
   }
@@ -274,6 +331,7 @@ function developPiece(
     film: set.film,
     part: panel.part,
     spare: false,
+    byItself: false,
     paths,
     flat,
     unrolled,

@@ -60,6 +60,7 @@ export function makeSpares(
         film: of.filmOf?.[of.groups.findIndex((_, k) => copyOfGroup(of, k) === copy)] ?? of.item.film,
         part: 'spares',
         spare: true,
+        byItself: false,
         paths: rings.map((ring) => mapPath(fitRing(ring), (p) => ({ x: p.x + dx, y: p.y + dy }))),
         flat: { outer: move(polygon.outer), holes: polygon.holes.map(move) },
         unrolled: { outer: new Float64Array(0), holes: [] },

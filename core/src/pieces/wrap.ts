@@ -1,5 +1,6 @@
 import type { Materials } from '../material/materials.ts';
 import { STARTING_MATERIALS } from '../material/materials.ts';
+import { isByItself } from '../artwork/by-itself.ts';
 import type { FontBook } from '../artwork/font.ts';
 import type { FlatSide } from '../flat/flat-side.ts';
 import { wrapFilm } from '../flat/wrap-film.ts';
@@ -71,7 +72,8 @@ export function cutOut(
   laid: LaidFilms,
   materials: Materials,
 ): Wrap {
-  const divided = divideSide(job, laid, laid.placed);
+  // What is laid by itself lies across a seam as it lies anywhere: the seam runs as if it were not there.
+  const divided = divideSide(job, laid, laid.placed.filter(({ item }) => !isByItself(item))); // prettier-ignore
   const frame = pieceFrameOf(job, { ...laid, frames: divided.frames });
   // What is laid first comes first: pieces lie on each other by their films, whatever the order of the artwork.
   const rank = new Map(laid.layers.map((film, i) => [film, i]));

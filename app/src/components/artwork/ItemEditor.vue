@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ArtworkItem, Running } from '@mivet/core';
-import { formatLength, formatSize, keepTogether, letGo, roomAround, togetherWith } from '@mivet/core';
+import { formatLength, formatSize, isMask, keepTogether, letGo, roomAround, togetherWith } from '@mivet/core';
 import { computed, useId } from 'vue';
 import { movedAlong, othersOf, roomWords, sideOf } from '../../composables/item-room.ts';
 import { itemTitle } from '../../composables/item-title.ts';
@@ -53,6 +53,25 @@ const RUNNING: { value: Running; label: string; title: string }[] = [
   { value: 'level', label: 'Level', title: 'Follows the rim; letters keep their size' },
   { value: 'rigid', label: 'Rigid', title: 'Laid down unbent, for small decals' },
 ];
+const LAID: { value: 'whole' | 'single'; label: string }[] = [
+  { value: 'whole', label: 'With the whole' },
+  { value: 'single', label: 'By itself' },
+];
+const laidSays = computed(() => {
+  if (!props.item.byItself) return 'On one sheet of tape with the rest; the seam keeps clear of it.';
+  const copies = placed.value?.copies.length ?? 1;
+  return copies > 1
+    ? `${copies} figures, each cut by its own shape and laid on tape of its own. No seam is asked of them.`
+    : 'Cut by its own shape and laid on tape of its own. No seam is asked of it.';
+});
+/** All colours of a drawing, and what is kept together, are laid alike. */
+function layAs(how: 'whole' | 'single'): void {
+  const alike = new Set(togetherWith(project.doc!.items, props.item).map(({ id: one }) => one));
+  project.edit('Change how it is laid', (p) => ({
+    ...p,
+    items: p.items.map((item) => (alike.has(item.id) ? { ...item, byItself: how === 'single' } : item)),
+  }));
+}
 const runningSays = computed(() => {
   if (props.item.running === 'round') return 'Follows the rim and closes at the seam.';
   if (props.item.running === 'level') return 'Follows the rim; letters keep their size.';
@@ -149,6 +168,16 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       :unit="settings.unit"
       :films="films.offered"
     />
+    <template v-if="item.repeat.mode !== 'joined' && !isMask(item)">
+      <ChoiceRow
+        says="Cut and laid"
+        :value="item.byItself ? 'single' : 'whole'"
+        :options="LAID"
+        label="How it is cut and laid"
+        @choose="layAs"
+      />
+      <p class="quiet small mb-1 mt-1">{{ laidSays }}</p>
+    </template>
     <ShapeFields
       :item="item"
       :items="project.doc!.items"

@@ -111,7 +111,7 @@ const fromTo = ({ from, to, across }: StripViewModel): string =>
     <svg
       ref="svg"
       :viewBox="view"
-      preserveAspectRatio="xMidYMid meet"
+      preserveAspectRatio="xMidYMin meet"
       role="group"
       :aria-label="`Load ${load.number} with ${strips.length} strips of film`"
     >

@@ -6,6 +6,7 @@ import { fromV5 } from './v5.ts';
 import { fromV6 } from './v6.ts';
 import { fromV7 } from './v7.ts';
 import { fromV8 } from './v8.ts';
+import { fromV9 } from './v9.ts';
 import type { VersionStep } from './walk.ts';
 
 /**
@@ -21,4 +22,5 @@ export const STEPS: { readonly [from: number]: VersionStep } = {
   6: fromV6,
   7: fromV7,
   8: fromV8,
+  9: fromV9,
 };

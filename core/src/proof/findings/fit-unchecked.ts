@@ -11,7 +11,7 @@ export const judgeFitUnchecked: Judge = ({ job, wrap, limits }) => {
   const share =
     100 *
     shareRound(
-      wrap.pieces.filter((p) => !p.spare),
+      wrap.pieces.filter((p) => !p.spare && !p.byItself),
       apart,
     );
   if (share < limits.fitShare || wrap.pieces.length === 0) return [];

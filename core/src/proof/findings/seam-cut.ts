@@ -1,3 +1,4 @@
+import { isByItself } from '../../artwork/by-itself.ts';
 import type { PlacedItem } from '../../layout/place.ts';
 import { groupsOfCopy } from '../../layout/place.ts';
 import { nearFront } from '../../numeric/angle.ts';
@@ -20,6 +21,7 @@ export const judgeSeamCut: Judge = (context) => {
   const meets = (p: Piece): boolean =>
     !handle || !((p.part === first && p.cutAt === 'left') || (p.part === last && p.cutAt === 'right'));
   return wrap.placed.flatMap((placed): Finding[] => {
+    if (isByItself(placed.item)) return [];
     const pieces = wrap.pieces.filter((p) => p.cutAt !== null && meets(p) && p.itemIds.includes(placed.item.id));
     const joined = placed.item.repeat.mode === 'joined';
     const around = 2 * Math.PI * wrap.surface.radiusAt(placed.slant);

@@ -26,7 +26,7 @@ interface Body {
 export const judgeSeamNeighbours: Judge = (context) => {
   const { wrap } = context;
   if (!wrap.template.closed || wrap.seams.length === 0) return [];
-  const pieces = wrap.pieces.filter((p) => !p.spare && p.cutAt === null);
+  const pieces = wrap.pieces.filter((p) => !p.spare && !p.byItself && p.cutAt === null);
   const films = [...new Set(pieces.map(({ film }) => film))];
   const all = films.length > 1 ? closestAcross(context, bodiesOf(pieces, wrap.meanRadius)) : null;
   const findings = all ? [findingOf(context, all, null)] : [];
