@@ -118,7 +118,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page.getByRole('link', { name: 'My way' }).click();
   const written = readFileSync(await (await download(page, 'Write a backup')).path());
   const before = backupIn(written);
-  expect(before.projects).toHaveLength(11);
+  expect(before.projects).toHaveLength(12);
   await page.getByRole('link', { name: 'Projects', exact: true }).click();
   for (const name of [
     /Crew mug/,
@@ -132,6 +132,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
     /Crest/,
     /Boats/,
     /Heron/,
+    /beakers/,
   ]) {
     const card = page.getByRole('article').filter({ has: page.getByRole('heading', { name }) });
     await card.getByRole('button', { name: 'Delete' }).click();
@@ -142,7 +143,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: written });
-  await expect(page.getByText(/11 projects, 12 blanks and 17 things in stock are back/)).toBeVisible();
+  await expect(page.getByText(/12 projects, 12 blanks and 17 things in stock are back/)).toBeVisible();
   const after = backupIn(readFileSync(await (await download(page, 'Write a backup')).path()));
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(after.projects!)).toEqual(byId(before.projects!));

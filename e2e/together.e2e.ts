@@ -23,7 +23,7 @@ test('projects are cut together: common strips and files, a share for each, book
 }) => {
   await openProjects(page);
   await page.getByRole('link', { name: 'Cut together' }).click();
-  await expect(page.getByText('Choose the projects that you cut on one day')).toBeVisible();
+  await expect(page.getByText('on one day: their films share boards')).toBeVisible();
   for (const name of ['Crew mugs with names', 'Lane 3 ball', 'Heron on the can glass'])
     await page.getByRole('checkbox', { name }).check();
   // Three of the films are shared: alone the three projects take three loads.

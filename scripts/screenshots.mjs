@@ -50,7 +50,6 @@ try {
     await page.getByLabel('At the rim, by').press('Enter');
     await page.getByRole('button', { name: 'Take these sizes' }).scrollIntoViewIfNeeded();
   });
-  await shoot('flat-ball', '/project/demo-lane/flat');
   await shoot('photo', '/project/demo-cup/measure', async () => {
     await page.getByRole('button', { name: 'From a photograph' }).click();
     await page.getByRole('button', { name: 'the goblet' }).click();
@@ -61,6 +60,9 @@ try {
   await shoot('names', '/project/demo-mug/artwork', () => select('8 names to make'));
   await shoot('stock', '/stock');
   await shoot('cut', '/project/demo-tumbler/cut');
+  await shoot('together', '/together?projects=demo-mug,demo-lane,demo-heron,demo-landing', () =>
+    page.getByText('Share of each').waitFor(),
+  );
   await shoot('stack', '/project/demo-heron/cut', () => page.getByRole('tab', { name: 'Film stack' }).click());
   await shoot('cutter', '/project/demo-tumbler/cut', async () => {
     await page.getByRole('tab', { name: 'Loads' }).click();

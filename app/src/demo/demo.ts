@@ -14,6 +14,7 @@ import {
   bowLid,
   canGlass,
   coxGoblet,
+  coxsBeaker,
   crewMug,
   flask,
   frostedBottle,
@@ -333,7 +334,26 @@ export function demoProjects(now: string): Project[] {
       },
     ],
   };
-  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle, heron].map((project, i) => ({
+  // Figures one by one: six buoys in two rows, each on tape of its own, one of them across the seam.
+  const marker = { ...newMotif('demo-marker-upper', 'buoy', 'ensign'), widthMm: 14, byItself: true };
+  const beaker: Project = {
+    ...newProject('demo-beaker', 'Marker-buoy beakers', coxsBeaker, coxsBeaker.id, now),
+    items: [
+      {
+        ...marker,
+        repeat: { mode: 'spaced', count: 3 },
+        placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 16, turnDeg: 0 },
+      },
+      {
+        ...marker,
+        id: 'demo-marker-lower',
+        film: 'deep-water',
+        repeat: { mode: 'spaced', count: 3 },
+        placement: { facing: 'angle', angleDeg: 60, from: 'base', mm: 14, turnDeg: 0 },
+      },
+    ],
+  };
+  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle, heron, beaker].map((project, i) => ({
     ...project,
     // Begun one after the other, each worked on for some days, the first one last.
     createdAt: hoursBefore(now, 24 * (4 + 3 * i)),

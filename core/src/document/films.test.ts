@@ -47,11 +47,14 @@ describe('films of one’s own', () => {
   });
 
   it('that come off in the wash, or are foil, are not chosen unasked', () => {
-    const ids = (films: readonly Film[], process: 'decal' | 'etch'): string[] =>
+    const ids = (films: readonly Film[], process: 'decal' | 'etch' | 'strip' | 'blast' | 'paint'): string[] =>
       filmsUnasked(films, process).map(({ id }) => id);
     expect(ids(STARTING_FILMS, 'decal')).toEqual(['deep-water', 'shallows', 'ensign', 'reed', 'chalk', 'hull']);
-    // A mask comes off again: there a removable film is right.
-    expect(ids(STARTING_FILMS, 'etch')).toContain('night');
+    // A dry mask comes off again: there a removable film is right. Under gel and cream it bleeds.
+    const all = [...STARTING_FILMS, own('stencil', 'Stencil', 'mask film')];
+    for (const dry of ['blast', 'paint'] as const) expect(ids(all, dry)).toEqual(expect.arrayContaining(['night', 'stencil'])); // prettier-ignore
+    for (const wet of ['etch', 'strip', 'decal'] as const)
+      for (const id of ['night', 'stencil']) expect(ids(all, wet)).not.toContain(id);
     expect(ids([own('foil', 'Foil', 'metallised')], 'decal')).toEqual(['foil']);
   });
 });

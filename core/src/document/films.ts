@@ -42,12 +42,14 @@ export const takeFilms = (project: Project, films: readonly Film[]): Project => 
 });
 
 /**
- * Films that may be chosen for somebody who did not ask for one: nothing that comes off in the wash for what stays on, no
+ * Films that may be chosen for somebody who did not ask for one: nothing that comes off again for what stays on or gets wet, no
  * foil.
  *
  * @returns all of them when none is left
  */
 export function filmsUnasked(films: readonly Film[], process: Process): readonly Film[] {
-  const suited = films.filter((film) => !hasCoverSheet(film) && (process !== 'decal' || !isRemovable(film)));
+  const suited = films.filter(
+    (film) => !hasCoverSheet(film) && (process === 'blast' || process === 'paint' || !isRemovable(film)),
+  );
   return suited.length > 0 ? suited : films;
 }

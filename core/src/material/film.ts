@@ -7,7 +7,7 @@ export const FILM_FINISHES = Object.keys(STARTING_MATERIALS.films) as [FilmFinis
 export const thicknessOf = (finish: FilmFinish): number => STARTING_MATERIALS.films[finish].thicknessMm;
 
 /** Whether a film comes off again: nothing for the wash, nor for wet masks. */
-export const isRemovable = ({ finish }: Film): boolean => finish === 'matte removable';
+export const isRemovable = ({ finish }: Film): boolean => finish === 'matte removable' || finish === 'mask film';
 
 /** Whether a film comes with a clear sheet over it that has to be off before it is cut. */
 export const hasCoverSheet = ({ finish }: Film): boolean => finish === 'metallised';

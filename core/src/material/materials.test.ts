@@ -21,6 +21,7 @@ describe('what materials are taken to be until something better is known', () =>
       ['glitter', 0.18, 0.007, 0.003, 2],
       ['cast conformable', 0.05, 0.02, 0.01, 0.8],
       ['glow', 0.12, 0.01, 0.003, 1.5],
+      ['mask film', 0.08, 0.02, 0.005, 1],
     ]);
     expect(tapeGive).toBe(0.02);
   });
@@ -49,7 +50,7 @@ describe('films', () => {
     expect(new Set(STARTING_FILMS.map(({ colour }) => colour)).size).toBe(STARTING_FILMS.length);
     expect(STARTING_FILMS.filter(isRemovable).map(({ id }) => id)).toEqual(['night']);
     expect(STARTING_FILMS.filter(hasCoverSheet).map(({ id }) => id)).toEqual(['brass']);
-    expect(FILM_FINISHES).toHaveLength(6);
+    expect(FILM_FINISHES).toHaveLength(7);
     expect(thicknessOf('glitter')).toBe(0.18);
   });
 

@@ -55,6 +55,7 @@ export const STARTING_MATERIALS: Materials = {
     glitter: film(0.18, 0.007, 0.003, 2),
     'cast conformable': { ...film(0.05, 0.02, 0.01, 0.8), warmStretch: 0.05 },
     glow: film(0.12, 0.01, 0.003, 1.5),
+    'mask film': film(0.08, 0.02, 0.005, 1),
   },
   tapeGive: 0.02,
   surfaces: {

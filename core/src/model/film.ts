@@ -1,5 +1,6 @@
 /** Finish of a film; decides thickness, grip and cautions. */
-export type FilmFinish = 'gloss permanent' | 'matte removable' | 'metallised' | 'glitter' | 'cast conformable' | 'glow';
+export type FilmFinish =
+  'gloss permanent' | 'matte removable' | 'metallised' | 'glitter' | 'cast conformable' | 'glow' | 'mask film';
 
 /** An adhesive vinyl of one colour. */
 export interface Film {

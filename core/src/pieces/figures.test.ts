@@ -57,6 +57,9 @@ describe('figures that are laid by themselves', () => {
   it('are asked for no seam, fit or wrap', () => {
     expect(codes(cup(six()))).toContain('seam-cut');
     expect(codes(cup(six({ byItself: true })))).toEqual([]);
+    // Nor which way up a cup is that is wider at its base: no wrap is laid on it.
+    const wide = (item: ArtworkItem) => findingsOf(projectOf(makeJob(tumbler({ readings: { ...tumbler().readings, girthRim: tumbler().readings.girthBase!, girthBase: tumbler().readings.girthRim! } }), [item])), 'right-way-up'); // prettier-ignore
+    expect([wide(six()).length, wide(six({ byItself: true })).length]).toEqual([1, 0]);
     // What goes on with the whole is judged as ever beside them.
     expect(codes(cup(six({ byItself: true }), wave(9)))).toContain('fit-unchecked');
   });

@@ -25,6 +25,14 @@ describe('film-unsuited', () => {
     expectRule('film-unsuited', 'fails', cox('night', { process: 'strip' }), cox('night', { process: 'blast' }));
     expectRule('film-unsuited', 'fails', cox('night', { process: 'etch' }), cox('chalk', { process: 'etch' }));
   });
+  it('holds for mask film as well, which is for dry methods', () => {
+    const masked = (process: Process): Project => {
+      const project = cox('night', { process });
+      return { ...project, films: project.films.map((f) => (f.id === 'night' ? { ...f, finish: 'mask film' } : f)) };
+    };
+    expectRule('film-unsuited', 'fails', masked('strip'), masked('paint'));
+    expectRule('film-unsuited', 'look', masked('decal'), masked('blast'));
+  });
 });
 
 describe('mask-web', () => {
