@@ -55,7 +55,7 @@ test('projects are cut together: common strips and files, a share for each, book
 
   // One booking; each project tells its share, and undoing it puts all back.
   await page.getByRole('button', { name: 'Book it' }).click();
-  await expect(page.getByText('each project knows its share')).toBeVisible();
+  await expect(page.getByText('Booked: the film is off the shelf')).toBeVisible();
   await page.goto('/project/demo-heron/cut');
   await expect(page.getByText(/together with Crew mugs with names and Lane 3 ball/)).toBeVisible();
   await page.goto('/stock');

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BOARDS, boardWords } from '@mivet/core';
 import { computed, onBeforeUnmount, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import LoadDrawing from '../components/cut/LoadDrawing.vue';
@@ -7,6 +6,7 @@ import SelectRow from '../components/fields/SelectRow.vue';
 import WorkFrame from '../components/shell/WorkFrame.vue';
 import TogetherProjects from '../components/together/TogetherProjects.vue';
 import TogetherSums from '../components/together/TogetherSums.vue';
+import { useBoards } from '../composables/useBoards.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
@@ -41,11 +41,7 @@ watch(
 onBeforeUnmount(together.cancel);
 
 const plan = computed(() => together.output?.together.sheet.plan ?? null);
-const boards = computed(() => {
-  const own = stock.supply.cutters.map(({ board }) => board);
-  const all = [...own, ...BOARDS.filter((b) => !own.some((o) => o.id === b.id))];
-  return all.map((board) => ({ value: board.id, label: boardWords(board, settings.unit) }));
-});
+const boards = useBoards();
 const loads = computed(() => plan.value?.loads.length ?? 0);
 const heading = computed(() =>
   together.progress ? 'Planning the loads…' : loads.value === 0 ? 'Cut together' : loads.value === 1 ? 'One load' : `${loads.value} loads`,

@@ -2,8 +2,9 @@
 import TermWord from '../terms/TermWord.vue';
 import FoldOut from '../fields/FoldOut.vue';
 import type { StripViewModel, Allocation } from '@mivet/core';
-import { BOARDS, boardWords, formatArea, formatFar, formatShort, formatSize } from '@mivet/core';
+import { formatArea, formatFar, formatShort, formatSize } from '@mivet/core';
 import { computed, ref } from 'vue';
+import { useBoards } from '../../composables/useBoards.ts';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useCutter } from '../../stores/cutter.ts';
 import { useViewModel } from '../../stores/view-model.ts';
@@ -44,11 +45,7 @@ const totals = computed(() => ({
   seconds: strips.value.reduce((sum, s) => sum + s.seconds, 0),
 }));
 const loads = computed(() => sheet.value?.plan.loads.length ?? 0);
-const boards = computed(() => {
-  const own = stock.supply.cutters.map(({ board }) => board);
-  const all = [...own, ...BOARDS.filter((b) => !own.some((o) => o.id === b.id))];
-  return all.map((board) => ({ value: board.id, label: boardWords(board, settings.unit) }));
-});
+const boards = useBoards();
 const title = computed(() => {
   if (viewModel.awaited) return 'Planning the loads…';
   if (viewModel.instead) return 'No loads';

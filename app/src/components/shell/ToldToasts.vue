@@ -12,7 +12,7 @@ const told = useTold();
       :model-value="one.stays"
       :body="one.words"
       :show-on-pause="true"
-      close-class="ms-auto"
+      no-close-button
       @hidden="told.forget(one.id)"
     >
       <div class="d-flex align-items-start gap-2">
