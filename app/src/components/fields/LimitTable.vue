@@ -88,6 +88,13 @@ const say = (info: LimitInfo): string =>
   border-bottom: 1px solid var(--hairline);
   padding: 0.5rem 0;
 }
+/* Lengths and shares look alike. */
+.limit > label {
+  color: var(--ink-2);
+}
+.whole {
+  min-height: 0;
+}
 .whole,
 .limit p {
   grid-column: 1 / -1;
