@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { colourWord, type ArtworkItem, type PieceViewModel } from '@mivet/core';
+import { colourWord, isByItself, type ArtworkItem, type PieceViewModel } from '@mivet/core';
 import { computed } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
 import { useProject } from '../../stores/project.ts';
@@ -25,11 +25,12 @@ function nameOf(item: ArtworkItem): string {
   return item.type === 'art' ? `${item.name}, ${colourWord(item.colour)}` : itemTitle(item);
 }
 function howOften(item: ArtworkItem): string {
-  if (item.acts.shapesOnly) return ', shapes others';
-  if (item.repeat.mode === 'once') return '';
-  if (item.repeat.mode === 'scattered') return `, ${item.repeat.count} scattered`;
+  const alone = isByItself(item) ? ', by itself' : '';
+  if (item.acts.shapesOnly) return ', cutter only';
+  if (item.repeat.mode === 'once') return alone;
+  if (item.repeat.mode === 'scattered') return `, ${item.repeat.count} scattered${alone}`;
   if (item.repeat.mode === 'joined' && item.repeat.count === 1) return ', all round';
-  return item.repeat.mode === 'joined' ? `, ${item.repeat.count} joined` : `, ${item.repeat.count} times`;
+  return item.repeat.mode === 'joined' ? `, ${item.repeat.count} joined` : `, ${item.repeat.count} times${alone}`;
 }
 </script>
 
