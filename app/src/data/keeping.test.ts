@@ -258,7 +258,7 @@ describe('a backup', () => {
     await fill();
     const before = await gatherBackup(at);
     expect(before).toMatchObject({
-      projects: { length: 11 },
+      projects: { length: 12 },
       copies: [{ at, document: { name: 'As it was' } }],
       unreadable: [
         { store: 'projects', id: 'broken', name: 'From tomorrow', why: expect.stringMatching(/newer Mivet/) },

@@ -95,6 +95,11 @@ const labels = computed(() =>
 );
 /** A label that would run off the board is set from its right end. */
 const late = (s: StripViewModel): boolean => s.from > shownLength.value * 0.62;
+/** mm that a letter of a part's name takes on an average. */
+const LETTER_MM = 2.1;
+/** A part's name that would run off its film is set from the film's right end. */
+const overEnd = ({ x, text }: { x: number; text: string }, s: StripViewModel): boolean =>
+  x + LETTER_MM * text.length > s.to && s.to - s.from > LETTER_MM * text.length;
 const fromTo = ({ from, to, across }: StripViewModel): string =>
   `${formatRange(from, to, props.unit)}, ${formatShort(across, props.unit)} across`;
 </script>
@@ -176,8 +181,9 @@ const fromTo = ({ from, to, across }: StripViewModel): string =>
         <text
           v-for="(l, k) in s.labels"
           :key="k"
-          :x="l.x"
+          :x="overEnd(l, s) ? s.to - 1 : l.x"
           :y="board.widthMm - l.y"
+          :text-anchor="overEnd(l, s) ? 'end' : 'start'"
           font-size="5"
           class="dims part-name"
           aria-hidden="true"
