@@ -65,6 +65,10 @@ test('projects are cut together: common strips and files, a share for each, book
   await page.goto('/project/demo-heron/cut');
   await expect(page.getByRole('button', { name: 'Book it', exact: true })).toBeVisible();
   await expect(page.getByText(/together with Crew mugs/)).toHaveCount(0);
+  // Undone elsewhere, they can be booked together as if they never were.
+  await page.goto('/together?projects=demo-mug,demo-lane,demo-heron');
+  await expect(page.getByRole('button', { name: 'Book it', exact: true })).toBeEnabled({ timeout: 60_000 });
+  await page.goto('/project/demo-heron/cut');
 
   // From a project's Cut one gets here with it chosen; one that cannot be cut is named and left out.
   await page.getByRole('link', { name: 'Cut it with other projects' }).click();

@@ -61,9 +61,11 @@ export const useTogether = defineStore('together', () => {
     }
     progress.value = null;
   }
+  /** Stops planning; what was planned of another choice must be neither written nor booked. */
   function cancel(): void {
     stop?.abort();
     stop = null;
+    if (progress.value) output.value = null;
     progress.value = null;
   }
   function choose(id: string, on: boolean): void {
@@ -87,7 +89,12 @@ export const useTogether = defineStore('together', () => {
       return `Written: ${name} with ${files.length} files`;
     });
 
-  const booked = ref(false);
+  /** Whether these very projects were booked together, and that was not undone. */
+  const booked = computed(() => {
+    const ids = (shares: readonly BookedShare[]): string => shares.map(({ projectId }) => projectId).sort().join(); // prettier-ignore
+    const now = ids(output.value?.shares ?? []);
+    return stock.things.some((thing) => thing.kind === 'booking' && thing.shares !== undefined && ids(thing.shares) === now); // prettier-ignore
+  });
   /** Takes all that it takes off the shelf in one booking, with the share of each project. */
   const book = (): Promise<void> =>
     run(async () => {
@@ -113,7 +120,6 @@ export const useTogether = defineStore('together', () => {
         at: new Date().toISOString(),
         newId: () => crypto.randomUUID(),
       });
-      booked.value = why === null;
       return why ?? 'Booked: the film is off the shelf, and each project knows its share.';
     });
 
@@ -122,7 +128,7 @@ export const useTogether = defineStore('together', () => {
     (now, before) => {
       // What it is planned from: another unit only says it otherwise.
       const same = before && now.boardId === before.boardId && now.projects.length === before.projects.length && now.projects.every((p, i) => p === before.projects[i]); // prettier-ignore
-      if (!same) [booked.value, said.value] = [false, null];
+      if (!same) said.value = null;
     },
   );
 

@@ -70,6 +70,9 @@ const heading = computed(() =>
             Working out {{ together.progress.name }}…
           </p>
           <p v-else-if="together.problem" class="nothing" role="status">{{ together.problem }}</p>
+          <p v-else-if="together.projects.length > 0 && !together.output" class="nothing">
+            <BButton variant="outline-primary" @click="together.plan">Plan the loads</BButton>
+          </p>
           <p v-else class="nothing quiet">
             Choose the projects that you cut on one day: their films share boards, strips and offcuts.
           </p>

@@ -13,7 +13,6 @@ import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 import type { PanelFrame } from '../seam/panel-frame.ts';
 import type { SeamPath } from '../seam/path.ts';
 import { seamAt } from '../seam/path.ts';
-
 import { figureParts } from './figures.ts';
 
 /** One connected area of film, on the flat and on the side. */

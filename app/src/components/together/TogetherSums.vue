@@ -70,13 +70,14 @@ const blocked = computed(() => together.busy || together.progress !== null || ou
       <CutExtras v-model:mirrored="mirrored" :no-mark="noMark" no-mirror />
       <div class="d-flex flex-wrap gap-2 mt-3">
         <BButton variant="primary" :disabled="blocked" @click="together.save">Write cut files</BButton>
-        <BButton v-if="known && !together.booked" variant="outline-primary" :disabled="blocked" @click="together.book"
-          >Book it</BButton
-        >
+        <BButton v-if="known" variant="outline-primary" :disabled="blocked" @click="together.book">{{
+          together.booked ? 'Book it again' : 'Book it'
+        }}</BButton>
       </div>
       <p v-if="together.said" class="mt-2" role="status">{{ together.said }}</p>
       <p v-if="together.booked" class="quiet small">
-        Undo it on <RouterLink :to="{ name: 'stock' }">Stock</RouterLink>. Transfer tape is booked by each project.
+        Booked. Undo it on <RouterLink :to="{ name: 'stock' }">Stock</RouterLink>. Transfer tape is booked by each
+        project.
       </p>
     </template>
   </div>
