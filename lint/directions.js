@@ -8,6 +8,7 @@ const CORE = [
   ['polygon', ['numeric', 'plane']],
   ['raster', ['numeric', 'plane', 'polygon']],
   ['surface', ['numeric', 'plane']],
+  ['film', ['numeric', 'plane', 'polygon', 'surface']],
   ['model', []],
   ['material', ['model']],
   ['solid', ['numeric', 'plane', 'surface', 'model']],
@@ -26,8 +27,8 @@ const CORE = [
   ],
   ['stack', ['numeric', 'plane', 'polygon', 'raster', 'surface', 'model', 'layout', 'layers', 'pieces']],
   ['nest', ['numeric', 'plane', 'polygon', 'raster']],
-  ['load', ['numeric', 'plane', 'polygon', 'model', 'material', 'pieces', 'stack', 'nest']],
-  ['cut', ['numeric', 'plane', 'polygon', 'model', 'pieces', 'load']],
+  ['load', ['numeric', 'plane', 'polygon', 'model', 'material', 'layers', 'pieces', 'stack', 'nest']],
+  ['cut', ['numeric', 'plane', 'polygon', 'model', 'layers', 'pieces', 'load']],
   ['document', ['numeric', 'model', 'material', 'measure', 'artwork', 'layout', 'layers', 'seam']],
   [
     'proof',
@@ -36,15 +37,27 @@ const CORE = [
       ...['layers', 'seam', 'pieces', 'stack', 'load', 'document'],
     ],
   ],
-  ['bench', ['numeric', 'plane', 'surface', 'model', 'material', 'measure', 'seam', 'pieces', 'load', 'cut', 'proof']],
-  ['schedule', ['model', 'material', 'load', 'bench']],
-  ['log', ['model', 'material', 'measure', 'proof']],
+  [
+    'bench',
+    [
+      ...['numeric', 'plane', 'surface', 'model', 'material', 'measure', 'layers', 'seam', 'pieces', 'load', 'cut'],
+      ...['document', 'proof'],
+    ],
+  ],
+  ['schedule', ['numeric', 'model', 'material', 'measure', 'load', 'bench']],
+  ['log', ['numeric', 'model', 'material', 'measure', 'proof', 'bench']],
+  [
+    'practice',
+    [
+      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'measure', 'artwork', 'seam', 'document'],
+      ...['proof', 'bench'],
+    ],
+  ],
   [
     'present',
     [
       ...['numeric', 'plane', 'polygon', 'surface', 'model', 'solid', 'measure', 'artwork', 'flat', 'layout', 'seam'],
-      'pieces',
-      ...['stack', 'load', 'cut', 'proof', 'bench', 'schedule', 'log', 'pipeline.ts'],
+      ...['layers', 'pieces', 'stack', 'load', 'cut', 'proof', 'bench', 'schedule', 'log', 'pipeline.ts'],
     ],
   ],
   [

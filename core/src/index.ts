@@ -1,34 +1,138 @@
 export { NO_ACTS } from './artwork/acts.ts';
 export type { ItemPart } from './artwork/acts.ts';
-export { drawingOfItems, type DrawingSaid, itemsOfDrawing, keepDrawing } from './artwork/art-items.ts';
+export { drawingOfItems, type DrawingSaid, itemsOfDrawing, keepDrawing, placedBy } from './artwork/art-items.ts';
 export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawing.ts';
+export { ownMarks } from './artwork/own-marks.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
 export { faceOf, FONT_CHOICES } from './artwork/font.ts';
 export type { FontBook, FontFace } from './artwork/font.ts';
 export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';
-export { type MaskOpens, maskPlate, maskRound } from './artwork/mask.ts';
+export {
+  bareRound,
+  type BareArea,
+  MASK_MARGIN_MM,
+  type MaskOpens,
+  maskPlate,
+  type MaskReach,
+  maskRound,
+} from './artwork/mask.ts';
 export { MOTIF_IDS, MOTIFS, motifViewBox } from './artwork/motifs/index.ts';
-export { countAlike, fitName, MOST_NAMES, pairForBothHands, severalAlike } from './artwork/name-list.ts';
+export {
+  countAlike,
+  eachApart,
+  fitName,
+  MOST_NAMES,
+  pairForBothHands,
+  plainRow,
+  severalAlike,
+} from './artwork/name-list.ts';
 export type { FittedName, PastedName } from './artwork/name-list.ts';
 export { newMotif, newText } from './artwork/new-item.ts';
 export { ringText } from './artwork/ring-text.ts';
-export { keepTogether, letGo, matesOf, replaceItem, togetherWith, allTogether } from './artwork/sets.ts';
+export {
+  arrangedAs,
+  leadOfScatter,
+  NEW_SCATTER,
+  rearranged,
+  scatteredWith,
+  withSpots,
+} from './artwork/scatter-edits.ts';
+export { keptSpots } from './layout/scatter-item.ts';
+export type { PlacedSpot } from './layout/place.ts';
+export { cutOutOf, keepTogether, letGo, matesOf, replaceItem, togetherWith, allTogether } from './artwork/sets.ts';
 export { FIRST_TRACE } from './artwork/trace/options.ts';
 export type { TraceOptions } from './artwork/trace/options.ts';
-export type { BenchStep } from './bench/step.ts';
-export { benchSteps, holdTrueOver100, layingStyle, waitText } from './bench/steps.ts';
+export type { BenchStep, StepCheck, StepKind } from './bench/step.ts';
+export { habitsWith, SCHOOLS, USUAL_HABITS, type School } from './bench/schools.ts';
+export { settingsOf, type Thing } from './bench/job-facts.ts';
+export {
+  answerCheck,
+  changedSteps,
+  endWait,
+  isDone,
+  isStepDone,
+  makeAgain,
+  mergeRuns,
+  nextStop,
+  pacesOf,
+  parkThing,
+  startCure,
+  startWait,
+  stopsOf,
+  tickOf,
+  tickStop,
+  titleOnOne,
+  untickStop,
+  waitOf,
+  type BenchStop,
+  type ChangedStep,
+} from './bench/run.ts';
+export { leftText, waitsOf, type RunningWait } from './bench/waits.ts';
+export { dwellsOf, forecastDwell, type DwellForecast } from './bench/dwell.ts';
+export { wrapUpText } from './bench/wrap-up.ts';
+export { shoppingList, type ToBuy } from './bench/shopping.ts';
+export { writeShoppingCsv } from './io/csv/write-shopping.ts';
+export { isResults, readResults, type BenchResults } from './document/results.ts';
+export { stepPictures } from './present/step-pictures.ts';
+export { letterOf, type StepPicture } from './present/step-picture.ts';
+export { explainStep } from './bench/explain.ts';
+export { isMetAt, mendsFor, type Mend, type MendChange } from './bench/mends.ts';
+export { NEW_RUN, type BenchAnswer, type BenchNote, type BenchRun } from './model/bench-run.ts';
+export type { Habits } from './model/habits.ts';
+export {
+  NOTHING_PLANNED,
+  type DayHours,
+  type HandOver,
+  type HandOverFor,
+  type Planning,
+  type WorkHours,
+} from './model/planning.ts';
+export type {
+  Accepted,
+  EntryFault,
+  EntryOutcome,
+  EntryReport,
+  EntryWork,
+  FaultKind,
+  LogbookEntry,
+} from './model/entry.ts';
+export { entryOfRun, type FinishedRun } from './log/entry-of-run.ts';
+export { acceptedOf, dwellOf, dwellsOfBook, learnFrom, type Learnt } from './log/learn/learn.ts';
+export { type LastTime, lastTime, moreToBegin } from './log/last-time.ts';
+export { materialsWith } from './log/learn/apply.ts';
+export { FAULT_KINDS, OUTCOMES } from './document/entry-schema.ts';
+export { BEFORE_FILM } from './document/blank-schema.ts';
+export { USUAL_HOURS, windowsBetween, type Span } from './schedule/hours.ts';
+export { CHOOSE, type LateChoice } from './schedule/choices.ts';
+export { planProjects, type LateProject, type PlannedTask, type ProjectsPlan } from './schedule/plan-projects.ts';
+export { missingFor, openProject, type Shelves } from './present/open-project.ts';
+export { dueOf, tasksOf, type OpenProject } from './schedule/tasks.ts';
+export { dayList, type DayList } from './schedule/today.ts';
+export type { BenchPhoto, OwnHabits } from './model/project.ts';
+export { onlyThing } from './document/only-thing.ts';
+export { holdTrueOver100, layingStyle } from './bench/laying-style.ts';
+export { benchSteps, waitText } from './bench/steps.ts';
 export { cutTime } from './cut/cut-time.ts';
 export { isInCutter } from './cut/cutter-state.ts';
 export { describeRefusal } from './present/refusal-words.ts';
 export type { CutterLoad, CutterState, HeadNews, SentLoad } from './cut/cutter-state.ts';
 export { type CutOptions, isExtra, PLAIN_CUT, withExtras } from './cut/extras.ts';
+export { columnsFor, drawingsInUse, itemsForRow, swapInRow, withoutColumn } from './artwork/row-swaps.ts';
 export { cutFileNames } from './cut/file-names.ts';
 export { cutStrip } from './cut/order.ts';
 export type { CutPiece } from './cut/order.ts';
 export { USUAL_PACE } from './cut/pace.ts';
 export { SURFACES } from './document/blank-schema.ts';
-export { filmInStock, filmsOffered, filmsUnasked, filmsUsed, takeFilms, withUsedFilms } from './document/films.ts';
+export {
+  filmForMask,
+  filmInStock,
+  filmsOffered,
+  filmsUnasked,
+  filmsUsed,
+  takeFilms,
+  withUsedFilms,
+} from './document/films.ts';
 export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
 export {
   alignTogether,
@@ -71,6 +175,7 @@ export type { Paper } from './io/pdf/template.ts';
 export { pathData } from './io/svg/path-data.ts';
 export { writeCutSvg } from './io/svg/write-cut.ts';
 export { writeTemplateSvg } from './io/svg/write-template.ts';
+export { filmOfLayer, layerName } from './layers/layer.ts';
 export { PLAIN_STACK } from './layers/order.ts';
 export { cutSize } from './layout/cut-size.ts';
 export { itemParts } from './layout/item-parts.ts';
@@ -100,6 +205,8 @@ export { betterLoads } from './load/load.ts';
 export type { Load, LoadPlan, PlanStep, Strip } from './load/load.ts';
 export { marksCost } from './load/marks-cost.ts';
 export { slugsOf } from './pieces/slug.ts';
+export type { GuidedProject, GuideShare, GuideStep } from './bench/together.ts';
+export { guideTogether } from './bench/together.ts';
 export type { CutProject, TogetherPart, TogetherPlan, TogetherShare } from './load/together.ts';
 export { planTogether, sharesOf } from './load/together.ts';
 export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './load/supply.ts';
@@ -117,6 +224,7 @@ export { FIT_PAPER_MM, MOST_SEEN_MM, predictFit, SEEN_SIGMA_MM } from './measure
 export type { FitResult } from './measure/fit-check.ts';
 export type { KindOfBlank } from './measure/kinds/kind.ts';
 export { latitudeAtArc, meridianArc } from './surface/spheroid.ts';
+export { BOX_FACES, faceOfBox, facesFollow, otherFace } from './measure/kinds/box.ts';
 export { isRound, KINDS, KINDS_OF_BLANK, solidOf } from './measure/kinds/kinds.ts';
 export { STATIONS } from './measure/kinds/profile.ts';
 export {
@@ -163,12 +271,14 @@ export type {
   BalloonPlan,
   Blank,
   BlankKind,
+  BoxFace,
   FlatteningChoice,
   ReadingLogLine,
   ReadingName,
   Station,
   SurfaceKind,
 } from './model/blank.ts';
+export type { BlankSection } from './model/blank.ts';
 export type { Board, CutterPace } from './model/board.ts';
 export type { Command } from './model/command.ts';
 export { type KeptDrawing } from './model/drawing.ts';
@@ -186,22 +296,29 @@ export type {
   Provenance,
   RepeatRound,
   RingSetting,
+  SetLetter,
   Running,
+  Scatter,
+  ScatterEdge,
+  KeptSpot,
   TextItem,
+  TextSize,
 } from './model/item.ts';
 export type { Hand, Job, Process } from './model/job.ts';
 export type { KeptFilm, PartOnBoard } from './model/laid.ts';
 export type { LogEntry, Outcome } from './model/log-entry.ts';
-export type { NameList, NameRow } from './model/names.ts';
-export { FORMAT_VERSION } from './model/project.ts';
+export type { NameList, NameRow, RowColumn, RowDrawing, RowPicture, RowSwap } from './model/names.ts';
+export { FORMAT_VERSION } from './model/format.ts';
 export type {
   Acceptance,
   Backup,
+  KeptBox,
   KeptCopy,
   OwnFont,
   OwnLimits,
   OwnMotif,
   OwnSettings,
+  Practised,
   Project,
   RecordStore,
   ShelfBlank,
@@ -226,7 +343,7 @@ export { nearFront, wholeTurns } from './numeric/angle.ts';
 export { TINY_PIECE_MM } from './numeric/tolerances.ts';
 export type { Make } from './pieces/batch.ts';
 export type { CuttablePiece } from './pieces/cuttable.ts';
-export { deriveFitPaper, solveFitPaper } from './pieces/fit-paper.ts';
+export { deriveFitPaper, fitCheckFrom, solveFitPaper } from './pieces/fit-paper.ts';
 export { shareOfGive } from './pieces/give.ts';
 export type { Piece } from './pieces/pieces.ts';
 export { type TapeSheet, tapeSheets } from './pieces/tape-sheets.ts';
@@ -243,6 +360,7 @@ export { simplifyRing } from './plane/simplify.ts';
 export type { Polygon, Ring } from './polygon/polygon.ts';
 export { eyeView, type EyeView } from './present/eye-view.ts';
 export { placeData, zonePaths } from './present/flat-regions.ts';
+export { azimuthOnSection, cornerOf, girthsOf, spotOnSection } from './surface/section.ts';
 export { frontOf } from './present/front.ts';
 export type { Front } from './present/front.ts';
 export { judgedShape } from './present/judged-view-model.ts';
@@ -250,6 +368,7 @@ export { colourWord } from './present/colour-word.ts';
 export { partTitle } from './cut/part-labels.ts';
 export { filmEdge } from './present/film-edge.ts';
 export { partsViewModel } from './present/parts-view-model.ts';
+export { placingCard, type PlacedOnCard, type PlacingCard } from './present/placing-card.ts';
 export { ringsData } from './present/rings-data.ts';
 export { seamView } from './present/seam-view.ts';
 export type { SeamView, SeamViewPiece } from './present/seam-view.ts';
@@ -275,7 +394,7 @@ export type {
 } from './present/views.ts';
 export { signatureOf } from './proof/finding.ts';
 export type { Finding, FindingCode, Place, Severity } from './proof/finding.ts';
-export { glanceHalfAngle } from './proof/findings/glance.ts';
+export { glanceHalfAngle, glanceHalfAngleOn } from './proof/findings/glance.ts';
 export { describeCommand } from './proof/fix-words.ts';
 export { openFindings } from './proof/judged.ts';
 export type { JudgedFinding } from './proof/judged.ts';
@@ -301,7 +420,6 @@ export type { Asked, TapePlace } from './solid/tape-place.ts';
 export type { Deepest, SectionLayer } from './stack/depth.ts';
 export type { LayerReport, StackReport } from './stack/report.ts';
 export { ballPatch } from './surface/ball-patch.ts';
-export { coneDevelopment, sectorNumbers, shortcutErrors, taperOf } from './surface/cone.ts';
 export type { ConeSpec } from './surface/cone.ts';
 export type { Development, SurfacePoint, SurfaceRegion } from './surface/development.ts';
 export { widestPulled } from './surface/film-strain.ts';
@@ -310,3 +428,13 @@ export { eyeDistance } from './surface/foreshortening.ts';
 export { profileOf } from './surface/profile.ts';
 export type { Profile, ProfileStation } from './surface/profile.ts';
 export { radiusOnSide, sideRadii, type SideRadii } from './surface/side-radius.ts';
+export { bestSeam, type Dot, judgeFindSeam, makeFindSeam, type SeamTask } from './practice/find-seam.ts';
+export { type CloseTask, judgeCloseSeam, makeCloseSeam, makesACup, paperShows } from './practice/close-seam.ts';
+export { type ExerciseId, EXERCISES, GOES_KEPT, type Judged, WENT_WELL } from './practice/judged.ts';
+export { type LaidFrom, layAskew, type LayTask, judgeLayWrap, makeLayWrap, MOST_ASKEW, stepAtSeam } from './practice/lay-wrap.ts'; // prettier-ignore
+export { judgeReadTape, makeReadTape, MOST_ASKEW_TAPE, MOST_TURNED, tapeShows } from './practice/read-tape.ts'; // prettier-ignore
+export { judgeSlitBall, makeSlitBall, MOST_SLITS, type SlitTask } from './practice/slit-ball.ts';
+export { type FailingTask, judgeSpotFailing, makeSpotFailing } from './practice/spot-failing.ts';
+export { type HeightIs, type HeightTask, judgeWhichHeight, makeWhichHeight, sideFrom, takenWrongly } from './practice/which-height.ts'; // prettier-ignore
+export { coneDevelopment, sectorNumbers, taperOf } from './surface/cone.ts';
+export { straightSeam } from './seam/path.ts';

@@ -135,7 +135,7 @@ describe('examineStages', () => {
     expect([codes(usual).includes('fine-stroke'), codes(coarse).includes('fine-stroke')]).toEqual([false, true]);
     const slow = by({
       ...STARTING_MATERIALS,
-      surfaces: { ...surfaces, painted: { alcohol: false, dryMinutes: 33 } },
+      surfaces: { ...surfaces, painted: { alcohol: false, dryMinutes: 33, give: 0 } },
       waits: { ...waits, wash: 72 * 60 },
     });
     const wait = ({ steps }: typeof usual, id: string): number => steps.find((step) => step.id === id)!.waitMinutes;

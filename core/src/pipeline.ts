@@ -3,6 +3,7 @@ import type { Materials } from './material/materials.ts';
 import { STARTING_MATERIALS } from './material/materials.ts';
 import type { FontBook } from './artwork/font.ts';
 import type { BenchStep } from './bench/step.ts';
+import { type Thing, thingsOf } from './bench/job-facts.ts';
 import { benchSteps } from './bench/steps.ts';
 import { boardById } from './load/boards.ts';
 import type { JobSheet } from './load/job-sheet.ts';
@@ -13,10 +14,11 @@ import type { Measured } from './measure/measured.ts';
 import { measureBlank } from './measure/measured.ts';
 import type { ReadingDoubt } from './measure/doubts.ts';
 import type { BlankProblem } from './measure/size.ts';
+import type { Habits } from './model/habits.ts';
 import type { Project } from './model/project.ts';
 import type { Supply } from './model/stock.ts';
 import type { Make } from './pieces/batch.ts';
-import { batchPieces, makeBatch } from './pieces/batch.ts';
+import { batchByWrap, batchPieces, makeBatch, shownWrap } from './pieces/batch.ts';
 import type { CuttablePiece } from './pieces/cuttable.ts';
 import type { LaidFilms, Wrap } from './pieces/wrap.ts';
 import { cutOut, layOutFilms } from './pieces/wrap.ts';
@@ -29,7 +31,8 @@ import { proof } from './proof/proof.ts';
 import { tryFixes } from './proof/tried-fixes.ts';
 import type { LinedUp } from './stack/registration/line-up.ts';
 import { lineUp } from './stack/registration/line-up.ts';
-import type { StackReport } from './stack/report.ts';
+import type { MarksCost, StackReport, StacksOfMakes } from './stack/report.ts';
+import { NOT_COSTED } from './stack/report.ts';
 import { reportStack } from './stack/report-stack.ts';
 
 /** What a project is judged from, besides itself. */
@@ -46,6 +49,8 @@ export interface StageInput extends JudgedBy {
   readonly project: Project;
   /** Unit of the words at the bench. */
   readonly unit: Units;
+  /** How the person works; left out, as everybody begins. */
+  readonly habits?: Habits;
 }
 
 /** What each stage makes, by its name. */
@@ -56,10 +61,10 @@ interface StageResults {
   /** Everything on the list that the project is made for, each with its pieces; empty without a list. */
   readonly batch: readonly Make[];
   /** Everything that is cut: the wrap, or the wraps of all names; and registration marks. */
-  readonly stack: { readonly lined: LinedUp; readonly cut: readonly CuttablePiece[] };
-  readonly load: { readonly sheet: JobSheet; readonly stack: StackReport };
+  readonly stack: { readonly each: ReadonlyMap<Wrap, LinedUp>; readonly cut: readonly CuttablePiece[] };
+  readonly load: { readonly sheet: JobSheet; readonly stack: StackReport; readonly stacks: StacksOfMakes };
   readonly proof: readonly Finding[];
-  readonly bench: readonly BenchStep[];
+  readonly bench: { readonly steps: readonly BenchStep[]; readonly things: readonly Thing[] };
 }
 
 /** Name of a stage. */
@@ -112,33 +117,44 @@ const STAGES = [
   ),
   stage(
     'batch',
-    ({ project: { names, otherBlanks } }) => [names, otherBlanks],
-    ({ project, fonts, materials }, { pieces }) =>
-      project.names ? makeBatch(project, project.names, pieces, fonts, materials) : [],
+    ({ project: { names, otherBlanks, rowDrawings } }) => [names, otherBlanks, rowDrawings],
+    ({ project, fonts, materials }, { measure: { doubts }, pieces: wrap }) =>
+      project.names ? makeBatch(project, project.names, { wrap, doubts }, fonts, materials) : [],
   ),
   stage(
     'stack',
     () => null,
     ({ project }, { pieces: wrap, batch }) => {
       const pieces = batch.length > 0 ? batchPieces(batch) : wrap.pieces;
-      const lined = lineUp(project, wrap, pieces);
-      return { lined, cut: [...pieces, ...lined.marks] };
+      // Whatever is made with other films, or on another blank, is lined up by itself.
+      const alike = batch.length > 0 ? [...batchByWrap(batch)] : [[wrap, wrap.pieces] as const];
+      const each = new Map(alike.map(([one, own]) => [one, lineUp(project, one, own)]));
+      return { each, cut: [...pieces, ...[...each.values()].flatMap(({ marks }) => marks)] };
     },
   ),
   stage(
     'load',
     ({ project: { boardId, laid }, supply }) => [boardId, laid, supply],
-    ({ project, supply }, { pieces: wrap, stack: { lined, cut } }) => {
+    ({ project, supply }, { pieces: wrapAsDrawn, batch, stack: { each, cut } }) => {
       const own = supply.cutters.map(({ board, onBoard }) => ({ ...board, alone: !onBoard }));
       const sheet = planJob(cut, project.films, boardById(project.boardId, own), supply, project.laid);
-      const cost = marksCost(project, { wrap, cut, sheet }, supply, lined.support);
-      return { sheet, stack: reportStack(project.films, wrap, lined, cost) };
+      const report = (wrap: Wrap, cost?: MarksCost): StackReport => {
+        const lined = each.get(wrap) ?? lineUp(project, wrap, []);
+        return reportStack(project.films, wrap, lined, cost ?? marksCost(project, { wrap, cut, sheet }, supply, lined.support)); // prettier-ignore
+      };
+      const shown = shownWrap(wrapAsDrawn, batch);
+      const others = [...each.keys()].filter((wrap) => wrap !== shown);
+      const stacks = new Map(others.map((wrap) => [wrap, report(wrap, NOT_COSTED)]));
+      return { sheet, stack: report(shown), stacks };
     },
   ),
   stage(
     'proof',
     ({ project: { process }, limits }) => [process, limits],
-    ({ project, limits, supply, materials = STARTING_MATERIALS }, { measure, pieces, batch, load: { sheet, stack } }) =>
+    (
+      { project, limits, supply, materials = STARTING_MATERIALS },
+      { measure, pieces, batch, load: { sheet, stack, stacks } },
+    ) =>
       proof({
         job: project,
         wrap: pieces,
@@ -147,6 +163,7 @@ const STAGES = [
         usage: sheet.usage,
         supply,
         stack,
+        stacks,
         makes: batch,
         limits,
         materials,
@@ -154,9 +171,15 @@ const STAGES = [
   ),
   stage(
     'bench',
-    ({ unit }) => unit,
-    ({ project, unit, materials }, { pieces, batch, load }) =>
-      benchSteps(project, pieces, load.sheet, unit, batch, materials),
+    ({ unit, habits, materials, project: { planning } }) => [unit, habits, materials, planning.skipSeal],
+    ({ project, unit, materials, habits: usual, supply }, { pieces, batch, stack: { each }, load }) => {
+      // A coat that was left out for want of time is not in the guide either.
+      const habits = project.planning.skipSeal && usual?.washing === 'sealed' ? { ...usual, washing: 'by hand' as const } : usual; // prettier-ignore
+      const aims = [...each.values()].flatMap((lined) => lined.aims);
+      const marked = new Set(aims.filter((aim) => aim.marked).map(({ layer }) => layer));
+      const steps = benchSteps({ job: project, wrap: pieces, sheet: load.sheet, unit, makes: batch, marked, supply, ...(materials ? { materials } : {}), ...(habits ? { habits } : {}) }); // prettier-ignore
+      return { steps, things: thingsOf(batch) };
+    },
   ),
 ] as const;
 
@@ -177,6 +200,8 @@ export type Examined =
       readonly stack: StackReport;
       readonly findings: readonly JudgedFinding[];
       readonly steps: readonly BenchStep[];
+      /** Everything that is made, one by one. */
+      readonly things: readonly Thing[];
       readonly doubts: readonly ReadingDoubt[];
     }
   | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
@@ -209,9 +234,17 @@ export function* examineStages(input: StageInput, memo: StageMemo = new Map()): 
     const shape = i < STAGE_NAMES.indexOf('pieces') ? null : { wrap: done.pieces, doubts: done.measure.doubts };
     yield { stage: one.name, share: (i + 1) / STAGES.length, shape };
   }
-  const { pieces: wrap, batch, stack: lined, load, proof: found, bench: steps, measure } = done;
+  const {
+    pieces: wrap,
+    batch,
+    stack: { cut },
+    load,
+    proof: found,
+    bench: { steps, things },
+    measure,
+  } = done;
   const findings = judgedBy(found, input.project.accepted);
-  return { ok: true, wrap, batch, cut: lined.cut, ...load, findings, steps, doubts: measure.doubts };
+  return { ok: true, wrap, batch, cut, sheet: load.sheet, stack: load.stack, findings, steps, things, doubts: measure.doubts }; // prettier-ignore
 }
 
 /**
@@ -223,6 +256,8 @@ export function* examineStages(input: StageInput, memo: StageMemo = new Map()): 
  * @param supply what lies on the shelf
  * @param memo of the last time, when there was one
  * @param unit of the words at the bench
+ * @param habits how the person works
+ * @param materials what is known of film, tape, surfaces and hands; left out, as everybody begins
  */
 export function examineProject(
   project: Project,
@@ -231,8 +266,15 @@ export function examineProject(
   supply: Supply = NO_STOCK,
   memo: StageMemo = new Map(),
   unit: Units = 'mm',
+  habits?: Habits,
+  materials?: Materials,
 ): Examined {
-  return toTheEnd(examineStages({ project, fonts, limits, supply, unit }, memo));
+  return toTheEnd(
+    examineStages(
+      { project, fonts, limits, supply, unit, ...(habits ? { habits } : {}), ...(materials ? { materials } : {}) },
+      memo,
+    ),
+  );
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { CutProject } from '../src/load/together.ts';
+import { BLADE_MARGIN_MM } from '../src/load/lot.ts';
 import { STARTING_FILMS } from '../src/material/film.ts';
 import type { Board } from '../src/model/board.ts';
 import type { CuttablePiece } from '../src/pieces/cuttable.ts';
@@ -21,7 +22,8 @@ export function platePiece(film: string, part: string, width: number, high: numb
 /**
  * Plates of several projects in four films.
  *
- * @returns with the loads that their area takes at least: each plate with the gap to the next, on the room of a board
+ * @returns with the loads that their area takes at least: each plate with the gap to the next, on what of a board film covers
+ *   to within the blade's margin
  */
 export function madeSet(
   seed: number,
@@ -39,7 +41,7 @@ export function madeSet(
     project: i % projects,
     piece: platePiece(films[i % films.length]!.id, `part-${i}`, Math.round(draw(20, 130)), Math.round(draw(12, 80))),
   }));
-  const room = (mm: number): number => mm - 2 * board.marginMm + board.gapMm;
+  const room = (mm: number): number => mm - 2 * (board.marginMm + BLADE_MARGIN_MM) + board.gapMm;
   const grown = pieces.reduce(
     (sum, { piece: { flatBox } }) => sum + (flatBox.maxX + board.gapMm) * (flatBox.maxY + board.gapMm),
     0,

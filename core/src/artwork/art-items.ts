@@ -1,4 +1,4 @@
-import type { KeptDrawing } from '../model/drawing.ts';
+import type { DrawnSheet, KeptDrawing } from '../model/drawing.ts';
 import type { ArtItem, Provenance } from '../model/item.ts';
 import { fitRing } from '../plane/fit.ts';
 import { pathData } from '../plane/path-text.ts';
@@ -14,11 +14,12 @@ export interface DrawingSaid extends Provenance {
 }
 
 /** Fits curves to the outlines of a drawing. */
-export function keepDrawing({ widthMm, heightMm, colours }: Drawing): KeptDrawing {
+export function keepDrawing({ widthMm, heightMm, sheet, colours }: Drawing): KeptDrawing {
   const error = KEPT_SHARE * Math.max(widthMm, heightMm);
   return {
     widthMm,
     heightMm,
+    ...(sheet ? { sheet } : {}),
     colours: colours.map(({ colour, rings }) => ({
       colour,
       pathData: rings.map((ring) => pathData(fitRing(ring, error))).join(''),
@@ -28,8 +29,12 @@ export function keepDrawing({ widthMm, heightMm, colours }: Drawing): KeptDrawin
 
 /** The drawing that items are the colours of, as it was drawn: what was done to them on this blank is left behind. */
 export function drawingOfItems(items: readonly ArtItem[]): KeptDrawing {
-  const { drawn } = items[0]!;
-  return { ...drawn, colours: items.map(({ colour, pathData }) => ({ colour, pathData })) };
+  const { drawn, sheet } = items[0]!;
+  return {
+    ...drawn,
+    ...(sheet ? { sheet } : {}),
+    colours: items.map(({ colour, pathData }) => ({ colour, pathData })),
+  };
 }
 
 /**
@@ -42,7 +47,7 @@ export function drawingOfItems(items: readonly ArtItem[]): KeptDrawing {
  * @param newId makes ids
  */
 export function itemsOfDrawing(
-  { colours, widthMm: drawnWidth, heightMm: drawnHeight }: KeptDrawing,
+  { colours, widthMm: drawnWidth, heightMm: drawnHeight, sheet }: KeptDrawing,
   films: readonly (string | null)[],
   said: DrawingSaid,
   widthMm: number,
@@ -62,6 +67,7 @@ export function itemsOfDrawing(
         colour,
         pathData,
         drawn: { widthMm: drawnWidth, heightMm: drawnHeight },
+        ...(sheet ? { sheet } : {}),
         widthMm,
         heightMm: null,
         ...ANYWHERE,
@@ -69,4 +75,16 @@ export function itemsOfDrawing(
       },
     ];
   });
+}
+
+/** Size of what is placed of a drawing, and where its middle lies from that of the ink: mm as drawn, y up. */
+export function frameOf({ drawn, sheet, by }: Pick<ArtItem, 'drawn' | 'sheet' | 'by'>): DrawnSheet {
+  return by === 'sheet' && sheet ? sheet : { ...drawn, x: 0, y: 0 };
+}
+
+/** A drawing placed by its ink, or by its page; the ink keeps its size. */
+export function placedBy(item: ArtItem, by: 'ink' | 'sheet'): ArtItem {
+  const [before, after] = [frameOf(item), frameOf({ ...item, by })];
+  const heightMm = item.heightMm === null ? null : (item.heightMm * after.heightMm) / before.heightMm;
+  return { ...item, by, widthMm: (item.widthMm * after.widthMm) / before.widthMm, heightMm };
 }

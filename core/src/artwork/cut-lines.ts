@@ -3,7 +3,7 @@ import { boxesTouch, boxOfRings } from '../plane/box.ts';
 import { intersectRings, unionRings } from '../polygon/boolean.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { polygonArea, ringsOf } from '../polygon/polygon.ts';
-import type { Drawing, DrawnLine } from './drawing.ts';
+import type { DrawnLine } from './drawing.ts';
 import { joinLines } from './join-lines.ts';
 import { Layers } from './layers.ts';
 
@@ -24,7 +24,7 @@ const MOST_PAIRED = 1500;
  */
 export function withoutHairlines(
   lines: readonly DrawnLine[],
-): { readonly drawing: Omit<Drawing, 'leftOut' | 'unitSaid'>; readonly loose: number } | null {
+): { readonly drawing: NonNullable<ReturnType<Layers['finish']>>; readonly loose: number } | null {
   if (lines.length === 0 || lines.some(({ widthMm }) => widthMm > HAIRLINE_MM * (1 + EPSILON_MM))) return null;
   const layers = new Layers();
   let loose = lines.filter(({ dashed }) => dashed).length;

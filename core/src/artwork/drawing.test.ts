@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../test/fonts.ts';
-import { makeBlank, makeJob, tumbler } from '../../test/jobs.ts';
+import { makeBlank, makeJob, plate, textItem, tumbler } from '../../test/jobs.ts';
 import { applyCommand } from '../document/commands/apply.ts';
 import { projectOf } from '../../test/findings.ts';
 import { checkDocument } from '../document/read.ts';
@@ -13,7 +13,7 @@ import { specksOf } from './drawing.ts';
 import { matchFilms, nearestFilm } from './film-match.ts';
 import { STARTING_FILMS } from '../material/film.ts';
 import type { ArtItem } from '../model/item.ts';
-import { keepTogether, letGo, matesOf, replaceItem, togetherWith } from './sets.ts';
+import { cutOutOf, keepTogether, letGo, matesOf, replaceItem, togetherWith } from './sets.ts';
 
 /** A red square at the left and a blue one at the right of a drawing of 40 × 10 mm. */
 const TWO = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="30mm" viewBox="0 0 60 30">
@@ -140,5 +140,55 @@ describe('items that are kept together', () => {
     expect(groups(left)).toEqual([null, 'group-a', 'group-a']);
     expect(groups(letGo(left, 'b'))).toEqual([null, null, null]);
     expect([keepTogether(three, 'a', 'gone'), letGo(three, 'a')]).toEqual([three, three]);
+  });
+});
+
+describe('cut out of something in one act', () => {
+  const board = plate('board', 60, 20, { film: 'shallows' });
+  const words = textItem('COX', { id: 'words', keepTogether: null });
+
+  it('is taken from it, not cut itself, and goes with it', () => {
+    const items = cutOutOf([board, words], 'words', 'board');
+    expect(items[0]!.acts.cutAway).toEqual(['words']);
+    expect(items[1]!.acts.shapesOnly).toBe(true);
+    expect(items[0]!.keepTogether).toBe(items[1]!.keepTogether);
+    expect(items[0]!.keepTogether).not.toBeNull();
+    const derived = deriveWrap(makeJob(makeBlank({ girthRim: 300, side: 100 }), items), testFonts);
+    if (!derived.ok) throw new Error(derived.problem.code);
+    const whole = deriveWrap(makeJob(makeBlank({ girthRim: 300, side: 100 }), [words]), testFonts);
+    const film = whole.ok ? whole.wrap.pieces.reduce((sum, p) => sum + p.areaMm2, 0) : NaN;
+    expect(derived.wrap.pieces.reduce((sum, p) => sum + p.areaMm2, 0)).toBeCloseTo(1200 - film, -1);
+    // Twice is once, and what is not there changes nothing.
+    expect(cutOutOf(items, 'words', 'board')[0]!.acts.cutAway).toEqual(['words']);
+    expect(cutOutOf([board, words], 'words', 'gone')).toEqual([board, words]);
+  });
+
+  it('holds for all colours of a drawing on either side', () => {
+    const [a, b] = [plate('a', 20, 20, { setId: 'set' }), plate('b', 9, 9, { setId: 'set' })];
+    const out = cutOutOf([a, b, words], 'words', 'b');
+    expect(out.slice(0, 2).map(({ acts }) => acts.cutAway)).toEqual([['words'], ['words']]);
+    const with2 = cutOutOf([a, b, board], 'a', 'board');
+    expect(with2.map(({ acts }) => [acts.shapesOnly, acts.cutAway])).toEqual([[true, []], [true, []], [false, ['a', 'b']]]); // prettier-ignore
+    expect(cutOutOf([a, b], 'a', 'b')).toEqual([a, b]);
+  });
+});
+
+describe('words in a box', () => {
+  const size = (text: string, mm: number, highMm: number) => {
+    const words = textItem(text, { size: { by: 'box', mm, highMm }, keepTogether: null });
+    const derived = deriveWrap(makeJob(makeBlank({ width: 300, height: 200 }, { kind: 'flat' }), [words]), testFonts);
+    if (!derived.ok) throw new Error(derived.problem.code);
+    const { ink } = derived.wrap.placed[0]!;
+    return [ink!.maxX - ink!.minX, ink!.maxY - ink!.minY];
+  };
+
+  it('are as large as it takes: long ones by its width, short ones and lines by its height', () => {
+    const long = size('WILLOWMERE', 60, 25);
+    expect(long[0]).toBeCloseTo(60, 1);
+    expect(long[1]).toBeLessThan(25);
+    const short = size('IV', 60, 25);
+    expect(short[1]).toBeCloseTo(25, 1);
+    expect(short[0]).toBeLessThan(60);
+    expect(size('A\nB\nC', 60, 25)[1]).toBeCloseTo(25, 1);
   });
 });

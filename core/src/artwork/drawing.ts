@@ -1,3 +1,4 @@
+import type { DrawnSheet } from '../model/drawing.ts';
 import { nestRings } from '../polygon/hole-assignment.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { polygonArea } from '../polygon/polygon.ts';
@@ -16,6 +17,8 @@ export interface DrawingColour {
 export interface Drawing {
   readonly widthMm: number;
   readonly heightMm: number;
+  /** The page that it was drawn on; null where there is none. */
+  readonly sheet: DrawnSheet | null;
   /** As they are drawn, the lowest first; a colour that lies both under and over another is there twice. */
   readonly colours: readonly DrawingColour[];
   /** What could not be taken as it was drawn, in words, each with how often. */
@@ -30,6 +33,12 @@ export function scaleDrawing(drawing: Drawing, by: number): Drawing {
     ...drawing,
     widthMm: drawing.widthMm * by,
     heightMm: drawing.heightMm * by,
+    sheet: drawing.sheet && {
+      widthMm: drawing.sheet.widthMm * by,
+      heightMm: drawing.sheet.heightMm * by,
+      x: drawing.sheet.x * by,
+      y: drawing.sheet.y * by,
+    },
     colours: drawing.colours.map(({ colour, rings, areaMm2 }) => ({
       colour,
       rings: rings.map((ring) => ring.map((v) => v * by)),

@@ -23,6 +23,14 @@ export function nearestFilm(colour: string, films: readonly Film[]): FilmMatch |
     .reduce<FilmMatch | null>((best, match) => (best === null || match.apart < best.apart ? match : best), null);
 }
 
+/** The film that stands out most from a colour, so that one sees where it is; null without films. */
+export function farthestFilm(colour: string, films: readonly Film[]): Film | null {
+  return films.reduce<FilmMatch | null>((best, film) => {
+    const apart = difference(colour, film.colour);
+    return best === null || apart > best.apart ? { film, apart } : best;
+  }, null)?.film ?? null; // prettier-ignore
+}
+
 /**
  * Films for all colours of a drawing at once, each film once as far as there are enough: those pairs that are nearest find
  * each other first.

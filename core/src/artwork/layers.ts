@@ -37,8 +37,13 @@ export class Layers {
     this.levels.push({ colour, shapes: [shape] });
   }
 
-  /** All areas about the middle of them all, with how large that is; null when there are none. */
-  finish(): { widthMm: number; heightMm: number; colours: DrawingColour[] } | null {
+  /** All areas about the middle of them all, with how large that is and where it was; null when there are none. */
+  finish(): {
+    widthMm: number;
+    heightMm: number;
+    middle: readonly [number, number];
+    colours: DrawingColour[];
+  } | null {
     const colours = this.levels
       .map(({ colour, shapes }) => ({ colour, polygons: unionRings(shapes.flatMap(({ rings }) => rings)) }))
       .filter(({ polygons }) => polygons.length > 0);
@@ -50,6 +55,7 @@ export class Layers {
     return {
       widthMm: box.maxX - box.minX,
       heightMm: box.maxY - box.minY,
+      middle: [cx, cy],
       colours: colours.map(({ colour, polygons }): DrawingColour => ({
         colour,
         rings: polygons.flatMap((p) => [...ringsOf(p)]).map((ring) => ring.map((v, i) => v - (i % 2 ? cy : cx))),

@@ -3,7 +3,7 @@ import { testFonts } from '../../test/fonts.ts';
 import { makeBlank, makeJob, textItem } from '../../test/jobs.ts';
 import { deriveWrap } from '../pieces/wrap.ts';
 import { findingsOf, fixed, projectOf } from '../../test/findings.ts';
-import { MASK_MARGIN_MM, maskRound, type MaskOpens } from './mask.ts';
+import { bareRound, MASK_MARGIN_MM, maskRound, refitMask, type MaskOpens, type MaskReach } from './mask.ts';
 
 const flask = makeBlank({ girthRim: 228, side: 150 });
 const wrapOf = (items: Parameters<typeof makeJob>[1]) => {
@@ -11,14 +11,14 @@ const wrapOf = (items: Parameters<typeof makeJob>[1]) => {
   if (!derived.ok) throw new Error(derived.problem.code);
   return derived.wrap;
 };
-const mask = (items: Parameters<typeof makeJob>[1], opens: MaskOpens = 'figure') => {
+const mask = (items: Parameters<typeof makeJob>[1], opens: MaskOpens = 'figure', reach: MaskReach = 'rim') => {
   const placed = wrapOf(items).placed.map((p) => ({
     itemId: p.item.id,
     copies: p.copies,
     widthMm: p.box.maxX - p.box.minX,
     slants: p.slants,
   }));
-  return maskRound(items, placed, { length: 150, radiusAt: () => 228 / (2 * Math.PI) }, 'reed', 'mask', opens);
+  return maskRound(items, placed, { length: 150, radiusAt: () => 228 / (2 * Math.PI) }, 'reed', 'mask', opens, reach);
 };
 
 describe('maskRound', () => {
@@ -54,6 +54,48 @@ describe('maskRound', () => {
     // From the rim edge to 82 mm: its middle lies at 41 mm, where the radius is 40 + 20 · sin 73.8° = 59.21 mm. Twice that to
     // the middles of the copies, and half of one and the margin on either side: 2 · (59.21 + 10 + 12).
     expect(plate).toMatchObject({ widthMm: expect.closeTo(162.41, 1), heightMm: 82 });
+  });
+
+  it('is a border round the design, or the whole side but the figures, where that is chosen', () => {
+    const design = wrapOf([words]);
+    const [low, high] = [design.pieces[0]!.flatBox.minX, design.pieces.at(-1)!.flatBox.maxX];
+    const [top, foot] = [Math.min(...design.pieces.map((p) => p.slants[0])), Math.max(...design.pieces.map((p) => p.slants[1]))]; // prettier-ignore
+    const film = design.pieces.reduce((sum, p) => sum + p.areaMm2, 0);
+    const sheet = (reach: MaskReach) => wrapOf([...mask([words], 'figure', reach)]).pieces;
+    const area = (reach: MaskReach): number => sheet(reach).reduce((sum, p) => sum + p.areaMm2, 0);
+    expect(area('border')).toBeCloseTo((high - low + 24) * (foot - top + 24) - film, -1);
+    expect(area('side')).toBeCloseTo(228 * 150 - film, -1);
+    const plate = sheet('border').reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a));
+    expect(plate.slants[0]).toBeCloseTo(top - 12, 1);
+    // Open ground: the field is 6 mm round the letters, the plate another 12.
+    const ground = wrapOf([...mask([words], 'ground', 'border')]).pieces.reduce((a, b) => (b.areaMm2 > a.areaMm2 ? b : a)); // prettier-ignore
+    expect(ground.slants[0]).toBeCloseTo(top - 18, 1);
+  });
+
+  it('keeps its reach when it is made to fit again', () => {
+    const placed = [{ itemId: words.id, copies: [0], widthMm: 40, slants: [60, 70] as const }];
+    const side = { length: 150, radiusAt: () => 228 / (2 * Math.PI) };
+    const again = (reach: MaskReach) => {
+      const plate = maskRound([words], placed, side, 'reed', 'mask', 'figure', reach).at(-1)!;
+      return refitMask(plate as never, [{ ...placed[0]!, slants: [50, 90] }], side);
+    };
+    expect([again('rim').placement.mm, again('rim').heightMm]).toEqual([0, 102]);
+    expect([again('border').placement.mm, again('border').heightMm]).toEqual([38, 64]);
+    expect([again('side').placement.mm, again('side').heightMm]).toEqual([0, 150]);
+  });
+
+  it('leaves bare what is above, beside and below it, each with its size', () => {
+    const side = { length: 150, radiusAt: (slant: number) => 40 + slant / 10 };
+    const bare = bareRound({ itemId: 'm', copies: [0], widthMm: 100, slants: [20, 80] }, side);
+    // Round the middle of each: 41, 45 and 51.5 mm of radius.
+    expect(bare.map(({ where, widthMm, heightMm }) => [where, Math.round(widthMm), heightMm])).toEqual([
+      ['above', 258, 20],
+      ['beside', 183, 60],
+      ['below', 324, 70],
+    ]);
+    const whole = bareRound({ itemId: 'm', copies: [0], widthMm: 2 * Math.PI * 47.5, slants: [0, 150] }, side);
+    expect(whole).toEqual([]);
+    expect(bareRound({ itemId: 'm', copies: [], widthMm: 9, slants: null }, side)).toEqual([]);
   });
 
   it('changes nothing where nothing is placed', () => {

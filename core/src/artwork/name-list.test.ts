@@ -37,6 +37,14 @@ const fit = (name: string, more: Partial<NameList> = {}) =>
 describe('fitName', () => {
   it('leaves a short name as the text is set', () => expect(fit('IDA')).toMatchObject({ capMm: 18, how: 'as is' }));
 
+  it('is no higher than its place, where that has a height', () => {
+    expect(fit('III', { heightMm: 9 }).capMm).toBeCloseTo(9, 2);
+    expect(fit('III', { heightMm: 9 }).how).toBe('smaller');
+    expect(fit('III', { heightMm: 40 })).toMatchObject({ capMm: 18, how: 'as is' });
+    // What reaches below the line counts as well.
+    expect(fit('Iggy', { heightMm: 9 }).capMm).toBeLessThan(8);
+  });
+
   it('makes a longer one smaller in proportion, to the width and no further', () => {
     const wide = fit('ROSALIND', { widthMm: 1000 });
     const fitted = fit('ROSALIND');

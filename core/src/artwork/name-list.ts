@@ -1,6 +1,6 @@
 import type { TextItem } from '../model/item.ts';
 import type { NameList, NameRow } from '../model/names.ts';
-import { boxOfRings, boxWidth, isEmptyBox } from '../plane/box.ts';
+import { boxHeight, boxOfRings, boxWidth, isEmptyBox } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import type { FontFace } from './font.ts';
 import { gapAlong } from './joins.ts';
@@ -39,12 +39,14 @@ const HALVINGS = 14;
  * @param list width, lowest capitals and how far letters may be closed; round a circle the room on it counts instead
  * @param row the name
  * @param face the font
- * @param cap height of the text's own capitals, mm
+ * @param largest height of the text's own capitals, mm
  */
-export function fitName(item: TextItem, list: NameList, row: NameRow, face: FontFace, cap: number): FittedName {
+export function fitName(item: TextItem, list: NameList, row: NameRow, face: FontFace, largest: number): FittedName {
   const { glyphs, missing } = textOutlines(row.name, face, MEASURED_AT);
   const box = boxOfRings(glyphs.flat());
   const perMm = isEmptyBox(box) ? 0 : boxWidth(box) / MEASURED_AT;
+  const highPerMm = isEmptyBox(box) ? 0 : boxHeight(box) / MEASURED_AT;
+  const cap = list.heightMm !== undefined && highPerMm > 0 && !item.ring ? Math.min(largest, list.heightMm / highPerMm) : largest; // prettier-ignore
   const gaps = Math.max(0, [...row.name].length - 1);
   const { ring } = item;
   /** mm that the name is too long. */
@@ -71,7 +73,7 @@ export function fitName(item: TextItem, list: NameList, row: NameRow, face: Font
   const gapFor = (capMm: number): number => gapsAt(item, capMm).letterGap;
   const overAt = (capMm: number): number => over(capMm, gapFor(capMm));
   if (row.capMm !== null) return made(row.capMm, gapFor(row.capMm), 'by hand');
-  if (overAt(cap) <= 0) return made(cap, gapFor(cap), 'as is');
+  if (overAt(cap) <= 0) return made(cap, gapFor(cap), cap < largest ? 'smaller' : 'as is');
   const least = Math.min(cap, list.leastCapMm);
   if (overAt(least) <= 0) {
     const perCap = item.gapsAtMm === null ? perMm : perMm + (gaps * item.letterGapMm) / item.gapsAtMm;
@@ -98,7 +100,15 @@ function nearestLetters(glyphs: readonly (readonly Ring[])[]): number {
 
 /** The text with a fitted name in its place. */
 export function textForName(item: TextItem, { row, capMm, letterGapMm }: FittedName): TextItem {
-  return { ...item, text: row.name, size: { by: 'cap', mm: capMm }, letterGapMm, gapsAtMm: capMm, pairGaps: [] };
+  return {
+    ...item,
+    text: row.name,
+    size: { by: 'cap', mm: capMm },
+    letterGapMm,
+    gapsAtMm: capMm,
+    pairGaps: [],
+    letters: [],
+  };
 }
 
 /** What one line of a pasted list says. */
@@ -185,7 +195,8 @@ export function pairForBothHands(first: 'right' | 'left', newId: () => string): 
 export function countAlike(list: NameList | null): number | null {
   if (list === null) return 1;
   const [row, ...more] = list.rows;
-  const plain = list.itemId === null && more.length === 0 && row?.hand === null && row.blankId === null;
+  const bare = list.itemId === null && more.length === 0 && (list.columns ?? []).length === 0;
+  const plain = bare && row?.hand === null && row.blankId === null;
   return plain ? row.count : null;
 }
 
@@ -200,3 +211,26 @@ export function severalAlike(count: number, name: string, newId: () => string): 
   const row = { id: newId(), name, count, hand: null, capMm: null, blankId: null };
   return { ...NOT_FITTED, rows: [row] };
 }
+
+/**
+ * A list in which each thing is a row of its own, so that they can differ: what a list of one number made alike, one row for
+ * each; with one, two.
+ *
+ * @param list as it is
+ * @param name that each goes by, with its number
+ */
+export function eachApart(list: NameList | null, name: string, newId: () => string): NameList {
+  const count = Math.max(2, countAlike(list) ?? 0);
+  const rows = Array.from({ length: count }, (_, i) => plainRow(newId(), `${name} ${i + 1}`));
+  return { ...NOT_FITTED, rows };
+}
+
+/** One row of a list that has nothing of its own yet. */
+export const plainRow = (id: string, name: string): NameRow => ({
+  id,
+  name,
+  count: 1,
+  hand: null,
+  capMm: null,
+  blankId: null,
+});

@@ -19,8 +19,8 @@ export function replaceItem(items: readonly ArtworkItem[], changed: ArtworkItem)
   return items.map((item) => {
     if (item.id === changed.id) return changed;
     if (changed.type !== 'art' || item.type !== 'art' || item.setId !== changed.setId) return item;
-    const { placement, running, repeat, mirrored, widthMm, heightMm } = changed;
-    return { ...item, placement, running, repeat, mirrored, widthMm, heightMm };
+    const { placement, running, repeat, mirrored, widthMm, heightMm, by } = changed;
+    return { ...item, placement, running, repeat, mirrored, widthMm, heightMm, by };
   });
 }
 
@@ -51,6 +51,28 @@ export function keepTogether(items: readonly ArtworkItem[], id: string, other: s
   const all = new Set([...togetherWith(items, a), ...togetherWith(items, b)].map((item) => item.id));
   const group = a.keepTogether ?? b.keepTogether ?? `group-${id}`;
   return items.map((item) => (all.has(item.id) ? { ...item, keepTogether: group } : item));
+}
+
+/**
+ * Cuts an item out of another in one act: its shape is taken from that, it is not cut itself, and the two go together. A
+ * drawing goes with all its colours, and is taken from all of those of another.
+ *
+ * @param items of the project
+ * @param id of what is cut out, and `from` of what it is taken from; when either is not there, nothing changes
+ */
+export function cutOutOf(items: readonly ArtworkItem[], id: string, from: string): readonly ArtworkItem[] {
+  const [cutter, whole] = [id, from].map((one) => items.find((item) => item.id === one));
+  if (!cutter || !whole || cutter === whole) return items;
+  const cutters = new Set([cutter, ...matesOf(items, cutter)].map((item) => item.id));
+  const wholes = new Set([whole, ...matesOf(items, whole)].map((item) => item.id));
+  if (cutters.has(from)) return items;
+  const shaped = items.map((item): ArtworkItem => {
+    if (cutters.has(item.id)) return { ...item, acts: { ...item.acts, shapesOnly: true } };
+    if (!wholes.has(item.id)) return item;
+    const cutAway = [...item.acts.cutAway.filter((other) => !cutters.has(other)), ...cutters];
+    return { ...item, acts: { ...item.acts, cutAway } };
+  });
+  return keepTogether(shaped, id, from);
 }
 
 /** Lets an item go by itself again; two that were a pair both do. */

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { boxOfRings } from '../plane/box.ts';
+import type { SetLetter } from '../model/item.ts';
 import { testFonts, fontFile } from '../../test/fonts.ts';
 import { FontProblem, readFont } from '../io/font/read.ts';
 import { boxOfCoordinates } from '../plane/box.ts';
@@ -150,6 +152,37 @@ describe('lines and single letters', () => {
     const moved = xs({ align: 'left', pairGaps: [{ after: 3, mm: 2.5 }] });
     const shifts = moved.map((glyph, i) => left(glyph) - left(plain[i]!));
     expect(shifts.map((s) => Math.round(s * 1e6) / 1e6)).toEqual([0, 0, 0, 2.5, 2.5]);
+  });
+});
+
+describe('a letter by itself', () => {
+  const box = (rings: readonly Float64Array[]) => boxOfRings(rings);
+  const set = (...letters: SetLetter[]) => textOutlines('IIII', testFonts.condensed, 20, { align: 'left', letters }).glyphs.map(box); // prettier-ignore
+  const plain = set();
+  const one = { at: 1, turnDeg: 0, raise: 0, size: 1 };
+
+  it('is raised by a share of a capital, turned about its own middle, and the others stay', () => {
+    const raised = set({ ...one, raise: 0.25 });
+    expect(raised[1]!.minY - plain[1]!.minY).toBeCloseTo(5, 9);
+    expect([raised[0], raised[2], raised[3]]).toEqual([plain[0], plain[2], plain[3]]);
+    const turned = set({ ...one, turnDeg: 90 });
+    const [w, h] = [plain[1]!.maxX - plain[1]!.minX, plain[1]!.maxY - plain[1]!.minY];
+    expect(turned[1]!.maxX - turned[1]!.minX).toBeCloseTo(h, 9);
+    expect(turned[1]!.maxY - turned[1]!.minY).toBeCloseTo(w, 9);
+    expect(turned[1]!.minX + turned[1]!.maxX).toBeCloseTo(plain[1]!.minX + plain[1]!.maxX, 9);
+  });
+
+  it('grows from the line that it stands on and pushes the rest along by what it grows', () => {
+    const sized = set({ ...one, size: 2 });
+    const pitch = plain[1]!.minX - plain[0]!.minX;
+    expect(sized[1]!.maxY).toBeCloseTo(2 * plain[1]!.maxY, 9);
+    // Where it begins on the line stays; its own room before its stem doubles with it, and so does its advance.
+    expect(sized[2]!.minX - plain[2]!.minX).toBeCloseTo(pitch, 9);
+    expect(sized[3]!.minX - plain[3]!.minX).toBeCloseTo(pitch, 9);
+    expect(sized[0]).toEqual(plain[0]);
+    // A line in the middle stays there with it: it is longer by as much, half on either side.
+    const middle = (letters: SetLetter[]) => textOutlines('IIII', testFonts.condensed, 20, { letters }).glyphs.map(box)[0]!.minX; // prettier-ignore
+    expect(middle([{ ...one, at: 3, size: 2 }]) - middle([])).toBeCloseTo(-pitch / 2, 9);
   });
 });
 

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { judging, pieceAt, RADIUS, TURN } from '../../test/judging.ts';
 import type { Make } from '../pieces/batch.ts';
 import type { Piece } from '../pieces/pieces.ts';
-import { countOf, coverage, facesOf, filmWork, madeOf, tapeSizes } from './facts.ts';
-import { layingStyle } from './steps.ts';
+import { countOf, coverage, facesOf, layerWork, madeOf, tapeSizes } from './facts.ts';
+import { layingStyle } from './laying-style.ts';
 
 const square = (x: number, size: number, change: Partial<Piece> = {}): Piece => pieceAt({ minX: x, maxX: x + size, minY: 20, maxY: 20 + size }, { paths: [{}] as never, ...change }); // prettier-ignore
 /** A piece that goes round by a share of the way, in the middle of the front. */
@@ -13,7 +13,7 @@ describe('how film is laid', () => {
   const style = (share: number, change: { taper?: number; handleWidthMm?: number; closed?: boolean } = {}) => {
     const { taper = 0, handleWidthMm = 0, closed = true } = change;
     const { job, wrap } = judging({ blank: { handleWidthMm }, wrap: { pieces: [band(share)], size: { taper }, template: { closed } } }); // prettier-ignore
-    return layingStyle(job, wrap);
+    return layingStyle(job, wrap).style;
   };
 
   it('is from the middle under six tenths of the way round, and on a face', () => {
@@ -31,12 +31,15 @@ describe('how film is laid', () => {
 });
 
 describe('what is weeded', () => {
-  const works = (pieces: Piece[], count = 1) => filmWork(judging({}).job, judging({ wrap: { layers: ['shallows', 'deep-water', 'gone'] } }).wrap, [{ pieces, count }]); // prettier-ignore
+  const works = (pieces: Piece[], count = 1) => layerWork(judging({}).job, ['shallows', 'deep-water', 'gone'], [{ pieces, count }]); // prettier-ignore
   const several = (count: number, size = 10): Piece[] => Array.from({ length: count }, (_, i) => square(i * 12, size));
 
-  it('is from the back with one piece under 16 mm², or with more than sixty on one thing', () => {
+  it('is from the back with two pieces under 16 mm², or one that is all there is, or with more than sixty on one thing', () => {
     expect(works([square(0, 4)])[0]).toMatchObject({ pieces: 1, tiny: 0, reverse: false });
     expect(works([square(0, 3.99)])[0]).toMatchObject({ tiny: 1, reverse: true });
+    // One small dot does not turn a whole film over; two do.
+    expect(works([square(0, 3.99), square(20, 10)])[0]).toMatchObject({ tiny: 1, reverse: false });
+    expect(works([square(0, 3.99), square(6, 3.99), square(20, 10)])[0]).toMatchObject({ tiny: 2, reverse: true });
     expect(works(several(60))[0]!.reverse).toBe(false);
     expect(works(several(61))[0]!.reverse).toBe(true);
     // Thirty on each of four cups are thirty.

@@ -1,4 +1,5 @@
 import { wholeTurns } from '../numeric/angle.ts';
+import { filmOfLayer, layerName, layerOf } from '../layers/layer.ts';
 import type { Film } from '../model/film.ts';
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxWidth, EMPTY_BOX, joinBoxes } from '../plane/box.ts';
@@ -17,8 +18,10 @@ export interface MadeThing {
 export const TAPE_MARGIN_MM = 10;
 /** Share of the way round past which film counts as a wrap. */
 export const WRAP_SHARE = 0.6;
-/** mm². Smaller pieces are weeded from the back; so is a film of more pieces than this. */
-const [TINY_MM2, MANY_PIECES] = [16, 60];
+/** mm². Smaller pieces are weeded from the back. */
+const TINY_MM2 = 16;
+/** A film of more pieces than this on one thing is weeded from the back. */
+export const MANY_PIECES = 60;
 
 /** Everything that is made of a job, without what is cut to spare: the job itself, or each thing of its list. */
 export function madeOf(wrap: Wrap, makes: readonly Make[]): MadeThing[] {
@@ -31,9 +34,12 @@ export function madeOf(wrap: Wrap, makes: readonly Make[]): MadeThing[] {
 /** How many things are made. */
 export const countOf = (made: readonly MadeThing[]): number => made.reduce((sum, { count }) => sum + count, 0);
 
-/** What is weeded of one film, all things together. */
-export interface FilmWork {
+/** What is weeded of one layer, all things together. */
+export interface LayerWork {
+  readonly layer: string;
   readonly film: Film;
+  /** What the layer is called. */
+  readonly name: string;
   readonly pieces: number;
   readonly counters: number;
   readonly tiny: number;
@@ -41,22 +47,29 @@ export interface FilmWork {
   readonly reverse: boolean;
 }
 
-/** What is weeded, film by film from the blank outwards. */
-export function filmWork({ films }: Pick<Job, 'films'>, { layers }: Wrap, made: readonly MadeThing[]): FilmWork[] {
-  return layers.flatMap((id): FilmWork[] => {
-    const film = films.find((one) => one.id === id);
+/** What is weeded, layer by layer from the blank outwards. */
+export function layerWork(
+  { films }: Pick<Job, 'films'>,
+  layers: readonly string[],
+  made: readonly MadeThing[],
+): LayerWork[] {
+  const nameOf = (id: string): string => films.find((film) => film.id === id)?.name ?? id;
+  return layers.flatMap((layer): LayerWork[] => {
+    const film = films.find((one) => one.id === filmOfLayer(layer));
     if (!film) return [];
     let [pieces, counters, tiny] = [0, 0, 0];
     let most = 0;
     for (const { pieces: own, count } of made) {
-      const mine = own.filter((piece) => piece.film === id);
+      const mine = own.filter((piece) => layerOf(piece) === layer);
       pieces += count * mine.length;
       counters += count * mine.reduce((sum, { paths }) => sum + paths.length - 1, 0);
       tiny += count * mine.filter(({ areaMm2 }) => areaMm2 < TINY_MM2).length;
       most = Math.max(most, mine.length);
     }
     // What is cut together is weeded thing by thing: many pieces count where they lie on one of them.
-    return pieces === 0 ? [] : [{ film, pieces, counters, tiny, reverse: tiny > 0 || most > MANY_PIECES }];
+    // One small dot does not turn a whole film over; where it is all there is, it does.
+    const reverse = tiny > 1 || (tiny === 1 && pieces === 1) || most > MANY_PIECES;
+    return pieces === 0 ? [] : [{ layer, film, name: layerName(layer, layers, nameOf), pieces, counters, tiny, reverse }]; // prettier-ignore
   });
 }
 

@@ -1,16 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { contextOf, projectOf } from '../../test/findings.ts';
-import { makeBlank, makeJob, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
+import { makeBlank, makeJob, motifItem, mug, plate, textItem, tumbler, wave } from '../../test/jobs.ts';
+import { NO_ACTS } from '../artwork/acts.ts';
 import { planJob } from '../load/job-sheet.ts';
 import type { Project } from '../model/project.ts';
 import { boardById } from '../load/boards.ts';
 import { coverage } from './facts.ts';
 import type { BenchStep } from './step.ts';
-import { benchSteps, holdTrueOver100, layingStyle, waitText } from './steps.ts';
+import { holdTrueOver100, layingStyle } from './laying-style.ts';
+import { benchSteps, waitText } from './steps.ts';
 
 function steps(project: Project): BenchStep[] {
   const { wrap, makes } = contextOf(project);
-  return benchSteps(project, wrap, planJob(wrap.pieces, project.films, boardById(project.boardId)), 'mm', makes);
+  return benchSteps({
+    job: project,
+    wrap,
+    sheet: planJob(wrap.pieces, project.films, boardById(project.boardId)),
+    unit: 'mm',
+    makes,
+  });
 }
 const step = (project: Project, id: string): BenchStep => steps(project).find((s) => s.id === id)!;
 const three = projectOf(
@@ -41,7 +49,8 @@ describe('benchSteps', () => {
 
   it('cuts tape a finger larger than the film, spares not counted', () => {
     const decal = projectOf(makeJob(mug(), [plate('p', 64, 33, { running: 'level', spares: 2 })]));
-    expect(step(decal, 'tape').body).toContain('Cut it 84 × 53 mm.');
+    expect(step(decal, 'tape:deep-water').body).toContain('Cut it 84 × 53 mm.');
+    expect(step(decal, 'tape:deep-water').numbers).toMatchObject({ tapeWidthMm: expect.closeTo(84, 1), tapeHeightMm: expect.closeTo(53, 1), count: 1 }); // prettier-ignore
     expect(step(decal, 'weed:deep-water').title).toBe('Weed Deep water: 1 piece stays');
     expect(step(decal, 'aim').body).toContain('34.5 mm below the drinking edge');
   });
@@ -62,14 +71,15 @@ describe('benchSteps', () => {
     ];
     const single = new Map(steps(one).map((s) => [s.id, s.handsMinutes]));
     for (const { id, handsMinutes, title } of steps(all)) {
-      if (id.startsWith('weed')) continue;
+      // Laid out, cut and noted once for all; weeded by what there is of it.
+      if (/^(weed|lay-out|place-film|test-cut|unload|trim|wrap-up)/.test(id)) continue;
       expect(handsMinutes, id).toBe(14 * single.get(id)!);
       if (id === 'clean') expect(title).toContain('14 of them');
     }
     // C, O and X, the O with its counter.
     expect(step(all, 'weed:deep-water').title).toContain('42 pieces stay');
     expect(step(all, 'weed:deep-water').body).toContain('14 counters');
-    expect(step(all, 'tape').body).toMatch(/^Medium tape\. Cut 14 sheets, the largest /);
+    expect(step(all, 'tape:deep-water').body).toMatch(/^Medium tape\. Cut 14 sheets, the largest /);
   });
 
   it('knows a wrap by all of its pieces together', () => {
@@ -84,33 +94,44 @@ describe('benchSteps', () => {
     expect(coverage(contextOf(leaves).wrap.pieces)).toBeGreaterThan(0.97);
     expect(step(leaves, 'aim').title).toBe('Hang it on the marks');
     expect(steps(leaves).map(({ id }) => id)).toContain('seam');
-    expect(layingStyle(leaves, contextOf(leaves).wrap)).toBe('one end round');
+    expect(layingStyle(leaves, contextOf(leaves).wrap)).toMatchObject({
+      style: 'one end round',
+      because: expect.stringMatching(/^Its film goes \d+ % of the way round/),
+    });
   });
 
   it('ends as the job ends: no curing, washing or food where there is none', () => {
     const text = (project: Project): string =>
       steps(project).map(({ title, body, caution, check }) => [title, body, caution, check?.ask].join(' ')).join(' '); // prettier-ignore
-    for (const [process, last] of [
-      ['strip', 'strip'],
-      ['etch', 'etch'],
-      ['blast', 'blast'],
-      ['paint', 'paint'],
-    ] as const) {
+    for (const process of ['strip', 'etch', 'blast', 'paint'] as const) {
       const job = projectOf(makeJob(mug(), [textItem('COX')], { process }));
-      expect(steps(job).at(-1)).toMatchObject({
-        id: last,
-        caution: expect.stringMatching(/local codes and trained people/),
-      });
-      expect(text(job)).not.toMatch(/cure|48|food|microwave/i);
+      expect(step(job, process).caution).toMatch(/local codes and trained people/);
+      expect(text(job)).not.toMatch(/cure|48 |food|microwave/i);
     }
     const pot = projectOf(makeJob(makeBlank({ girthRim: 400, girthBase: 300, side: 120 }, { surface: 'raw terracotta', rimClearanceMm: 0 }), [textItem('COX')])); // prettier-ignore
     expect(text(pot)).not.toMatch(/wash it|food|48/);
-    // A day is a day.
-    expect(step(pot, 'clean')).toMatchObject({ body: expect.stringMatching(/dry for a day/), waitMinutes: 1440 });
+    // A day is a day, begun before anything else; all but the cleaning goes on beside it.
+    expect(steps(pot)[0]).toMatchObject({ id: 'prepare', kind: 'prepare', waitMinutes: 1440 });
+    expect(steps(pot)[0]!.beside).toContain('weed:deep-water');
+    expect(steps(pot)[0]!.beside).not.toContain('clean');
+    expect(step(pot, 'clean').waitMinutes).toBe(0);
     const balloon = makeBlank({ girth: 880, overCrown: 478 }, { kind: 'balloon', surface: 'latex', balloon: { gas: 'helium', hours: 2, shrinkPerDay: 2 } }); // prettier-ignore
     const float = projectOf(makeJob(balloon, [textItem('4', { running: 'rigid' })]));
-    expect(steps(float).at(-1)).toMatchObject({ id: 'keeps', body: expect.stringMatching(/about 3 hours/) });
+    expect(step(float, 'keeps')).toMatchObject({ kind: 'hand-over', body: expect.stringMatching(/about 3 hours/) });
     expect(text(float)).not.toMatch(/cure|wash it|food/i);
+  });
+
+  it('lists what a mask leaves bare, with its sizes, before anything is laid on', () => {
+    const flask = makeBlank({ girthRim: 228, side: 150 });
+    const words = textItem('COX', { acts: { ...NO_ACTS, shapesOnly: true } });
+    // A plate of 100 × 90 mm from the rim edge down: 128 mm beside it, and 60 mm below it all round.
+    const mask = motifItem('plate', { id: 'mask', widthMm: 100, heightMm: 90, running: 'level', placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: 0, turnDeg: 0 }, acts: { ...NO_ACTS, cutAway: [words.id] } }); // prettier-ignore
+    const job = projectOf(makeJob(flask, [words, mask], { process: 'strip' }));
+    expect(step(job, 'cover-rest').body).toMatch(/^128 × 90 mm beside it; 228 × 60 mm below it, all round\./);
+    const ids = steps(job).map(({ id }) => id);
+    expect(ids.indexOf('cover-rest')).toBe(ids.indexOf('strip') - 1);
+    expect(step({ ...job, process: 'decal' }, 'cover-rest')).toBeUndefined();
+    expect(step(projectOf(makeJob(flask, [textItem('COX')], { process: 'blast' })), 'cover-rest')).toBeUndefined();
   });
 
   it('writes waits in minutes and hours', () =>

@@ -1,3 +1,4 @@
+import { laidAs } from '../layers/layer.ts';
 import type { Strip } from '../load/load.ts';
 import type { PartOnBoard } from '../model/laid.ts';
 import { EPSILON } from '../numeric/tolerances.ts';
@@ -25,12 +26,12 @@ interface FlatPiece {
  * @param strip where the film and its parts lie
  */
 export const cutStrip = (
-  pieces: readonly (FlatPiece & { readonly film: string; readonly part: string })[],
+  pieces: readonly (FlatPiece & { readonly film: string; readonly part: string; readonly level?: number })[],
   strip: Strip,
 ): CutPiece[] =>
   strip.parts.flatMap((laid) =>
     cutPieces(
-      pieces.filter((p) => p.film === strip.film && p.part === laid.part),
+      pieces.filter((p) => p.film === strip.film && laidAs(p) === laid.part),
       laid,
     ),
   );

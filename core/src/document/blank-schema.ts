@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KINDS } from '../measure/kinds/kinds.ts';
-import type { Blank, SurfaceKind } from '../model/blank.ts';
+import type { BeforeFilm, Blank, SurfaceKind } from '../model/blank.ts';
 import { colour, id, mm, MOST, short, stamp } from './fields.ts';
 
 const toolSchema = z.enum(['tape', 'ruler', 'caliper', 'strip', 'photo']);
@@ -40,6 +40,14 @@ export const SURFACES = [
   'latex',
 ] as const satisfies readonly SurfaceKind[];
 
+/** Everything that may have to be done before film goes on. */
+export const BEFORE_FILM = [
+  'soak a label',
+  'lift a sticker',
+  'paint outside',
+  'paint inside',
+] as const satisfies readonly BeforeFilm[];
+
 const partOfSide = z.number().min(0).max(10_000);
 
 /** A blank by its readings. */
@@ -62,6 +70,7 @@ export const blankSchema = z.object({
     holeIn: readingSchema.optional(),
     width: readingSchema.optional(),
     height: readingSchema.optional(),
+    depth: readingSchema.optional(),
   }),
   stations: z.array(z.object({ id, down: heightSchema, girth: readingSchema })).max(MOST.stations),
   stationsAlong: z.enum(['side', 'upright']),
@@ -77,6 +86,16 @@ export const blankSchema = z.object({
     hours: z.number().min(0).max(10_000),
     shrinkPerDay: z.number().min(0).max(100),
   }),
+  section: z
+    .object({
+      shape: z.enum(['oval', 'rounded']),
+      widthMm: z.number().min(5).max(2000),
+      depthMm: z.number().min(5).max(2000),
+    })
+    .optional(),
+  face: z.enum(['lid', 'front', 'back', 'left', 'right', 'base']).optional(),
+  capMm: z.number().min(0).max(500).optional(),
+  before: z.enum(BEFORE_FILM).optional(),
   inside: z.object({ read: z.enum(['inside', 'outside']), wallMm: z.number().min(0).max(50) }).nullable(),
   readingLog: z
     .array(

@@ -8,7 +8,9 @@ import { bare, makeJob, motifItem, mug, textItem, tumbler, wave } from '../../te
 import { applyCommand, moveItem, scaleItem } from './commands/apply.ts';
 import { newMotif, newText } from '../artwork/new-item.ts';
 import { newBlank, newProject, newShelfBlank } from './new-project.ts';
-import { FORMAT_VERSION, type Backup, type Project } from '../model/project.ts';
+import { NEW_RUN } from '../model/bench-run.ts';
+import { FORMAT_VERSION } from '../model/format.ts';
+import type { Backup, Project } from '../model/project.ts';
 import { emptyBackup } from './read-backup.ts';
 import { checkDocument, describeReadProblem, readDocument } from './read.ts';
 import { backupSchema, projectSchema, shelfBlankSchema } from './schema.ts';
@@ -24,7 +26,7 @@ const full: Project = {
     ]),
   ),
   accepted: [{ findingId: 'glance:text-1', reason: 'It is a banner', signature: 'wide look' }],
-  bench: { doneSteps: ['clean'], waitsUntil: { clean: '2026-01-01T10:00:00Z' } },
+  bench: { ...NEW_RUN, doneSteps: ['clean'], waitsUntil: { clean: '2026-01-01T10:00:00Z' } },
   log: [{ id: 'l', at: '2026-01-01T10:00:00Z', outcome: 'so-so', text: 'Lifted at the lap' }],
 };
 const code = (raw: unknown): string => {

@@ -18,6 +18,8 @@ export const MOST = {
   projects: 50_000,
   panels: 4,
   names: 500,
+  swaps: 50,
+  boxes: 100,
   name: 160,
   photo: 400_000,
   fontData: 11_000_000,

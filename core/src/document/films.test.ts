@@ -3,7 +3,7 @@ import { makeBlank, makeJob, textItem, wave } from '../../test/jobs.ts';
 import { projectOf } from '../../test/findings.ts';
 import { STARTING_FILMS } from '../material/film.ts';
 import type { Film } from '../model/film.ts';
-import { filmInStock, filmsOffered, filmsUnasked, takeFilms, withUsedFilms } from './films.ts';
+import { filmForMask, filmInStock, filmsOffered, filmsUnasked, takeFilms, withUsedFilms } from './films.ts';
 
 const own = (id: string, name: string, finish: Film['finish'] = 'gloss permanent'): Film => ({
   id,
@@ -56,5 +56,15 @@ describe('films of one’s own', () => {
     for (const wet of ['etch', 'strip', 'decal'] as const)
       for (const id of ['night', 'stencil']) expect(ids(all, wet)).not.toContain(id);
     expect(ids([own('foil', 'Foil', 'metallised')], 'decal')).toEqual(['foil']);
+  });
+
+  it('takes for a mask what is made for it, or permanent film under gel, in the colour that stands out', () => {
+    const film = (id: string, colour: string, finish: Film['finish']): Film => ({ id, name: id, colour, finish, thicknessMm: 0.08 }); // prettier-ignore
+    const films = [film('white', '#ffffff', 'gloss permanent'), film('navy', '#102040', 'gloss permanent'), film('mask', '#2f6fb0', 'mask film'), film('mask light', '#e8d9a0', 'mask film')]; // prettier-ignore
+    expect(filmForMask(films, 'blast', '#f4f4f4')!.id).toBe('mask');
+    expect(filmForMask(films, 'blast', '#1a2a3a')!.id).toBe('mask light');
+    expect(filmForMask(films, 'strip', '#1a2a3a')!.id).toBe('white');
+    expect(filmForMask(films.slice(0, 2), 'paint', '#f4f4f4')!.id).toBe('navy');
+    expect(filmForMask([], 'etch', '#fff')).toBeNull();
   });
 });

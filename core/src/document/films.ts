@@ -1,11 +1,15 @@
 import { isRemovable, hasCoverSheet } from '../material/film.ts';
+import { farthestFilm } from '../artwork/film-match.ts';
 import type { Film } from '../model/film.ts';
 import type { Process } from '../model/job.ts';
 import type { Project } from '../model/project.ts';
 
 /** Ids of the films that a project's artwork is cut from. */
-export const filmsUsed = ({ items }: Pick<Project, 'items'>): ReadonlySet<string> =>
-  new Set(items.flatMap(({ film, repeat }) => [film, ...(repeat.scatter?.films ?? [])]));
+export const filmsUsed = ({ items, names }: Pick<Project, 'items' | 'names'>): ReadonlySet<string> =>
+  new Set([
+    ...items.flatMap(({ film, repeat }) => [film, ...(repeat.scatter?.films ?? [])]),
+    ...(names?.rows ?? []).flatMap(({ swaps = [] }) => swaps.flatMap(({ film }) => film ?? [])),
+  ]);
 
 /**
  * A project with a snapshot of every film that its artwork is cut from, so that it can be opened where the stock is another.
@@ -52,4 +56,18 @@ export function filmsUnasked(films: readonly Film[], process: Process): readonly
     (film) => !hasCoverSheet(film) && (process === 'blast' || process === 'paint' || !isRemovable(film)),
   );
   return suited.length > 0 ? suited : films;
+}
+
+/**
+ * Film for a mask that nobody chose one for: film that is made for masks where it stays dry, permanent film under gel or
+ * cream; of those the one that stands out most from the blank.
+ *
+ * @param films one or more
+ * @param process what the mask is for
+ * @param colour of the blank
+ */
+export function filmForMask(films: readonly Film[], process: Process, colour: string): Film | null {
+  const wet = process === 'strip' || process === 'etch';
+  const made = wet ? [] : films.filter(({ finish }) => finish === 'mask film');
+  return farthestFilm(colour, made.length > 0 ? made : filmsUnasked(films, process));
 }

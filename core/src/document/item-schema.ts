@@ -8,6 +8,9 @@ export const provenance = { source: short, rights: z.enum(['own', 'allowed', 'un
 /** mm of anything on a blank: from a hair to the way round a barrel. */
 const across = z.number().min(0.01).max(20_000);
 
+/** Times an item's own size. */
+const times = z.number().min(0.01).max(100);
+
 const itemBase = {
   id,
   film: id,
@@ -29,6 +32,25 @@ const itemBase = {
         gapMm: z.number().min(0).max(200),
         films: z.array(id).max(200),
         with: id.nullable().optional(),
+        even: z.boolean().optional(),
+        fill: z.boolean().optional(),
+        turnsDeg: z.tuple([angle, angle]).optional(),
+        sizes: z.tuple([times, times]).optional(),
+        edge: z.enum(['clear', 'cut', 'spare']).optional(),
+        kept: z
+          .array(
+            z.object({
+              itemId: id,
+              angleDeg: angle,
+              downMm: z.number().min(-10_000).max(10_000),
+              turnDeg: angle,
+              size: times,
+              film: id.nullable(),
+              pinned: z.boolean(),
+            }),
+          )
+          .max(2000)
+          .optional(),
       })
       .optional(),
   }),
@@ -46,8 +68,15 @@ const itemBase = {
     shapesOnly: z.boolean(),
     bridgeMm: z.number().min(0).max(20),
     specksMm: z.number().min(0).max(100),
+    slits: z.boolean().optional(),
   }),
 };
+
+const drawnSize = { widthMm: z.number().gt(0).max(100_000), heightMm: z.number().gt(0).max(100_000) };
+const offset = z.number().min(-100_000).max(100_000);
+
+/** The page of a drawing. */
+export const drawnSheet = z.object({ ...drawnSize, x: offset, y: offset });
 
 /** One item, as it is kept in a project. */
 export const itemSchema = z.discriminatedUnion('type', [
@@ -56,7 +85,10 @@ export const itemSchema = z.discriminatedUnion('type', [
     type: z.literal('text'),
     text: z.string().max(MOST.text),
     font: id,
-    size: z.object({ by: z.enum(['cap', 'width']), mm: across }),
+    size: z.discriminatedUnion('by', [
+      z.object({ by: z.enum(['cap', 'width']), mm: across }),
+      z.object({ by: z.literal('box'), mm: across, highMm: across }),
+    ]),
     letterGapMm: z.number().min(-2000).max(2000),
     gapsAtMm: z.number().gt(0).max(20_000).nullable(),
     align: z.enum(['left', 'middle', 'right']),
@@ -64,6 +96,17 @@ export const itemSchema = z.discriminatedUnion('type', [
     pairGaps: z
       .array(z.object({ after: z.number().int().min(0).max(MOST.text), mm: z.number().min(-2000).max(2000) }))
       .max(MOST.text),
+    letters: z
+      .array(
+        z.object({
+          at: z.number().int().min(0).max(MOST.text),
+          turnDeg: angle,
+          raise: z.number().min(-20).max(20),
+          size: times,
+        }),
+      ) // prettier-ignore
+      .max(MOST.text)
+      .optional(),
     ring: z
       .object({
         acrossMm: z.number().min(1).max(20_000),
@@ -87,7 +130,9 @@ export const itemSchema = z.discriminatedUnion('type', [
     setId: id,
     colour,
     pathData: z.string().max(MOST.pathData),
-    drawn: z.object({ widthMm: z.number().gt(0).max(100_000), heightMm: z.number().gt(0).max(100_000) }),
+    drawn: z.object(drawnSize),
+    sheet: drawnSheet.optional(),
+    by: z.enum(['ink', 'sheet']).optional(),
     widthMm: across,
     heightMm: across.nullable(),
     ...provenance,

@@ -1,10 +1,12 @@
+import { NEW_RUN } from '../model/bench-run.ts';
 import { PLAIN_STACK } from '../layers/order.ts';
 import { STARTING_FILMS } from '../material/film.ts';
 import { KINDS_OF_BLANK } from '../measure/kinds/kinds.ts';
 import { USUAL_THICKNESS_MM } from '../measure/reading.ts';
 import type { BalloonPlan, Blank, BlankKind, FlatteningChoice, Station } from '../model/blank.ts';
+import { NOTHING_PLANNED } from '../model/planning.ts';
 import type { Project, ShelfBlank, StockDocument } from '../model/project.ts';
-import { FORMAT_VERSION } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/format.ts';
 import type { StockThing } from '../model/stock.ts';
 import { PLAIN_SEAM } from '../seam/plain-seam.ts';
 
@@ -85,7 +87,9 @@ export function newProject(id: string, name: string, blank: Blank, shelfBlankId:
     boardId: 'square',
     laid: [],
     accepted: [],
-    bench: { doneSteps: [], waitsUntil: {} },
+    bench: NEW_RUN,
+    handOver: null,
+    planning: NOTHING_PLANNED,
     log: [],
   };
 }

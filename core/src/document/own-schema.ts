@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import type { OwnFont, OwnMotif, OwnSettings } from '../model/project.ts';
-import { FORMAT_VERSION } from '../model/project.ts';
+import type { BenchPhoto, OwnFont, OwnHabits, OwnMotif, OwnSettings } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/format.ts';
+import { workHoursSchema } from './entry-schema.ts';
 import { colour, id, MOST, short, stamp } from './fields.ts';
-import { provenance } from './item-schema.ts';
+import { drawnSheet, provenance } from './item-schema.ts';
 
 /** A font that the person brought, current version. */
 export const ownFontSchema = z.object({
@@ -15,6 +16,17 @@ export const ownFontSchema = z.object({
   keptAt: stamp,
 }) satisfies z.ZodType<OwnFont>;
 
+/** Outlines of a drawing as they are kept. */
+export const keptDrawing = {
+  widthMm: z.number().gt(0).max(100_000),
+  heightMm: z.number().gt(0).max(100_000),
+  sheet: drawnSheet.optional(),
+  colours: z
+    .array(z.object({ colour, pathData: z.string().max(MOST.pathData) }))
+    .min(1)
+    .max(MOST.colours),
+};
+
 /** A drawing that is kept, current version. */
 export const ownMotifSchema = z.object({
   format: z.literal('mivet-motif'),
@@ -22,17 +34,40 @@ export const ownMotifSchema = z.object({
   id,
   name: short,
   ...provenance,
-  widthMm: z.number().gt(0).max(100_000),
-  heightMm: z.number().gt(0).max(100_000),
-  colours: z
-    .array(z.object({ colour, pathData: z.string().max(MOST.pathData) }))
-    .min(1)
-    .max(MOST.colours),
+  ...keptDrawing,
   keptAt: stamp,
 }) satisfies z.ZodType<OwnMotif>;
 
 /** Limits that the person changed. */
 export const ownLimitsSchema = z.record(z.string().max(40), z.number().min(0).max(10_000));
+
+/** How a person works where there is more than one good way; what is not there is as usual. */
+export const ownHabitsSchema = z
+  .object({
+    weeding: z.enum(['counters first', 'ground first', 'reverse']),
+    laying: z.enum(['as it suits', 'centre out', 'one end round', 'two halves']),
+    building: z.enum(['base up', 'one tape', 'on the blank']),
+    aiming: z.enum(['parchment', 'by eye', 'hinge']),
+    seam: z.enum(['butt', 'lap', 'gap']),
+    washing: z.enum(['by hand', 'dishwasher', 'sealed']),
+    heat: z.enum(['cold', 'warm']),
+    masks: z.enum(['with tape', 'by hand']),
+    batch: z.enum(['by step', 'by cup']),
+  })
+  .partial() satisfies z.ZodType<OwnHabits>;
+
+const picture = z
+  .string()
+  .max(MOST.photo)
+  .regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'a small photograph');
+
+/** A photograph that was taken at the bench. */
+export const benchPhotoSchema = z.object({
+  id,
+  projectId: id,
+  at: stamp,
+  data: picture,
+}) satisfies z.ZodType<BenchPhoto>;
 
 const money = z.number().min(0).max(1e9);
 
@@ -45,6 +80,28 @@ export const ownSettingsSchema = z.object({
   boardId: id.optional(),
   useOffcuts: z.boolean().optional(),
   tapeId: z.string().max(80).optional(),
+  habits: ownHabitsSchema.optional(),
+  hours: workHoursSchema.optional(),
+  practised: z
+    .record(
+      z.string().max(40),
+      z
+        .array(z.object({ at: stamp, score: z.number().min(0).max(100), task: z.number().int().min(1).max(1e6) }))
+        .max(100),
+    )
+    .optional(),
+  learnt: z
+    .record(
+      z.string().max(300),
+      z.object({ value: z.number().min(-1e6).max(1e6), n: z.number().int().min(0).max(1e6), at: stamp }),
+    )
+    .optional(),
+  boxes: z
+    .array(
+      z.object({ name: short, widthMm: z.number().min(0.5).max(20_000), heightMm: z.number().min(0.5).max(20_000) }),
+    )
+    .max(MOST.boxes)
+    .optional(),
   rates: z
     .object({
       hour: money,

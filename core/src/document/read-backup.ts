@@ -1,7 +1,7 @@
 import type { Backup, KeptCopy, RecordStore, Unreadable } from '../model/project.ts';
-import { FORMAT_VERSION } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/format.ts';
 import { checkDocument, describeReadProblem, type MivetDocument, type ReadProblem } from './read.ts';
-import { ownLimitsSchema, ownSettingsSchema } from './own-schema.ts';
+import { benchPhotoSchema, ownLimitsSchema, ownSettingsSchema } from './own-schema.ts';
 import { unreadableSchema } from './schema.ts';
 import { isRaw, type Raw } from './versions/walk.ts';
 
@@ -16,6 +16,7 @@ const LISTS = {
   fonts: 'mivet-font',
   motifs: 'mivet-motif',
   stock: 'mivet-stock',
+  entries: 'mivet-entry',
 } as const satisfies { readonly [store in Exclude<RecordStore, 'copies'>]: MivetDocument['format'] };
 
 /** A backup with nothing in it. */
@@ -31,6 +32,8 @@ export const emptyBackup = (writtenAt: string): Backup => ({
   limits: {},
   copies: [],
   settings: {},
+  photos: [],
+  entries: [],
   unreadable: [],
 });
 
@@ -99,9 +102,11 @@ export function readBackup(raw: unknown): BackupResult {
       fonts: read('fonts'),
       motifs: read('motifs'),
       stock: read('stock'),
+      entries: read('entries'),
       copies,
       limits: limits.success ? limits.data : {},
       settings: settings.success ? settings.data : {},
+      photos: listOf(raw['photos']).flatMap((one) => benchPhotoSchema.safeParse(one).data ?? []),
       unreadable,
     },
   };

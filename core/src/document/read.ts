@@ -1,13 +1,15 @@
 import type { z } from 'zod';
+import type { LogbookEntry } from '../model/entry.ts';
 import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } from '../model/project.ts';
-import { FORMAT_VERSION } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/format.ts';
 import { STEPS } from './versions/index.ts';
 import { bringUp, type Raw } from './versions/walk.ts';
 import { backupSchema, projectSchema, shelfBlankSchema, stockSchema } from './schema.ts';
+import { entrySchema } from './entry-schema.ts';
 import { ownFontSchema, ownMotifSchema } from './own-schema.ts';
 
 /** Any document that Mivet writes. */
-export type MivetDocument = Project | ShelfBlank | OwnFont | OwnMotif | StockDocument | Backup;
+export type MivetDocument = Project | ShelfBlank | OwnFont | OwnMotif | StockDocument | LogbookEntry | Backup;
 
 /** Why a file was refused, in the order in which it was looked at. */
 export type ReadProblem =
@@ -30,6 +32,7 @@ const SCHEMAS: { readonly [format: string]: z.ZodType<MivetDocument> } = {
   'mivet-font': ownFontSchema,
   'mivet-motif': ownMotifSchema,
   'mivet-stock': stockSchema,
+  'mivet-entry': entrySchema,
   'mivet-backup': backupSchema,
 };
 
@@ -75,7 +78,7 @@ export function describeReadProblem(problem: ReadProblem): string {
     case 'not-json':
       return 'The file is not JSON: it was cut short or is of another kind.';
     case 'not-mivet':
-      return 'The file is not a Mivet project, blank, font, motif, piece of stock or backup.';
+      return 'The file is not a Mivet project, blank, font, motif, piece of stock, entry of the logbook or backup.';
     case 'newer':
       return `The file was written by a newer Mivet (format ${problem.version}); this one reads up to ${FORMAT_VERSION}. Update Mivet; the file is untouched.`;
     case 'invalid':

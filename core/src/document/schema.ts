@@ -1,10 +1,21 @@
 import { z } from 'zod';
+import { MOTIF_IDS } from '../artwork/motifs/index.ts';
+import type { MotifId } from '../model/item.ts';
 import type { Backup, Project, ShelfBlank, StockDocument, Unreadable } from '../model/project.ts';
-import { FORMAT_VERSION } from '../model/project.ts';
+import { FORMAT_VERSION } from '../model/format.ts';
 import { blankSchema } from './blank-schema.ts';
+import { entrySchema, handOverSchema, planningSchema } from './entry-schema.ts';
 import { filmSchema, id, MOST, short, stamp } from './fields.ts';
-import { itemSchema } from './item-schema.ts';
-import { ownFontSchema, ownLimitsSchema, ownMotifSchema, ownSettingsSchema } from './own-schema.ts';
+import { itemSchema, provenance } from './item-schema.ts';
+import {
+  benchPhotoSchema,
+  keptDrawing,
+  ownHabitsSchema,
+  ownFontSchema,
+  ownLimitsSchema,
+  ownMotifSchema,
+  ownSettingsSchema,
+} from './own-schema.ts';
 import { lotSchema, stockThingSchema } from './stock-schema.ts';
 
 /** Something on the stock shelf, current version. */
@@ -15,6 +26,9 @@ export const stockSchema = z.object({
   thing: stockThingSchema,
   changedAt: stamp,
 }) satisfies z.ZodType<StockDocument>;
+
+/** Id of something that is done at the bench, or of a thing that it is done on. */
+const tick = z.string().max(400);
 
 /** A project, current version. */
 export const projectSchema = z.object({
@@ -47,13 +61,16 @@ export const projectSchema = z.object({
     order: z.array(id).max(1000),
     marks: z.record(id, z.enum(['marks', 'by hand'])),
     lay: z.enum(['flat', 'on the blank']),
+    levels: z.enum(['as drawn', 'once']),
   }),
   names: z
     .object({
       itemId: id.nullable(),
       widthMm: z.number().min(0.5).max(20_000),
+      heightMm: z.number().min(0.5).max(20_000).optional(),
       leastCapMm: z.number().min(0.01).max(2000),
       closeMm: z.number().min(0).max(200),
+      sameSize: z.boolean().optional(),
       rows: z
         .array(
           z.object({
@@ -63,12 +80,35 @@ export const projectSchema = z.object({
             hand: z.enum(['right', 'left']).nullable(),
             capMm: z.number().min(0.01).max(2000).nullable(),
             blankId: id.nullable(),
+            swaps: z
+              .array(
+                z.object({
+                  itemId: id,
+                  film: id.optional(),
+                  picture: z
+                    .discriminatedUnion('by', [
+                      z.object({ by: z.literal('motif'), motif: z.enum(MOTIF_IDS as [MotifId, ...MotifId[]]) }),
+                      z.object({ by: z.literal('drawing'), drawingId: id }),
+                    ])
+                    .optional(),
+                }),
+              )
+              .max(MOST.swaps)
+              .optional(),
           }),
         )
         .max(MOST.names),
+      columns: z
+        .array(z.object({ itemId: id, what: z.enum(['picture', 'film']) }))
+        .max(MOST.swaps)
+        .optional(),
     })
     .nullable(),
   otherBlanks: z.array(blankSchema).max(MOST.blanks),
+  rowDrawings: z
+    .array(z.object({ id, name: short, ...provenance, ...keptDrawing }))
+    .max(MOST.blanks)
+    .optional(),
   boardId: id,
   laid: z
     .array(z.object({ film: id, of: z.string().max(20_000_000), lots: z.array(lotSchema).max(MOST.lots) }))
@@ -83,9 +123,22 @@ export const projectSchema = z.object({
     )
     .max(MOST.items),
   bench: z.object({
-    doneSteps: z.array(z.string().max(400)).max(MOST.items),
+    doneSteps: z.array(tick).max(MOST.items),
     waitsUntil: z.record(z.string().max(200), stamp),
+    waitsFrom: z.record(z.string().max(200), stamp),
+    doneAt: z.record(tick, stamp),
+    doneAs: z.record(z.string().max(200), z.string().max(4000)),
+    answers: z.array(z.object({ step: tick, thing: id.nullable(), at: stamp, yes: z.boolean() })).max(MOST.log),
+    notes: z
+      .array(z.object({ id, step: tick, at: stamp, text: z.string().max(MOST.notes), photo: id.nullable() }))
+      .max(MOST.log),
+    spoilt: z
+      .array(z.object({ thing: tick, step: tick, at: stamp, why: z.string().max(MOST.reason), made: z.boolean() }))
+      .max(MOST.log),
+    parked: z.array(tick).max(MOST.items),
   }),
+  handOver: handOverSchema.nullable(),
+  planning: planningSchema,
   log: z
     .array(
       z.object({
@@ -101,6 +154,7 @@ export const projectSchema = z.object({
       fonts: z.array(ownFontSchema).max(MOST.fonts),
       limits: ownLimitsSchema,
       stock: z.array(stockThingSchema).max(MOST.stock),
+      habits: ownHabitsSchema.optional(),
     })
     .optional(),
 }) satisfies z.ZodType<Project>;
@@ -123,7 +177,7 @@ export const shelfBlankSchema = z.object({
 
 /** A record that this program cannot read, as it was found. */
 export const unreadableSchema = z.object({
-  store: z.enum(['projects', 'shelf', 'fonts', 'motifs', 'stock', 'copies']),
+  store: z.enum(['projects', 'shelf', 'fonts', 'motifs', 'stock', 'entries', 'copies']),
   id: z.string().max(400),
   name: z.string().max(400),
   why: z.string().max(2000),
@@ -143,5 +197,7 @@ export const backupSchema = z.object({
   limits: ownLimitsSchema,
   copies: z.array(z.object({ at: stamp, document: projectSchema })).max(MOST.copies),
   settings: ownSettingsSchema,
+  photos: z.array(benchPhotoSchema).max(MOST.items),
+  entries: z.array(entrySchema).max(MOST.stock),
   unreadable: z.array(unreadableSchema).max(MOST.stock),
 }) satisfies z.ZodType<Backup>;

@@ -34,4 +34,13 @@ describe('what makes a project heavy', () => {
     const list = projectOf(makeJob(tumbler(), [words('a', 100, 1)], { names }));
     expect(describeHeavy(list)).toMatch(/made for a list of 500/);
   });
+
+  it('leaves to be shown no more than can be drawn for certain', () => {
+    // 20 things of 1800 outlines: one of them is under 2500, two are not.
+    const many = Array.from({ length: 20 }, (_, i) => words(`w${i}`, 9, 200));
+    expect(lightened(projectOf(makeJob(tumbler(), many))).project.items).toHaveLength(1);
+    const half = [words('a', 10, 125), words('b', 10, 125)];
+    expect(lightened(projectOf(makeJob(tumbler(), half))).project.items).toHaveLength(2);
+    expect(lightened(projectOf(makeJob(tumbler(), [...half, words('c', 1, 1)]))).project.items).toHaveLength(2);
+  });
 });

@@ -2,8 +2,10 @@ import { MOTIFS } from '../artwork/motifs/index.ts';
 import type { ArtworkItem } from '../model/item.ts';
 import type { Project } from '../model/project.ts';
 
-/** Outlines that can be worked out while somebody waits, a few seconds on a slow machine. */
+/** Outlines that can be worked out while somebody waits. */
 const LIGHT = 12_000;
+/** Outlines that are drawn of a project that took too long: about three seconds, so that it never takes too long again. */
+const SHOWN = 2500;
 
 /** An item, how many outlines it comes to, and why. */
 export interface HeavyItem {
@@ -37,18 +39,21 @@ function weigh(item: ArtworkItem): HeavyItem {
 /** What makes a project heavy, the heaviest first; empty when nothing does. */
 export function heavyItems({ items, names }: Pick<Project, 'items' | 'names'>): HeavyItem[] {
   const makes = Math.max(1, names?.rows.length ?? 1);
-  const all = items.map(weigh).sort((a, b) => b.outlines - a.outlines);
-  const sum = makes * all.reduce((total, { outlines }) => total + outlines, 0);
-  return sum <= LIGHT ? [] : all;
+  const all = heaviestFirst(items);
+  return makes * outlinesOf(all) <= LIGHT ? [] : all;
 }
 
-/** A project without its heaviest items, as few of them as make it light, and those. */
+const heaviestFirst = (items: Project['items']): HeavyItem[] =>
+  items.map(weigh).sort((a, b) => b.outlines - a.outlines);
+const outlinesOf = (all: readonly HeavyItem[]): number => all.reduce((total, { outlines }) => total + outlines, 0);
+
+/** A project without its heaviest items, as few of them as leave what can be shown for certain, and those. */
 export function lightened(project: Project): { readonly project: Project; readonly leftOut: readonly HeavyItem[] } {
   const leftOut: HeavyItem[] = [];
-  const all = heavyItems(project);
-  let sum = all.reduce((total, { outlines }) => total + outlines, 0);
+  const all = heaviestFirst(project.items);
+  let sum = outlinesOf(all);
   for (const heavy of all) {
-    if (sum <= LIGHT) break;
+    if (sum <= SHOWN) break;
     leftOut.push(heavy);
     sum -= heavy.outlines;
   }

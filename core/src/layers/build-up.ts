@@ -9,16 +9,18 @@ import type { PlacedItem } from '../layout/place.ts';
 import { slantRange } from '../layout/place.ts';
 import { fromPlane, toPlane, turnsNear } from '../layout/side-plane.ts';
 import { boxOfRings } from '../plane/box.ts';
+import { layerOf } from './layer.ts';
 
-/** Film of a group of a placed item. */
-export const filmOfGroup = ({ item, filmOf }: PlacedItem, group: number): string => filmOf?.[group] ?? item.film;
+/** Layer of a group of a placed item. */
+export const layerOfGroup = ({ item, filmOf, levelOf }: PlacedItem, group: number): string =>
+  layerOf({ film: filmOf?.[group] ?? item.film, level: levelOf?.[group] ?? 0 });
 
 /**
  * Knocks every film out of those below it, all but a small underlap where film below goes on; built by rule, only what is
  * broad of it. All of a lower film that is seen stays, and a little more: nothing gapes.
  *
  * @param placed items on the side
- * @param layers films from the blank outwards
+ * @param layers from the blank outwards
  * @param stack how it is built
  * @param meanRadius mm; radius of the working plane
  * @param closed whether the side goes round
@@ -31,11 +33,11 @@ export function buildStack(
   closed: boolean,
 ): PlacedItem[] {
   if (build === 'full' || layers.length < 2) return [...placed];
-  const groupsOf = (film: string): (readonly Ring[])[] =>
-    placed.flatMap((one) => one.groups.filter((_, g) => filmOfGroup(one, g) === film));
+  const groupsOf = (layer: string): (readonly Ring[])[] =>
+    placed.flatMap((one) => one.groups.filter((_, g) => layerOfGroup(one, g) === layer));
   /** What covers a film, in the working plane. */
-  const covers = layers.map((film, i) => {
-    const reach = boxOfRings(groupsOf(film).flat());
+  const covers = layers.map((layer, i) => {
+    const reach = boxOfRings(groupsOf(layer).flat());
     const above = layers
       .slice(i + 1)
       .flatMap(groupsOf)
@@ -48,7 +50,7 @@ export function buildStack(
     const groups = one.groups.map((group, g) => {
       const flat = group.map((ring) => toPlane(ring, meanRadius));
       const box = boxOfRings(flat);
-      const near = (covers[layers.indexOf(filmOfGroup(one, g))] ?? []).filter((c) => boxesTouch(c.box, box));
+      const near = (covers[layers.indexOf(layerOfGroup(one, g))] ?? []).filter((c) => boxesTouch(c.box, box));
       if (near.length === 0) return group;
       return underlapped(
         flat,

@@ -20,6 +20,7 @@ const films = makeJob(makeBlank({ girthRim: 260, side: 90 }), []).films.map((fil
 const band = (id: string, film: string, high: number, down: number): ArtItem =>
   plate(id, 60, high, {
     film,
+    heightMm: high,
     running: 'round',
     repeat: { mode: 'joined', count: 5 },
     placement: { facing: 'front', angleDeg: 0, from: 'rim', mm: down, turnDeg: 0 },

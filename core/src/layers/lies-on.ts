@@ -22,10 +22,10 @@ export function filmBelow(
   const rank = new Map(layers.map((film, i) => [film, i]));
   const shares = drawn.map(() => new Map<string, number>());
   for (const { lower, upper, areaMm2 } of pairs) {
-    const [a, b] = [rank.get(drawn[lower]!.film) ?? 0, rank.get(drawn[upper]!.film) ?? 0];
+    const [a, b] = [rank.get(drawn[lower]!.layer) ?? 0, rank.get(drawn[upper]!.layer) ?? 0];
     if (a === b) continue;
     const [above, below] = a > b ? [lower, upper] : [upper, lower];
-    const film = drawn[below]!.film;
+    const film = drawn[below]!.layer;
     shares[above]!.set(film, (shares[above]!.get(film) ?? 0) + areaMm2 / Math.max(areas[above]!, EPSILON));
   }
   const on = new Map<string, number[]>();

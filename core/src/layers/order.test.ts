@@ -35,25 +35,27 @@ describe('layersOf', () => {
 
 describe('the deepest place', () => {
   const layers: Layer[] = [
-    { film: 'a', thicknessMm: 0.07, rings: [box(0, 0, 100, 100)] },
-    { film: 'b', thicknessMm: 0.18, rings: [box(20, 20, 60, 60)] },
-    { film: 'c', thicknessMm: 0.06, rings: [box(50, 50, 90, 90)] },
-    { film: 'd', thicknessMm: 0.05, rings: [box(80, 0, 95, 20)] },
+    { layer: 'a', thicknessMm: 0.07, rings: [box(0, 0, 100, 100)] },
+    { layer: 'b', thicknessMm: 0.18, rings: [box(20, 20, 60, 60)] },
+    { layer: 'c', thicknessMm: 0.06, rings: [box(50, 50, 90, 90)] },
+    { layer: 'd', thicknessMm: 0.05, rings: [box(80, 0, 95, 20)] },
   ];
 
   it('is where films add up to most, not where most films are somewhere', () => {
     // a, b and c share 10 × 10 mm.
     const deepest = deepestOf(layers)!;
-    expect(deepest.films).toEqual(['a', 'b', 'c']);
+    expect(deepest.layers).toEqual(['a', 'b', 'c']);
     expect(deepest.thicknessMm).toBeCloseTo(0.31, 9);
     expect(deepest.areaMm2).toBeCloseTo(100, 2);
     expect([deepest.x, deepest.y].every((v) => v > 50 && v < 60)).toBe(true);
     // Thick film on thick film beats two thin ones more.
-    const thin = deepestOf([...layers, { film: 'e', thicknessMm: 0.2, rings: [box(82, 2, 90, 10)] }])!;
-    expect(thin.films).toEqual(['a', 'd', 'e']);
+    const thin = deepestOf([...layers, { layer: 'e', thicknessMm: 0.2, rings: [box(82, 2, 90, 10)] }])!;
+    expect(thin.layers).toEqual(['a', 'd', 'e']);
     expect(deepestOf([])).toBeNull();
     // A shared edge is no overlap.
-    expect(deepestOf([layers[1]!, { ...layers[1]!, film: 'f', rings: [box(60, 20, 90, 60)] }])!.films).toHaveLength(1);
+    expect(deepestOf([layers[1]!, { ...layers[1]!, layer: 'f', rings: [box(60, 20, 90, 60)] }])!.layers).toHaveLength(
+      1,
+    );
   });
 
   it('is cut through by a section that meets each film where it lies', () => {
@@ -61,7 +63,7 @@ describe('the deepest place', () => {
     // Between 50 and 60 three films are met.
     expect(tellingHeight(layers.slice(0, 3))).toBeGreaterThan(50);
     expect(tellingHeight(layers.slice(0, 3))).toBeLessThan(60);
-    const holed: Layer = { film: 'h', thicknessMm: 0.1, rings: [box(0, 0, 30, 30), Float64Array.from([10, 10, 10, 20, 20, 20, 20, 10])] }; // prettier-ignore
+    const holed: Layer = { layer: 'h', thicknessMm: 0.1, rings: [box(0, 0, 30, 30), Float64Array.from([10, 10, 10, 20, 20, 20, 20, 10])] }; // prettier-ignore
     expect(sectionOf([holed], 15)[0]!.spans).toEqual([[0, 10], [20, 30]]); // prettier-ignore
   });
 
@@ -77,12 +79,12 @@ describe('placeMarks', () => {
   it('costs nothing in a notch that every layer has, and all round a design that fills its box', () => {
     // An L leaves a notch of 60 × 60.
     const notched = Float64Array.from([0, 0, 120, 0, 120, 40, 40, 40, 40, 120, 0, 120]);
-    const layer = { film: 'a', box: boxOf(box(0, 0, 120, 120)) };
+    const layer = { layer: 'a', box: boxOf(box(0, 0, 120, 120)) };
     const marks = placeMarks([layer], [notched])!;
     expect(marks.extra['a']).toBe(0);
     // A full rectangle, 100 × 50: a short side holds no two marks far enough apart. One beside each, 2 mm away, costs
     // 16 × 50, two beside a long one 8 × 100; a millimetre more where places lie 2 mm apart.
-    const full = placeMarks([{ film: 'a', box: boxOf(box(0, 0, 100, 50)) }], [box(0, 0, 100, 50)])!;
+    const full = placeMarks([{ layer: 'a', box: boxOf(box(0, 0, 100, 50)) }], [box(0, 0, 100, 50)])!;
     expect(full.extra['a']).toBeGreaterThanOrEqual(800);
     expect(full.extra['a']).toBeLessThanOrEqual(1000);
     expect(placeMarks([], [])).toBeNull();
@@ -97,7 +99,7 @@ describe('placeMarks', () => {
       [long, short],
       [turn(long), turn(short)],
     ]) {
-      const { extra } = placeMarks(rings.map((ring, i) => ({ film: String(i), box: boxOf(ring) })), rings)!; // prettier-ignore
+      const { extra } = placeMarks(rings.map((ring, i) => ({ layer: String(i), box: boxOf(ring) })), rings)!; // prettier-ignore
       const grown = Object.values(extra).reduce((sum, mm2) => sum + mm2, 0);
       expect(grown).toBeGreaterThanOrEqual(2 * 8 * 60);
       expect(grown).toBeLessThanOrEqual(2 * 11 * 60);
@@ -110,7 +112,7 @@ describe('placeMarks', () => {
     fc.assert(
       fc.property(fc.array(layer, { minLength: 2, maxLength: 5 }), (list) => {
         const rings = list.map(([x, y, w, h]) => box(x, y, x + w, y + h));
-        const layers = rings.map((ring, i) => ({ film: String(i), box: boxOf(ring) }));
+        const layers = rings.map((ring, i) => ({ layer: String(i), box: boxOf(ring) }));
         const { at, extra } = placeMarks(layers, rings)!;
         const squares = at.map(([x, y]) => box(x, y, x + MARK_MM, y + MARK_MM));
         for (const square of squares)
@@ -118,11 +120,11 @@ describe('placeMarks', () => {
         const all = rings.flatMap((ring) => [...ring]);
         const wide = Math.max(...all.filter((_, i) => i % 2 === 0)) - Math.min(...all.filter((_, i) => i % 2 === 0));
         expect(Math.hypot(at[0]![0] - at[1]![0], at[0]![1] - at[1]![1])).toBeGreaterThanOrEqual(0.45 * wide - 1e-9);
-        layers.forEach(({ film, box: b }) => {
+        layers.forEach(({ layer, box: b }) => {
           const x = [b.minX, b.maxX, ...squares.flatMap((s) => [s[0]!, s[2]!])];
           const y = [b.minY, b.maxY, ...squares.flatMap((s) => [s[1]!, s[5]!])];
           const grown = (Math.max(...x) - Math.min(...x)) * (Math.max(...y) - Math.min(...y));
-          expect(extra[film]).toBeCloseTo(grown - (b.maxX - b.minX) * (b.maxY - b.minY), 6);
+          expect(extra[layer]).toBeCloseTo(grown - (b.maxX - b.minX) * (b.maxY - b.minY), 6);
         });
       }),
       { numRuns: 40 },

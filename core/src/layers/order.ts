@@ -1,6 +1,6 @@
 import type { Stack } from '../model/stack.ts';
 /** Whole films in the order of the artwork, lined up by the rule. */
-export const PLAIN_STACK: Stack = { build: 'full', underlapMm: 0.6, thinMm: 4, order: [], marks: {}, lay: 'flat' };
+export const PLAIN_STACK: Stack = { build: 'full', underlapMm: 0.6, thinMm: 4, order: [], marks: {}, lay: 'flat', levels: 'as drawn' }; // prettier-ignore
 
 /**
  * Films from the blank outwards.

@@ -8,7 +8,8 @@ export interface DrawnFilm {
   /** Which item it is of, and which of its groups. */
   readonly itemId: string;
   readonly group: number;
-  readonly film: string;
+  /** Its film; where that stands at several levels, the layer; see `layerOf`. */
+  readonly layer: string;
   readonly rings: readonly Ring[];
 }
 
@@ -87,7 +88,7 @@ export function overlapsOf(drawn: readonly DrawnFilm[]): DrawnOverlaps {
 }
 
 /** mm². Less of an overlap than this asks for no order. */
-const LEAST_MM2 = 0.5;
+export const LEAST_OVERLAP_MM2 = 0.5;
 
 /** Films in the order that the picture asks for, and where it asks for two at once. */
 export interface DrawnOrder {
@@ -105,10 +106,10 @@ export interface DrawnOrder {
  * @param overlaps of these
  */
 export function orderByDrawing(drawn: readonly DrawnFilm[], { pairs }: DrawnOverlaps): DrawnOrder {
-  const films = [...new Set(drawn.map(({ film }) => film))];
+  const films = [...new Set(drawn.map(({ layer }) => layer))];
   const over = new Map<string, number>();
   for (const { lower, upper, areaMm2 } of pairs) {
-    const [below, above] = [drawn[lower]!.film, drawn[upper]!.film];
+    const [below, above] = [drawn[lower]!.layer, drawn[upper]!.layer];
     if (below === above) continue;
     const key = JSON.stringify([below, above]);
     over.set(key, (over.get(key) ?? 0) + areaMm2);
@@ -119,8 +120,8 @@ export function orderByDrawing(drawn: readonly DrawnFilm[], { pairs }: DrawnOver
   films.forEach((a, i) =>
     films.slice(i + 1).forEach((b) => {
       const [up, down] = [asked(a, b), asked(b, a)];
-      if (up > LEAST_MM2 && down > LEAST_MM2) twice.push([a, b]);
-      if (Math.max(up, down) > LEAST_MM2)
+      if (up > LEAST_OVERLAP_MM2 && down > LEAST_OVERLAP_MM2) twice.push([a, b]);
+      if (Math.max(up, down) > LEAST_OVERLAP_MM2)
         edges.push(up >= down ? { below: a, above: b, weight: up - down } : { below: b, above: a, weight: down - up });
     }),
   );

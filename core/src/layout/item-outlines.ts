@@ -1,4 +1,5 @@
 import { shapeInk } from '../artwork/acts.ts';
+import { frameOf } from '../artwork/art-items.ts';
 import type { FontBook, FontFace } from '../artwork/font.ts';
 import { faceOf } from '../artwork/font.ts';
 import type { OpenJoin } from '../artwork/joins.ts';
@@ -52,17 +53,23 @@ export function itemOutlines(item: ArtworkItem, fonts: FontBook, pitch: number):
     const fontMissing = !there;
     if (item.ring) return { ...ringOutlines(item, face, item.ring), fontMissing };
     let cap = item.size.by === 'cap' ? item.size.mm : 20;
-    const { align, linePitch } = item;
-    const set = (): TextOutlines => textOutlines(item.text, face, cap, { align, linePitch, ...gapsAt(item, cap) });
+    const { align, linePitch, letters: ownLetters = [] } = item;
+    const set = (): TextOutlines =>
+      textOutlines(item.text, face, cap, { align, linePitch, letters: ownLetters, ...gapsAt(item, cap) });
     let text = set();
     const box = boxOfGroups(text.glyphs);
-    if (item.size.by === 'width' && box.maxX > box.minX) {
+    if (item.size.by !== 'cap' && box.maxX > box.minX) {
       // Gaps that keep their share grow with the letters; those in millimetres do not: solve for letters alone.
       const bare =
-        item.gapsAtMm === null ? boxOfGroups(textOutlines(item.text, face, cap, { align, linePitch }).glyphs) : box;
+        item.gapsAtMm === null
+          ? boxOfGroups(textOutlines(item.text, face, cap, { align, linePitch, letters: ownLetters }).glyphs)
+          : box;
       const letters = Math.max(EPSILON_MM, bare.maxX - bare.minX);
       const gaps = box.maxX - box.minX - letters;
-      cap = Math.max(0.01, (20 * (item.size.mm - gaps)) / letters);
+      const long = (20 * (item.size.mm - gaps)) / letters;
+      // Lines and letters grow in proportion upwards: what is 20 mm of capitals now is so high.
+      const high = item.size.by === 'box' ? (20 * item.size.highMm) / Math.max(EPSILON_MM, box.maxY - box.minY) : Infinity; // prettier-ignore
+      cap = Math.max(0.01, Math.min(long, high));
       text = set();
     }
     const capHeight = cap;
@@ -103,14 +110,16 @@ function ringOutlines(item: TextItem, face: FontFace, ring: RingSetting): ItemOu
 function artOutlines(item: ArtItem, pitch: number): ItemOutlines {
   const joined = item.repeat.mode === 'joined';
   const width = joined ? pitch + 2 * TILE_WELD_MM : item.widthMm;
-  const scaleX = width / item.drawn.widthMm;
-  const scaleY = item.heightMm === null ? item.widthMm / item.drawn.widthMm : item.heightMm / item.drawn.heightMm;
+  const of = frameOf(item);
+  const scaleX = width / of.widthMm;
+  // What is joined round keeps its shape too: as high as it is stretched along.
+  const scaleY = item.heightMm === null ? (joined ? pitch : item.widthMm) / of.widthMm : item.heightMm / of.heightMm;
   const flip = item.mirrored ? -1 : 1;
   const fine = FLATTEN_ERROR_MM / Math.max(scaleX, scaleY);
   const rings = parsePathData(item.pathData).map((path) =>
-    flattenPath(path, fine).map((value, i) => (i % 2 ? value * scaleY : flip * value * scaleX)),
+    flattenPath(path, fine).map((value, i) => (i % 2 ? (value - of.y) * scaleY : flip * (value - of.x) * scaleX)),
   );
-  const half = { x: width / 2, y: (item.drawn.heightMm * scaleY) / 2 };
+  const half = { x: width / 2, y: (of.heightMm * scaleY) / 2 };
   const frame = { minX: -half.x, maxX: half.x, minY: -half.y, maxY: half.y };
   // A mirrored outline runs the other way round; film is to the left of it again when it is read backwards.
   const groups = [item.mirrored ? rings.map(reverseRing) : rings];

@@ -65,7 +65,7 @@ function placeAll(job: LayoutJob, { size, template, surface }: FlatSide, fonts: 
       rim: zones.rim,
       base: template.closed ? zones.base : job.blank.baseClearanceMm,
       handle: job.blank.handleWidthMm > 0 ? job.blank.handleWidthMm + 2 * zones.handle : 0,
-      holds: roundFace(size),
+      inside: roundFace(size),
       others: [...done.values()],
     });
     for (const one of scattered) done.set(one.item.id, one);
@@ -97,15 +97,15 @@ function patchReach(job: LayoutJob, size: BlankSize, fonts: FontBook, draft: () 
   return far === 0 ? 0 : Math.ceil(2 * (far + PATCH_MARGIN_MM));
 }
 
-/** Whether a thing of some reach lies within a round face, clear of a lid's hole. */
-function roundFace(size: BlankSize): ScatterRoom['holds'] {
+/** mm from a spot to the edge of a round face, or to a lid's hole; positive within. */
+function roundFace(size: BlankSize): ScatterRoom['inside'] {
   const { face } = solidOf(size);
   if (!face?.round) return null;
   const { side } = size;
   const { hole } = face;
-  return (x, y, reach) => {
+  return (x, y) => {
     const up = side / 2 - y;
-    const clear = hole === null || Math.hypot(x, up - hole.up) >= hole.across / 2 + reach;
-    return clear && Math.hypot(x, up) <= side / 2 - reach;
+    const fromHole = hole === null ? Infinity : Math.hypot(x, up - hole.up) - hole.across / 2;
+    return Math.min(fromHole, side / 2 - Math.hypot(x, up));
   };
 }

@@ -8,7 +8,7 @@ import { resampleRing } from '../plane/resample.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { mirrorRing } from '../polygon/polygon.ts';
 import type { Development } from '../surface/development.ts';
-import { boxOfTurned, inkOf, itemOutlines } from './item-outlines.ts';
+import { type ItemOutlines, boxOfTurned, inkOf, itemOutlines } from './item-outlines.ts';
 
 /** An item on the side: where it sits, and its outlines as [azimuth, slant] rings, groups copy by copy; each group is clean film. */
 export interface PlacedItem {
@@ -25,8 +25,14 @@ export interface PlacedItem {
   /** Azimuth of the centre of each copy, rad, not reduced to one turn. */
   readonly copies: readonly number[];
   readonly groups: readonly (readonly Ring[])[];
+  /** Each copy of a scatter as it lies; null for all else. */
+  readonly spots: readonly PlacedSpot[] | null;
+  /** Copies that are left off at an edge, as they would lie: they are cut beside the wrap. */
+  readonly off: readonly { readonly groups: readonly (readonly Ring[])[]; readonly film: string }[];
   /** Film of each group, where copies are on several; null when all are on the item's own. */
   readonly filmOf: readonly string[] | null;
+  /** At which level of its film each group stands, 0 lowest; null while films stand once. */
+  readonly levelOf: readonly number[] | null;
   readonly missingLetters: readonly string[];
   /** Whether its own font is not there and another stands in. */
   readonly fontMissing: boolean;
@@ -40,6 +46,17 @@ export interface PlacedItem {
   readonly radius: number;
   /** mm. How far the ends of a rigid item leave the level line through its middle; 0 otherwise. */
   readonly rigidSag: number;
+}
+
+/** One copy of a scatter. */
+export interface PlacedSpot {
+  /** rad from the front, and mm down the band. */
+  readonly azimuth: number;
+  readonly slant: number;
+  readonly turnDeg: number;
+  readonly size: number;
+  readonly film: string;
+  readonly pinned: boolean;
 }
 
 /**
@@ -94,13 +111,21 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
   const count = copiesRound(item);
   const step = (2 * Math.PI) / count;
   const azimuth = azimuthOfFacing(item.placement.facing, item.placement.angleDeg, hand);
-  // A joined tile's height does not depend on the pitch, so the middle can be found before the radius there.
-  const draft = itemOutlines(item, fonts, 10);
   const turn = (item.placement.turnDeg * Math.PI) / 180;
-  const turnedBox = item.repeat.mode === 'joined' ? draft.box : boxOfTurned(draft, turn);
-  const slant = slantOfPlacement(item.placement, turnedBox.maxY - turnedBox.minY, surface.slantLength);
-  const radius = Math.max(1, surface.radiusAt(slant));
   const joined = item.repeat.mode === 'joined';
+  const middle = (draft: ItemOutlines): number => {
+    const box = joined ? draft.box : boxOfTurned(draft, turn);
+    return slantOfPlacement(item.placement, box.maxY - box.minY, surface.slantLength);
+  };
+  let draft = itemOutlines(item, fonts, 10);
+  let slant = middle(draft);
+  // A drawing that keeps its shape is as high as its pitch is long, and its pitch hangs on the height at which it lies.
+  if (joined && item.type === 'art' && item.heightMm === null)
+    for (let i = 0; i < PITCH_STEPS; i++) {
+      draft = itemOutlines(item, fonts, Math.max(1, surface.radiusAt(slant)) * step);
+      slant = middle(draft);
+    }
+  const radius = Math.max(1, surface.radiusAt(slant));
   const { outlines, box, ink } = inkOf(
     joined ? itemOutlines(item, fonts, radius * step) : draft,
     joined ? 0 : turn,
@@ -127,6 +152,9 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     copies,
     groups,
     filmOf: null,
+    levelOf: null,
+    spots: null,
+    off: [],
     missingLetters: outlines.missingLetters,
     fontMissing: outlines.fontMissing ?? false,
     capHeight: outlines.capHeight,
@@ -136,6 +164,9 @@ export function placeItem(item: ArtworkItem, surface: Development, fonts: FontBo
     rigidSag: running === 'rigid' ? rigidSag(surface, slant, half) : 0,
   };
 }
+
+/** Steps by which the height of a joined drawing and its pitch come to agree: on a cone each leaves a tenth of the last. */
+const PITCH_STEPS = 8;
 
 /** Which copy of its item a group of rings belongs to: groups come copy by copy, alike in number. */
 export const copyOfGroup = ({ groups, copies }: Pick<PlacedItem, 'groups' | 'copies'>, group: number): number =>

@@ -53,7 +53,10 @@ export function scatterSpots(field: ScatterField, kinds: readonly ScatterKind[],
   const spots: ScatterSpot[] = [];
   const between = ([a, b]: readonly [number, number]): number => a + (b - a) * random();
   const full = new Set(kinds.flatMap(({ x, y }, i) => (x[1] >= x[0] && y[1] >= y[0] ? [] : [i])));
-  for (const kind of inTurn(kinds, random)) {
+  for (const kind of inTurn(
+    kinds.map(({ count }) => count),
+    random,
+  )) {
     if (full.has(kind)) continue;
     const { x, y, holds } = kinds[kind]!;
     let best: ScatterSpot | null = null;
@@ -73,9 +76,9 @@ export function scatterSpots(field: ScatterField, kinds: readonly ScatterKind[],
 }
 
 /** Kinds in the order in which they are laid: one after the other when there is one, otherwise well mixed. */
-function inTurn(kinds: readonly ScatterKind[], random: () => number): number[] {
-  const order = kinds.flatMap(({ count }, i) => Array.from({ length: count }, () => i));
-  if (kinds.length > 1)
+export function inTurn(counts: readonly number[], random: () => number): number[] {
+  const order = counts.flatMap((count, i) => Array.from({ length: count }, () => i));
+  if (counts.length > 1)
     for (let i = order.length - 1; i > 0; i--) {
       const k = Math.floor(random() * (i + 1));
       [order[i], order[k]] = [order[k]!, order[i]!];

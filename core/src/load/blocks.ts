@@ -1,3 +1,4 @@
+import { laidAs } from '../layers/layer.ts';
 import type { Film } from '../model/film.ts';
 import type { Supply } from '../model/stock.ts';
 import type { CuttablePiece } from '../pieces/cuttable.ts';
@@ -9,7 +10,7 @@ import { lotsOf, NO_STOCK } from './supply.ts';
 /** What is laid of one film as one: a wrap, a panel, the pieces of a name, the spares; as it sits on its template. */
 export interface FilmBlock {
   readonly film: string;
-  /** Which sheet of the film it is: empty for a whole wrap, otherwise a panel, band or gore, or the spares. */
+  /** Which sheet of the film it is: empty for a whole wrap, otherwise a panel, band or gore, or the spares; see `laidAs`. */
   readonly part: string;
   /** Box round the pieces on the flat template, mm. */
   readonly box: Box;
@@ -29,11 +30,12 @@ export function blocksOf(
   for (const piece of pieces) {
     const film = films.find((f) => f.id === piece.film);
     if (!film) continue;
-    const key = `${film.id}|${piece.part}`;
+    const part = laidAs(piece);
+    const key = `${film.id}|${part}`;
     const block = blocks.get(key);
     blocks.set(key, {
       film: film.id,
-      part: piece.part,
+      part,
       box: block ? joinBoxes(block.box, piece.flatBox) : piece.flatBox,
       rings: [...(block?.rings ?? []), piece.flat.outer, ...piece.flat.holes],
       // Metallised film shimmers another way when it is turned a quarter.

@@ -265,6 +265,29 @@ describe('a plan that is kept or bettered', () => {
     expect(along(told[1]!)).toBeLessThan(along(told[0]!));
   });
 
+  it('begins films on what others left of their boards, however many films there are', () => {
+    // Two plates of 270 × 84 mm in each of eight films: 180 mm of a board of 289, of which no two go on one. Laid one on the
+    // rest of another, three films take two boards: six loads, which their length asks for at least: 8 × 186 / 295 = 5.04.
+    const films = Array.from({ length: 8 }, (_, f) => `film-${f}`);
+    const plates = films.flatMap((film) => [0, 1].map((n): FilmBlock => ({ ...block(film, 270, 84), part: `p${n}` })));
+    expect(planLoads(plates, square).loads).toHaveLength(6);
+    const [first] = betterLoads(plates, square, NO_STOCK, [], 1);
+    expect(first!.plan.loads).toHaveLength(6);
+    for (const strip of planLoads(plates, square).loads.flatMap(({ strips }) => strips)) expect(strip.to - strip.from).toBeLessThanOrEqual(289); // prettier-ignore
+  });
+
+  it('lays on a strip of its own what the nest leaves out by a hair', () => {
+    // 282.8 mm and two margins of the blade are 288.8 of the 289 that a board has; cells round that up. A ring is no box.
+    const ring = (part: string, long: number): FilmBlock => {
+      const outer = Float64Array.from([0, 0, long, 0, long, 22, long / 2, 30, 0, 22]);
+      return { film: 'a', part, box: { minX: 0, maxX: long, minY: 0, maxY: 30 }, rings: [outer] };
+    };
+    const plan = planLoads([ring('long', 282.8), ring('small', 60)], square);
+    expect(plan.tooLarge).toEqual([]);
+    expect(plan.loads.flatMap(({ strips }) => strips).flatMap((s) => s.parts).map(({ part }) => part).sort()).toEqual(['long', 'small']); // prettier-ignore
+    expect(planLoads([ring('long', 283.2), ring('small', 60)], square).tooLarge).toMatchObject([{ longMm: 290 }]);
+  });
+
   it('lists what fits no board, part by part, and lays the rest', () => {
     const large = { ...block('a', 400, 20), part: 'large' };
     const plan = planLoads([...parts, large], square);

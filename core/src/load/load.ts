@@ -1,12 +1,13 @@
 import type { Board } from '../model/board.ts';
 import type { KeptFilm, Lot, PartOnBoard } from '../model/laid.ts';
 import type { Offcut, Supply } from '../model/stock.ts';
+import { seeded } from '../numeric/seeded.ts';
 import { EPSILON, EPSILON_MM } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import type { FilmBlock } from './blocks.ts';
 import type { LotStep, Room } from './lot.ts';
-import { BLADE_MARGIN_MM, lotsOfFilm } from './lot.ts';
+import { BLADE_MARGIN_MM, isOfBoxes, lotsOfFilm } from './lot.ts';
 import { NO_STOCK, offcutsOf } from './supply.ts';
 
 /**
@@ -62,6 +63,10 @@ export interface PlanStep {
 const searchesFor = (parts: number): number => (parts > 12 ? 1 : 2);
 /** Of so many parts only the first plan is looked at. */
 const MANY_PARTS = 21;
+/** Orders of films that are tried to fill up boards that are begun: at first, and while one asks for better plans. */
+const [FIRST_ORDERS, MORE_ORDERS] = [6, 60];
+/** mm along a board under which nothing is begun on what is left of it. */
+const LEAST_REST_MM = 20;
 
 /**
  * Lays each film's parts on boards as strips side by side, in the order of the stack. A film of one part lies turned a
@@ -80,50 +85,109 @@ export function planLoads(
   supply: Supply = NO_STOCK,
   kept: readonly KeptFilm[] = [],
 ): LoadPlan {
-  return arrange(laidFilms(blocks, board, supply, kept), board);
+  return arrange(laidFilms(blocks, { board, supply, kept }), board);
 }
 
 /** A film with how it is laid. */
 type LaidFilm = { readonly own: readonly FilmBlock[] } & LotStep;
 
+/** What films are laid by. */
+interface Laying {
+  readonly board: Board;
+  readonly supply: Supply;
+  readonly kept: readonly KeptFilm[];
+}
+
 /**
- * Every film laid by itself; where that takes more loads than their length asks for, each film begins on what the one before
- * left of its last board, if that takes fewer.
+ * Every film laid by itself; where that takes more loads than their length asks for, films begin on what others left of
+ * their boards, if that takes fewer.
  */
-function laidFilms(
-  blocks: readonly FilmBlock[],
-  board: Board,
-  supply: Supply,
-  kept: readonly KeptFilm[],
-): readonly LaidFilm[] {
-  const films = filmsOf(blocks).map((own) => ({ own, known: keptFor(own, board, supply, kept) }));
-  const lay = (own: readonly FilmBlock[], rest: number): LotStep => {
-    let best: LotStep = { lots: [], left: own };
-    const options = { gapMm: board.gapMm, searches: searchesFor(own.length) };
-    for (const step of lotsOfFilm(own, { ...roomFor(own, board, supply), rest }, options)) {
-      best = step ?? best;
-      if (step && own.length >= MANY_PARTS) break;
-    }
-    return best;
-  };
-  const apart = films.map(({ own, known }): LaidFilm => ({
-    own,
-    ...(known ? { lots: known.lots, left: [] } : lay(own, 0)),
-  }));
-  const loads = arrange(apart, board).loads.length;
-  const room = board.lengthMm - 2 * board.marginMm;
-  const lengths = (list: readonly LaidFilm[]): number[] => list.flatMap(({ lots }) => lots.map((lot) => lot.along));
-  const asked = lengths(apart).reduce((sum, mm) => sum + mm + board.gapMm, 0) / (room + board.gapMm);
-  if (board.alone || loads <= Math.ceil(asked - EPSILON)) return apart;
-  const filled: LaidFilm[] = [];
-  for (const [i, { own, known }] of films.entries()) {
-    const used = sharedOut(lengths(filled), board).map((load) =>
-      load.reduce((sum, at) => sum + lengths(filled)[at]! + board.gapMm, 0),
-    );
-    const rest = Math.floor(Math.max(0, ...used.map((mm) => room - mm)));
-    filled.push(known || own.length === 1 ? apart[i]! : { own, ...lay(own, rest) });
+function laidFilms(blocks: readonly FilmBlock[], laying: Laying): readonly LaidFilm[] {
+  const films = filmsOf(blocks);
+  let best: readonly LaidFilm[] = films.map((own) => keptAs(own, laying) ?? { own, ...firstLots(own, laying, []) });
+  const isFull = (): boolean => loadsOf(best, laying) <= loadsAsked(best, laying);
+  if (isFull()) return best;
+  let orders = 0;
+  for (const filled of fillings(best, laying, 1, 1)) {
+    if (!filled) continue;
+    if (loadsOf(filled, laying) < loadsOf(best, laying)) best = filled;
+    if (++orders >= FIRST_ORDERS || isFull()) break;
   }
-  return arrange(filled, board).loads.length < loads ? filled : apart;
+  return best;
+}
+
+const keptAs = (own: readonly FilmBlock[], { board, supply, kept }: Laying): LaidFilm | null => {
+  const known = keptFor(own, board, supply, kept);
+  return known && { own, lots: known.lots, left: [] };
+};
+
+/** A film as it is laid at once, on what is left of boards first. @param rests mm along boards that are begun */
+function firstLots(
+  own: readonly FilmBlock[],
+  { board, supply }: Laying,
+  rests: readonly number[],
+  seed = 1,
+  times = 1,
+): LotStep {
+  let best: LotStep = { lots: [], left: own };
+  const options = { gapMm: board.gapMm, searches: times * searchesFor(own.length), seed };
+  for (const step of lotsOfFilm(own, { ...roomFor(own, board, supply), rests }, options)) {
+    best = step ?? best;
+    if (step && own.length >= MANY_PARTS && !isOfBoxes(own)) break;
+  }
+  return best;
+}
+
+const loadsOf = (films: readonly LaidFilm[], { board }: Laying): number => arrange(films, board).loads.length;
+
+/** Loads that the length of all strips asks for at least. */
+function loadsAsked(films: readonly LaidFilm[], { board }: Laying): number {
+  const room = board.lengthMm - 2 * board.marginMm + board.gapMm;
+  return Math.ceil(alongOf(films).reduce((sum, mm) => sum + mm + board.gapMm, 0) / room - EPSILON);
+}
+
+const alongOf = (films: readonly LaidFilm[]): number[] => films.flatMap(({ lots }) => lots.map((lot) => lot.along));
+
+/**
+ * The same films laid one after the other in one order after the other, each beginning on what is left of the boards so far.
+ * What was put where it lies, and what is one part, stays. In shapes that are no boxes one order takes its time: only the
+ * first is tried.
+ *
+ * @param times how much is searched for each film of boxes
+ */
+function* fillings(
+  apart: readonly LaidFilm[],
+  laying: Laying,
+  seed: number,
+  times: number,
+): Generator<readonly LaidFilm[] | null, void> {
+  const { board } = laying;
+  const stays = (film: LaidFilm): boolean => film.own.length === 1 || keptAs(film.own, laying) !== null;
+  if (board.alone || apart.every(stays)) return;
+  const random = seeded(seed);
+  const room = board.lengthMm - 2 * board.marginMm;
+  const moving = apart.filter((film) => !stays(film));
+  const quick = moving.every(({ own }) => isOfBoxes(own));
+  const orders = quick ? MORE_ORDERS : 1;
+  for (let round = 0; round < orders; round++) {
+    const order = round === 0 ? moving : shuffled(moving, random);
+    const laid = new Map<LaidFilm, LaidFilm>(apart.filter(stays).map((film) => [film, film]));
+    for (const film of order) {
+      const lengths = alongOf([...laid.values()]);
+      const rests = sharedOut(lengths, board)
+        .map((load) => Math.floor(room - load.reduce((sum, at) => sum + lengths[at]! + board.gapMm, 0)))
+        .filter((mm) => mm >= LEAST_REST_MM)
+        .sort((a, b) => b - a);
+      laid.set(film, { own: film.own, ...firstLots(film.own, laying, rests, seed + round, quick ? times : 1) });
+      yield null;
+    }
+    yield apart.map((film) => laid.get(film)!);
+  }
+}
+
+function shuffled<T>(list: readonly T[], random: () => number): T[] {
+  const keys = new Map(list.map((one) => [one, random()]));
+  return [...list].sort((a, b) => keys.get(a)! - keys.get(b)!);
 }
 
 /**
@@ -140,51 +204,41 @@ export function* betterLoads(
   kept: readonly KeptFilm[],
   seed: number,
 ): Generator<PlanStep | null, void> {
-  const films = filmsOf(blocks).map((own) => {
-    const known = keptFor(own, board, supply, kept);
-    const lots = known?.lots ?? [];
-    return {
-      own,
-      best: { lots, left: known ? [] : own } as LotStep,
-      known: known !== null,
-      steps:
-        own.length > 1 ? lotsOfFilm(own, roomFor(own, board, supply), { gapMm: board.gapMm, seed, like: lots }) : null,
-    };
-  });
-  for (const film of films) {
-    if (film.known) continue;
-    film.best =
-      firstOf(film.steps ?? lotsOfFilm(film.own, roomFor(film.own, board, supply), { gapMm: board.gapMm })) ??
-      film.best;
-  }
+  const laying = { board, supply, kept };
+  let best = laidFilms(blocks, laying);
   const told = (): PlanStep => ({
-    plan: arrange(
-      films.map(({ own, best }) => ({ own, ...best })),
-      board,
-    ),
-    kept: films.map(({ own, best }) => ({ film: own[0]!.film, of: signOf(own, board, supply), lots: best.lots })),
+    plan: arrange(best, board),
+    kept: best.map(({ own, lots }) => ({ film: own[0]!.film, of: signOf(own, board, supply), lots })),
   });
   yield told();
+  const take = (films: readonly LaidFilm[]): PlanStep | null => {
+    if (worthOfFilms(films, board) >= worthOfFilms(best, board) - EPSILON_MM) return null;
+    best = films;
+    return told();
+  };
+  for (const filled of fillings(best, laying, seed, 3)) {
+    if (loadsOf(best, laying) <= loadsAsked(best, laying)) break;
+    yield filled && take(filled);
+  }
+  const searches = best.map(({ own, lots }) =>
+    own.length > 1 ? lotsOfFilm(own, roomFor(own, board, supply), { gapMm: board.gapMm, seed, like: lots }) : null,
+  );
   for (let going = true; going;) {
     going = false;
-    for (const film of films) {
-      const step = film.steps?.next();
+    for (const [i, steps] of searches.entries()) {
+      const step = steps?.next();
       if (!step || step.done) continue;
       going = true;
-      const better = step.value && lengthOf(step.value) < lengthOf(film.best) - EPSILON_MM;
-      if (better) film.best = step.value!;
-      yield better ? told() : null;
+      yield step.value && take(best.map((film, k) => (k === i ? { own: film.own, ...step.value! } : film)));
     }
   }
 }
 
-/** The first way to lay a film that there is; more can be asked for. */
-function firstOf(steps: Generator<LotStep | null, void>): LotStep | null {
-  for (let step = steps.next(); !step.done; step = steps.next()) if (step.value) return step.value;
-  return null;
-}
+/** Fewest parts left out, then fewest loads, then fewest newly cut strips, then least total length. */
+const worthOfFilms = (films: readonly LaidFilm[], board: Board): number =>
+  1e7 * arrange(films, board).loads.length + films.reduce((sum, film) => sum + lengthOf(film), 0);
 
-/** Fewest parts left out, then fewest newly cut strips, then least total length. */
+/** Of one film: fewest parts left out, then fewest newly cut strips, then least total length. */
 const lengthOf = ({ lots, left }: LotStep): number =>
   1e9 * left.length + lots.reduce((sum, lot) => sum + (lot.offcut === null ? 1e5 : 0) + lot.used.along, 0);
 

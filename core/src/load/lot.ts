@@ -1,5 +1,6 @@
 import type { Lot, PartOnBoard } from '../model/laid.ts';
 import type { Offcut } from '../model/stock.ts';
+import { isBox } from '../nest/boxes.ts';
 import { nest } from '../nest/nest.ts';
 import type { LaidPart, Nesting, NestPart, NestSheet, Quarter } from '../nest/nesting.ts';
 import { EPSILON_MM } from '../numeric/tolerances.ts';
@@ -17,8 +18,8 @@ export interface Room {
   /** mm that a strip cut to size may be. */
   readonly along: number;
   readonly across: number;
-  /** mm that are left along a board that is begun, to be filled first; left out, none is. */
-  readonly rest?: number;
+  /** mm that are left along boards that are begun, to be filled first; left out, none is. */
+  readonly rests?: readonly number[];
   /** The smallest first. */
   readonly offcuts: readonly Offcut[];
 }
@@ -81,8 +82,14 @@ export function* lotsOfFilm(
   const some = offcuts.slice(-MOST_OFFCUTS);
   const at = BLADE_MARGIN_MM;
   const load: NestSheet = { id: 'load', acrossMm: room.across - 2 * at, alongMm: room.along - 2 * at };
-  const rest = (room.rest ?? 0) - 2 * at;
-  const begun: NestSheet[] = rest > 0 ? [{ id: 'begun', acrossMm: load.acrossMm, alongMm: rest }] : [];
+  const begun = (room.rests ?? [])
+    .map((mm, i): NestSheet => ({
+      id: `begun-${i}`,
+      acrossMm: load.acrossMm,
+      alongMm: Math.min(mm - 2 * at, load.alongMm),
+      free: true,
+    })) // prettier-ignore
+    .filter(({ alongMm }) => alongMm > 0);
   const sheets = [...some.map((o) => ({ ...sheetOf(o), free: true })), ...begun, load];
   const stay = fixedOn(like, blocks, some);
   for (const plan of nest(partsOf(blocks), sheets, {
@@ -91,8 +98,20 @@ export function* lotsOfFilm(
     fixed: stay,
     searches,
   }))
-    yield plan && lotsOfPlan(plan, blocks, kinds, some, stay);
+    yield plan && withSingles(lotsOfPlan(plan, blocks, kinds, some, stay), kinds);
 }
+
+/** What the nest leaves out by a hair, since it counts in cells, lies on a strip of its own where it fits by its size. */
+function withSingles({ lots, left }: LotStep, room: { along: number; across: number }): LotStep {
+  const single = left.map((block) => ({ block, own: singleLot(block, room, []) }));
+  return {
+    lots: [...lots, ...single.flatMap(({ own }) => own.lots)],
+    left: single.flatMap(({ block, own }) => (own.lots.length > 0 ? [] : [block])),
+  };
+}
+
+/** Whether parts are laid as boxes, which is quick. */
+export const isOfBoxes = (blocks: readonly FilmBlock[]): boolean => partsOf(blocks).every(isBox);
 
 const areaOf = ({ rings, box }: FilmBlock): number =>
   rings ? Math.abs(rings.reduce((sum, ring) => sum + ringArea(ring), 0)) : boxWidth(box) * boxHeight(box);

@@ -1,3 +1,4 @@
+import { filmOfLayer, layerOf } from '../layers/layer.ts';
 import type { Project } from '../model/project.ts';
 import type { Supply } from '../model/stock.ts';
 import type { CuttablePiece } from '../pieces/cuttable.ts';
@@ -37,7 +38,7 @@ export function marksCost(
   support?: Support,
 ): MarksCost {
   const [marks, pieces] = [cut.filter(({ mark }) => mark), cut.filter(({ mark }) => !mark)];
-  const marked = new Set(marks.map(({ film }) => film));
+  const marked = new Set(marks.map(layerOf));
   // Where there are many parts, what one of them costs stands for all.
   const parts = new Set(pieces.map(({ part }) => part));
   const many = parts.size > PLANNED_PARTS;
@@ -48,7 +49,7 @@ export function marksCost(
   );
   // What marks on every layer would cost, for those that have none.
   const requested = once(() => {
-    const everywhere = Object.fromEntries(wrap.layers.map((film) => [film, 'marks' as const]));
+    const everywhere = Object.fromEntries(wrap.layers.map((layer) => [layer, 'marks' as const]));
     return lineUp({ stack: { ...stack, marks: everywhere } }, wrap, some, support).marks;
   });
   // Like is compared with like: a plan that was watched or touched is no measure for one that was not.
@@ -57,20 +58,24 @@ export function marksCost(
     stripArea(at ?? planLoads(blocks, plan.board, supply), film);
   return {
     loads: () => plan.loads.length - without().loads.length,
-    of: (film) => {
+    of: (layer) => {
+      const film = filmOfLayer(layer);
+      // The plan knows a film as a whole; of one that stands twice, each layer is planned by itself.
+      const standsOnce = wrap.layers.filter((one) => filmOfLayer(one) === film).length === 1;
+      const asPlanned = untouched && standsOnce;
       if (wrap.layers.length < 2) return 0;
-      const has = marked.has(film);
+      const has = marked.has(layer);
       const own = has ? marks.filter(({ part }) => !many || part === first) : requested();
       const blocks = (list: readonly CuttablePiece[]): FilmBlock[] =>
         blocksOf(
-          list.filter((piece) => piece.film === film),
+          list.filter((piece) => layerOf(piece) === layer),
           films,
           supply,
         );
       const [full, bare] = [blocks([...some, ...own]), blocks(some)];
       if (many) return parts.size * (boxArea(full) - boxArea(bare));
       const more =
-        planned(film, full, untouched && has ? plan : null) - planned(film, bare, untouched ? without() : null);
+        planned(film, full, asPlanned && has ? plan : null) - planned(film, bare, asPlanned ? without() : null);
       return Number.isNaN(more) ? null : more;
     },
   };

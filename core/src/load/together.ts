@@ -1,3 +1,4 @@
+import { laidAs } from '../layers/layer.ts';
 import type { Board } from '../model/board.ts';
 import type { Film } from '../model/film.ts';
 import type { Project } from '../model/project.ts';
@@ -63,7 +64,8 @@ export function planTogether(projects: readonly CutProject[], board: Board, supp
       // A name that is on one list only says enough; a panel is a panel of something.
       const alone = project.names && piece.part && owners.get(piece.part)!.size === 1 && !taken.has(piece.part);
       const part = alone ? piece.part : piece.part ? `${called}-${piece.part}` : called;
-      parts.set(part, { part, projectId: project.id, project: project.name, row: piece.part });
+      const as = laidAs({ ...piece, part });
+      parts.set(as, { part: as, projectId: project.id, project: project.name, row: laidAs(piece) });
       return { ...piece, id: `${called}-${piece.id}`, part };
     });
   });
@@ -78,18 +80,18 @@ export function planTogether(projects: readonly CutProject[], board: Board, supp
 export function sharesOf({ sheet, cut, parts, films }: TogetherPlan): TogetherShare[] {
   const owner = new Map(parts.map((one) => [one.part, one]));
   const laid = new Set(sheet.plan.loads.flatMap(({ strips }) => strips.flatMap((s) => s.parts.map((p) => `${s.film}|${p.part}`)))); // prettier-ignore
-  const placed = cut.filter(({ film, part }) => laid.has(`${film}|${part}`));
+  const placed = cut.filter((piece) => laid.has(`${piece.film}|${laidAs(piece)}`));
   const areaOf = (film: string, projectId?: string): number =>
     placed.reduce(
       (sum, piece) =>
-        piece.film === film && (projectId === undefined || owner.get(piece.part)!.projectId === projectId)
+        piece.film === film && (projectId === undefined || owner.get(laidAs(piece))!.projectId === projectId)
           ? sum + piece.areaMm2
           : sum,
       0,
     );
   const titles = new Map(parts.map(({ projectId, project }) => [projectId, project]));
   return [...titles].map(([projectId, title]) => {
-    const own = placed.filter(({ part }) => owner.get(part)!.projectId === projectId);
+    const own = placed.filter((piece) => owner.get(laidAs(piece))!.projectId === projectId);
     const used = sheet.usage.films.flatMap(({ film, areaMm2, cost }) => {
       const share = areaOf(film, projectId) / (areaOf(film) || 1);
       const made = films.find(({ id }) => id === film);

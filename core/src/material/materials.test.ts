@@ -38,9 +38,10 @@ describe('what materials are taken to be until something better is known', () =>
     expect(wiped.map(([surface]) => surface)).toEqual(['glass', 'glazed ceramic', 'bare steel', 'powder-coated steel']);
     expect(wiped.map(([, { dryMinutes }]) => dryMinutes)).toEqual([3, 3, 3, 3]);
     // What does not bear it is washed, and dries for ten minutes.
-    expect((['painted', 'plastic', 'latex'] as const).map((one) => surfaces[one])).toEqual(Array(3).fill({ alcohol: false, dryMinutes: 10 })); // prettier-ignore
-    expect(surfaces['raw terracotta']).toEqual({ alcohol: false, dryMinutes: 1440 });
-    expect(waits).toEqual({ handle: 1440, wash: 2880, strip: 60 });
+    expect((['painted', 'plastic'] as const).map((one) => surfaces[one])).toEqual(Array(2).fill({ alcohol: false, dryMinutes: 10, give: 0 })); // prettier-ignore
+    expect(surfaces.latex).toEqual({ alcohol: false, dryMinutes: 10, give: 0.04 });
+    expect(surfaces['raw terracotta']).toEqual({ alcohol: false, dryMinutes: 1440, give: 0 });
+    expect(waits).toEqual({ handle: 1440, wash: 2880, strip: 60, stripOf: {} });
   });
 });
 

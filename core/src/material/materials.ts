@@ -24,6 +24,8 @@ export interface SurfaceCare {
   readonly alcohol: boolean;
   /** Minutes that it takes to dry before film goes on. */
   readonly dryMinutes: number;
+  /** How far the surface itself gives way to film on it, as a fraction: rubber does, hard things do not. */
+  readonly give: number;
 }
 
 /** Everything that is known of film, tape and surfaces: passed to every function that uses it, so that it can be learnt. */
@@ -33,7 +35,27 @@ export interface Materials {
   readonly tapeGive: number;
   readonly surfaces: Readonly<Record<SurfaceKind, SurfaceCare>>;
   /** Minutes: until film may be handled hard, until it may be washed, and until stripper is first looked at. */
-  readonly waits: { readonly handle: number; readonly wash: number; readonly strip: number };
+  readonly waits: {
+    readonly handle: number;
+    readonly wash: number;
+    readonly strip: number;
+    /** Until stripper is first looked at, by the colour of the coat, where that was learnt. */
+    readonly stripOf: { readonly [colour: string]: number };
+  };
+  readonly pace: Pace;
+}
+
+/** Minutes that hands take. */
+export interface Pace {
+  /** Of weeding: to begin a film, for each piece or counter, and for each metre that was cut. */
+  readonly weedOnce: number;
+  readonly weedPiece: number;
+  readonly weedMetre: number;
+  /** Of laying a wrap; a face takes a third of it. */
+  readonly layEach: number;
+  /** Of cutting: to begin a job, and for each metre. */
+  readonly cutOnce: number;
+  readonly cutMetre: number;
 }
 
 const film = (thicknessMm: number, stretch: number, squeeze: number, finestStrokeMm: number): FilmNumbers => ({
@@ -43,8 +65,8 @@ const film = (thicknessMm: number, stretch: number, squeeze: number, finestStrok
   finestStrokeMm,
 });
 
-const WIPED: SurfaceCare = { alcohol: true, dryMinutes: 3 };
-const WASHED: SurfaceCare = { alcohol: false, dryMinutes: 10 };
+const WIPED: SurfaceCare = { alcohol: true, dryMinutes: 3, give: 0 };
+const WASHED: SurfaceCare = { alcohol: false, dryMinutes: 10, give: 0 };
 
 /** What is taken until something better is known; labels of the material in hand come first. */
 export const STARTING_MATERIALS: Materials = {
@@ -65,11 +87,12 @@ export const STARTING_MATERIALS: Materials = {
     'powder-coated steel': WIPED,
     painted: WASHED,
     plastic: WASHED,
-    latex: WASHED,
+    latex: { ...WASHED, give: 0.04 },
     // Clay that was brushed off dries for a day.
-    'raw terracotta': { alcohol: false, dryMinutes: 24 * 60 },
+    'raw terracotta': { alcohol: false, dryMinutes: 24 * 60, give: 0 },
   },
-  waits: { handle: 24 * 60, wash: 48 * 60, strip: 60 },
+  waits: { handle: 24 * 60, wash: 48 * 60, strip: 60, stripOf: {} },
+  pace: { weedOnce: 0.5, weedPiece: 0.25, weedMetre: 2 / 3, layEach: 6, cutOnce: 3, cutMetre: 0.5 },
 };
 
 /** What a film gives, cold or warm. */

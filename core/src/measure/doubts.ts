@@ -12,6 +12,7 @@ export interface ReadingDoubt {
     | 'height-over-side'
     | 'side-and-height-disagree'
     | 'across-and-girth-disagree'
+    | 'section-and-girth-disagree'
     | 'face-range'
     | 'takes-disagree';
   readonly reading: ReadingName;

@@ -18,8 +18,9 @@ export const READING_LABEL: Record<ReadingName, string> = {
   across: 'Straight across',
   hole: 'Across the straw hole',
   holeIn: 'From the edge in to the hole',
-  width: 'Across the face',
-  height: 'Down the face',
+  width: 'Width, left to right',
+  height: 'Height, top to bottom',
+  depth: 'Depth, front to back',
 };
 
 /** The same in the middle of a sentence. */
@@ -36,6 +37,7 @@ export const READING_IN_SENTENCE: Record<ReadingName, string> = {
   holeIn: 'the distance to the hole',
   width: 'the width',
   height: 'the height',
+  depth: 'the depth',
 };
 
 /** Why a typed length was not taken, and what to type instead. */
@@ -135,6 +137,11 @@ export function describeDoubt(
       return {
         title: 'Across and round do not agree',
         why: `The girth gives ${mm(doubt.expected)} across, but ${mm(doubt.value)} was read. Measure the girth again.`,
+      };
+    case 'section-and-girth-disagree':
+      return {
+        title: 'Width and depth do not agree with the girth',
+        why: `They would be ${mm(doubt.expected)} round, but ${mm(doubt.value)} was read. Measure all three again; the template goes by the girth.`,
       };
     case 'face-range':
       return {

@@ -2,7 +2,10 @@ import type { FitCheck } from './fit-check.ts';
 import type { Reading, ReadingTool } from './reading.ts';
 
 /** Kinds of blank. The first three are round with a seam; film on the others is seen as a face. */
-export type BlankKind = 'straight' | 'tapered' | 'profile' | 'ball' | 'balloon' | 'lid' | 'flat';
+export type BlankKind = 'straight' | 'tapered' | 'profile' | 'ball' | 'balloon' | 'lid' | 'flat' | 'box';
+
+/** A face of a box as it stands closed before one. */
+export type BoxFace = 'lid' | 'front' | 'back' | 'left' | 'right' | 'base';
 
 /** What a blank is made of where the film goes. */
 export type SurfaceKind =
@@ -14,6 +17,9 @@ export type SurfaceKind =
   | 'raw terracotta'
   | 'plastic'
   | 'latex';
+
+/** What is done to a blank before film goes on. */
+export type BeforeFilm = 'soak a label' | 'lift a sticker' | 'paint outside' | 'paint inside';
 
 /** Names of the readings that a blank may carry. */
 export type ReadingName =
@@ -28,7 +34,8 @@ export type ReadingName =
   | 'hole'
   | 'holeIn'
   | 'width'
-  | 'height';
+  | 'height'
+  | 'depth';
 
 /** One height at which the girth of a profile is read. */
 export interface Station {
@@ -57,6 +64,14 @@ export interface InsideFilm {
   readonly read: 'inside' | 'outside';
   /** mm. Thickness of the wall; counts for girths that were read outside. */
   readonly wallMm: number;
+}
+
+/** What a straight side looks like from above, where it is not round; mm. */
+export interface BlankSection {
+  readonly shape: 'oval' | 'rounded';
+  /** Across the front, and from front to back. */
+  readonly widthMm: number;
+  readonly depthMm: number;
 }
 
 /** What becomes of a balloon until it is handed over. */
@@ -95,6 +110,14 @@ export interface Blank {
   readonly stationsAlong: 'side' | 'upright';
   readonly flattening: FlatteningChoice;
   readonly balloon: BalloonPlan;
+  /** Of a straight side that is not round; left out, it is. */
+  readonly section?: BlankSection | undefined;
+  /** Of a box: the face that film goes on; left out, its lid. */
+  readonly face?: BoxFace | undefined;
+  /** mm across a metal cap, loop or stem that sits on top of a ball; left out, film may go there. */
+  readonly capMm?: number | undefined;
+  /** What is done to it before film goes on; left out, nothing but cleaning. */
+  readonly before?: BeforeFilm | undefined;
   /** Set when film goes on the inside; null for the outside. */
   readonly inside: InsideFilm | null;
   /** Reading history, the oldest first. */

@@ -43,6 +43,8 @@ export type Command =
   | { readonly do: 'drop-specks'; readonly itemId: string; readonly underMm: number }
   | { readonly do: 'mark-layers'; readonly films: readonly string[]; readonly how: 'marks' | 'by hand' }
   | { readonly do: 'build-stack'; readonly build: 'inlay' }
+  /** Films stand as often as the picture asks for. */
+  | { readonly do: 'stand-twice' }
   /** Films in an order of one's own; empty: as they are drawn. */
   | { readonly do: 'order-films'; readonly films: readonly string[] }
   | { readonly do: 'bring-up'; readonly itemId: string }
@@ -53,6 +55,8 @@ export type Command =
       readonly capMm: number;
       readonly gaps: readonly { readonly after: number; readonly mm: number }[];
     }
+  /** Each copy cut and laid by itself, as a patch of its own; `several` tells whether there are more than one. */
+  | { readonly do: 'lay-singly'; readonly itemIds: readonly string[]; readonly several: boolean }
   | { readonly do: 'lay-warm' }
   | { readonly do: 'lay-cold' }
   | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };

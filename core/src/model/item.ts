@@ -1,3 +1,5 @@
+import type { DrawnSheet } from './drawing.ts';
+
 /** Which spot of the way round an item is centred on; `faces` is both the drinker's and the room's. */
 export type Facing = 'front' | 'drinker' | 'room' | 'faces' | 'angle';
 
@@ -23,15 +25,48 @@ export interface RepeatRound {
   readonly count: number;
   /** `spaced`: every other copy is mirrored. */
   readonly alternate?: boolean | undefined;
-  /** `scattered`: how, on which films besides the item's own, and the item that it is scattered together with. */
-  readonly scatter?:
-    | {
-        readonly seed: number;
-        readonly gapMm: number;
-        readonly films: readonly string[];
-        readonly with?: string | null | undefined;
-      }
-    | undefined;
+  /** `scattered`: how. */
+  readonly scatter?: Scatter | undefined;
+}
+
+/** How copies of an item are scattered. What holds for the whole arrangement stands with the item that leads it. */
+export interface Scatter {
+  readonly seed: number;
+  readonly gapMm: number;
+  /** Films of the copies, besides the item's own. */
+  readonly films: readonly string[];
+  /** The item that it is scattered together with, and that leads. */
+  readonly with?: string | null | undefined;
+  /** Arranged by what things look like; left out, by boxes round them, as it was done before format 11. */
+  readonly even?: boolean | undefined;
+  /** As many as find room, in the shares of the counts. */
+  readonly fill?: boolean | undefined;
+  /** Degrees by which copies are turned, from and to; left out, none is. */
+  readonly turnsDeg?: readonly [number, number] | undefined;
+  /** Times the item's own size, from and to; left out, all are of its size. */
+  readonly sizes?: readonly [number, number] | undefined;
+  /** What is done at the edges of the band; left out, things keep clear of them. */
+  readonly edge?: ScatterEdge | undefined;
+  /** Copies that stay where they are, of all items of the arrangement. */
+  readonly kept?: readonly KeptSpot[] | undefined;
+}
+
+/** Things keep clear of the edge, are cut at it, or are left off there and cut beside the wrap, to be laid by hand. */
+export type ScatterEdge = 'clear' | 'cut' | 'spare';
+
+/** One copy of a scatter that has its place. */
+export interface KeptSpot {
+  /** The item that it is a copy of; for a drawing of several colours, the first. */
+  readonly itemId: string;
+  /** Degrees round from the front, and mm from the rim edge of the band down to its middle. */
+  readonly angleDeg: number;
+  readonly downMm: number;
+  readonly turnDeg: number;
+  readonly size: number;
+  /** null takes what the arrangement gives it. */
+  readonly film: string | null;
+  /** Whether it stays where it is when the rest is shuffled. */
+  readonly pinned: boolean;
 }
 
 interface ItemBase {
@@ -65,12 +100,29 @@ export interface RingSetting {
   readonly between: MotifId | null;
 }
 
+/** How large words are: by their capitals, by their width, or as large as a box takes, so wide and so high. */
+export type TextSize =
+  | { readonly by: 'cap' | 'width'; readonly mm: number }
+  | { readonly by: 'box'; readonly mm: number; readonly highMm: number };
+
+/** One letter that is set otherwise than the rest. */
+export interface SetLetter {
+  /** Its place in the words, line breaks counted. */
+  readonly at: number;
+  /** Degrees counter-clockwise, about its own middle. */
+  readonly turnDeg: number;
+  /** Upwards, as a share of a capital: it keeps it at any size. */
+  readonly raise: number;
+  /** Times the size of the others, from the line that they stand on. */
+  readonly size: number;
+}
+
 /** A line or more of live text. */
 export interface TextItem extends ItemBase {
   readonly type: 'text';
   readonly text: string;
   readonly font: FontId;
-  readonly size: { readonly by: 'cap' | 'width'; readonly mm: number };
+  readonly size: TextSize;
   /** Extra room between letters, mm; negative closes them. Grows with the letters: see `gapsAtMm`. */
   readonly letterGapMm: number;
   /** Height of a capital, mm, for which the gaps are meant; they keep their share of it. null: the same at any height. */
@@ -81,6 +133,8 @@ export interface TextItem extends ItemBase {
   readonly linePitch: number;
   /** Extra room after single letters, mm, by the letter's place in the words, line breaks counted; negative closes. */
   readonly pairGaps: readonly { readonly after: number; readonly mm: number }[];
+  /** Single letters set otherwise, by their place in the words as above; left out, none is. */
+  readonly letters?: readonly SetLetter[] | undefined;
   /** Set round a circle; null for lines. */
   readonly ring: RingSetting | null;
 }
@@ -115,7 +169,11 @@ export interface ArtItem extends ItemBase, Provenance {
   readonly pathData: string;
   /** Size of the whole drawing, as drawn. */
   readonly drawn: { readonly widthMm: number; readonly heightMm: number };
-  /** Width of the whole drawing on the blank. */
+  /** The page that it was drawn on; left out where there was none. */
+  readonly sheet?: DrawnSheet | undefined;
+  /** What is placed and sized: its ink, or the page that it was drawn on with all the room round the ink. */
+  readonly by?: 'ink' | 'sheet' | undefined;
+  /** Width on the blank of what is placed: of the whole drawing, or of its page. */
   readonly widthMm: number;
   /** null keeps the drawing's own shape. */
   readonly heightMm: number | null;
@@ -141,6 +199,8 @@ export interface OutlineActs {
   readonly bridgeMm: number;
   /** Parts of a drawing that are less than this across on the blank, both ways, are left off; 0 leaves off none. */
   readonly specksMm: number;
+  /** Whether its edge is slit where the side curves both ways, so that its film follows; left out, it is not. */
+  readonly slits?: boolean | undefined;
 }
 
 /** Id of a font: a shipped one, or one that the person brought. */

@@ -1,7 +1,7 @@
 import type { Blank } from './blank.ts';
 import type { Film } from './film.ts';
 import type { ArtworkItem } from './item.ts';
-import type { NameList } from './names.ts';
+import type { NameList, RowDrawing } from './names.ts';
 import type { Seam } from './seam.ts';
 import type { Stack } from './stack.ts';
 
@@ -24,6 +24,8 @@ export interface Job {
   readonly names: NameList | null;
   /** Blanks that some of the names are made on, besides the job's own. */
   readonly otherBlanks: readonly Blank[];
+  /** Drawings that some of them have in place of an item; left out, none. */
+  readonly rowDrawings?: readonly RowDrawing[] | undefined;
 }
 
 /** Which hand holds a blank with a handle. */

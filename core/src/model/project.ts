@@ -1,14 +1,15 @@
 import type { BenchRun } from './bench-run.ts';
+import type { Habits } from './habits.ts';
 import type { Blank } from './blank.ts';
 import type { KeptDrawing } from './drawing.ts';
+import type { Accepted, LogbookEntry } from './entry.ts';
 import type { Provenance } from './item.ts';
 import type { Job } from './job.ts';
 import type { KeptFilm } from './laid.ts';
 import type { LogEntry } from './log-entry.ts';
+import type { FORMAT_VERSION } from './format.ts';
+import type { HandOver, Planning, WorkHours } from './planning.ts';
 import type { StockThing } from './stock.ts';
-
-/** Version of the documents that this program writes. */
-export const FORMAT_VERSION = 10;
 
 /** A finding that the person has looked at and lives with. */
 export interface Acceptance {
@@ -34,16 +35,37 @@ export interface Project extends Job {
   readonly laid: readonly KeptFilm[];
   readonly accepted: readonly Acceptance[];
   readonly bench: BenchRun;
+  /** When it has to be done; null while nobody waits for it. */
+  readonly handOver: HandOver | null;
+  readonly planning: Planning;
   readonly log: readonly LogEntry[];
   /** What of the person's own it was made with, fonts that do not ship with Mivet, limits, and the stock that it is planned from; only in files, so that they read alike elsewhere. */
   readonly carried?:
-    | { readonly fonts: readonly OwnFont[]; readonly limits: OwnLimits; readonly stock: readonly StockThing[] }
+    | {
+        readonly fonts: readonly OwnFont[];
+        readonly limits: OwnLimits;
+        readonly stock: readonly StockThing[];
+        readonly habits?: OwnHabits | undefined;
+      }
     | undefined;
 }
 
 /** Limits that the person changed, by name, in the units of the table of limits. */
 export interface OwnLimits {
   readonly [id: string]: number;
+}
+
+/** What a person does otherwise than everybody begins; what is not there is as usual. */
+export type OwnHabits = { readonly [K in keyof Habits]?: Habits[K] | undefined };
+
+/** A photograph that was taken at the bench. */
+export interface BenchPhoto {
+  readonly id: string;
+  readonly projectId: string;
+  /** ISO. */
+  readonly at: string;
+  /** A small picture as a data URL. */
+  readonly data: string;
 }
 
 /** A font that the person brought. */
@@ -106,6 +128,10 @@ export interface Backup {
   /** Kept copies of projects, oldest first. */
   readonly copies: readonly KeptCopy[];
   readonly settings: OwnSettings;
+  /** Photographs that were taken at the bench. */
+  readonly photos: readonly BenchPhoto[];
+  /** The logbook. */
+  readonly entries: readonly LogbookEntry[];
   /** What this program could not read, as it was found: it is carried along, and never left out in silence. */
   readonly unreadable: readonly Unreadable[];
 }
@@ -117,6 +143,11 @@ export interface KeptCopy {
   readonly document: Project;
 }
 
+/** Goes at each exercise, the latest last: when, the score out of 100, and which of its tasks it was. */
+export interface Practised {
+  readonly [exercise: string]: readonly { readonly at: string; readonly score: number; readonly task: number }[];
+}
+
 /** How a person works: units, paper, light, board, tape, rates, cut files. What is not there stays as it is. */
 export interface OwnSettings {
   readonly unit?: 'mm' | 'in' | undefined;
@@ -126,6 +157,15 @@ export interface OwnSettings {
   readonly boardId?: string | undefined;
   readonly useOffcuts?: boolean | undefined;
   readonly tapeId?: string | undefined;
+  readonly habits?: OwnHabits | undefined;
+  /** When hands are free. */
+  readonly hours?: WorkHours | undefined;
+  /** What was learnt from the logbook and accepted, by name. */
+  readonly learnt?: { readonly [key: string]: Accepted } | undefined;
+  /** How exercises went, by their id. */
+  readonly practised?: Practised | undefined;
+  /** Boxes that words are fitted into, by name. */
+  readonly boxes?: readonly KeptBox[] | undefined;
   readonly rates?: { readonly [name: string]: number | undefined } | undefined;
   readonly cutting?:
     | {
@@ -137,8 +177,15 @@ export interface OwnSettings {
     | undefined;
 }
 
+/** A box that words are fitted into, kept under a name. */
+export interface KeptBox {
+  readonly name: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
 /** Where records are kept. */
-export type RecordStore = 'projects' | 'shelf' | 'fonts' | 'motifs' | 'stock' | 'copies';
+export type RecordStore = 'projects' | 'shelf' | 'fonts' | 'motifs' | 'stock' | 'entries' | 'copies';
 
 /** A record that cannot be read: damaged, or written by a newer program. */
 export interface Unreadable {

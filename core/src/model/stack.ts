@@ -6,10 +6,12 @@ export interface Stack {
   readonly underlapMm: number;
   /** mm. What is no broader lies on top of whole film, when built by rule. */
   readonly thinMm: number;
-  /** Films from the blank outwards; those not named come where the artwork has them. */
+  /** Layers from the blank outwards; those not named come where the artwork has them. */
   readonly order: readonly string[];
   /** How a layer is lined up, where it is not left to the rule. */
   readonly marks: { readonly [film: string]: 'marks' | 'by hand' };
   /** Assembled on the table and laid once, or laid film by film. */
   readonly lay: 'flat' | 'on the blank';
+  /** Whether a film stands as often as the picture asks for, or once, whatever is drawn. */
+  readonly levels: 'as drawn' | 'once';
 }

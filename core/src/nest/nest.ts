@@ -5,6 +5,7 @@ import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import type { CellShape } from '../raster/cells.ts';
 import { cellShape } from '../raster/cells.ts';
+import { areBoxes, nestBoxes } from './boxes.ts';
 import { byLength, bySize, layInOrder } from './lay.ts';
 import type { Nesting, NestOptions, NestPart, NestSheet } from './nesting.ts';
 import { planOf, worthOf } from './plan.ts';
@@ -26,6 +27,8 @@ const ROUNDING_MM = 0.02;
  * Lays parts in their true shapes on as few sheets as can be, and of those on as short a length: at once by size, then
  * better and better for as long as it is asked to go on.
  *
+ * Parts that are as good as boxes are laid as boxes; see `nestBoxes`. Of all others:
+ *
  * First, parts are laid by size, each as near to the beginning as it fits, in holes and between others too. Then, again
  * and again, they are laid on many partial layouts at once, of which those go on that lose the least room. At last they
  * are pushed together in finer cells. Every part is grown by half the gap and takes all cells that it touches, so that
@@ -42,6 +45,10 @@ export function* nest(
   sheets: readonly NestSheet[],
   options: NestOptions,
 ): Generator<Nesting | null, void> {
+  if (areBoxes(parts, sheets, options)) {
+    yield* nestBoxes(parts, sheets, options);
+    return;
+  }
   const stray = strayFor(parts.length);
   const gap = (options.gapMm + 2 * stray + ROUNDING_MM) / (1 - 2 * ROUND_SHARE);
   const cell = wholeCells(options.cellMm ?? cellFor(parts, gap), sheets.at(-1)!.acrossMm + gap);

@@ -39,7 +39,7 @@ describe('a list of names', () => {
   const made = (job: Job, ...rows: NameRow[]): Make[] => {
     const derived = deriveWrap(job, testFonts);
     if (!derived.ok) throw new Error(derived.problem.code);
-    return makeBatch(job, { itemId: 'words', widthMm: 60, leastCapMm: 5, closeMm: 0, rows }, derived.wrap, testFonts);
+    return makeBatch(job, { itemId: 'words', widthMm: 60, leastCapMm: 5, closeMm: 0, rows }, derived, testFonts);
   };
 
   it('has everything of the job for each, with its own words, fitted and placed', () => {
@@ -103,13 +103,13 @@ describe('a list of names', () => {
     const derived = deriveWrap(job, testFonts);
     if (!derived.ok) throw new Error();
     const list = { itemId: null, widthMm: 60, leastCapMm: 5, closeMm: 0, rows: [row('one'), row('two')] };
-    const both = makeBatch(job, list, derived.wrap, testFonts);
+    const both = makeBatch(job, list, derived, testFonts);
     expect(both.map(({ pieces, fitted, wrap, alone }) => [pieces === derived.wrap.pieces, fitted, wrap === derived.wrap, alone])).toEqual(Array(2).fill([true, null, true, true])); // prettier-ignore
     const unread = { ...list, rows: [row('one', { blankId: 'glass' })] };
     const glass = { ...job, otherBlanks: [mug({ id: 'glass', readings: {} })] };
-    expect(makeBatch(glass, unread, derived.wrap, testFonts)).toMatchObject([{ pieces: [], wrap: null }]);
-    expect(makeBatch(job, { ...list, itemId: 'gone' }, derived.wrap, testFonts)).toEqual([]);
-    expect(makeBatch(job, { ...list, itemId: 'body' }, derived.wrap, testFonts)).toEqual([]);
+    expect(makeBatch(glass, unread, derived, testFonts)).toMatchObject([{ pieces: [], wrap: null }]);
+    expect(makeBatch(job, { ...list, itemId: 'gone' }, derived, testFonts)).toEqual([]);
+    expect(makeBatch(job, { ...list, itemId: 'body' }, derived, testFonts)).toEqual([]);
   });
 });
 

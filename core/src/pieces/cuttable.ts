@@ -6,6 +6,8 @@ import type { Polygon } from '../polygon/polygon.ts';
 export interface CuttablePiece {
   readonly id: string;
   readonly film: string;
+  /** At which level of its film it stands; left out, at its lowest. */
+  readonly level?: number;
   /** Which sheet of its film it is cut from. */
   readonly part: string;
   readonly paths: readonly Path[];

@@ -93,11 +93,29 @@ describe('figures that are laid by themselves', () => {
     }
   });
 
+  it('are cut as often as is asked, each more of it as a part of its own', () => {
+    const project = cup(plate('boat', 40, 20, { name: 'Boat', byItself: true, spares: 2 }), plate('dot', 8, 8, { byItself: false, spares: 1, ...LOW })); // prettier-ignore
+    const { wrap } = contextOf(project);
+    const parts = wrap.pieces.map(({ part, spare }) => `${part}${spare ? ' spare' : ''}`).sort();
+    expect(parts).toEqual([' ', 'boat', 'boat-spare-1 spare', 'boat-spare-2 spare', 'spares spare'].map((one) => one.trim()).sort()); // prettier-ignore
+    const sheet = planJob(wrap.pieces, project.films, boardById('square'));
+    const strip = sheet.plan.loads[0]!.strips[0]!;
+    expect(strip.parts.map(({ part }) => part).sort()).toEqual(['', 'boat', 'boat-spare-1', 'boat-spare-2', 'spares']);
+    // Several copies: more of the first, called by the figure.
+    const many = contextOf(cup(six({ byItself: true, spares: 1 }))).wrap.pieces.filter(({ spare }) => spare);
+    expect(many.map(({ part }) => part)).toEqual(['plate-spare-1']);
+  });
+
   it('are placed one by one at the bench, from the rim and round from the front', () => {
     const item = (id: string, facing: 'front' | 'drinker'): ArtworkItem => plate(id, 40, 20, { name: id, byItself: true, placement: { facing, angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 } }); // prettier-ignore
     const steps = (project: Project) => {
       const { wrap } = contextOf(project);
-      return benchSteps(project, wrap, planJob(wrap.pieces, project.films, boardById('square')), 'mm');
+      return benchSteps({
+        job: project,
+        wrap,
+        sheet: planJob(wrap.pieces, project.films, boardById('square')),
+        unit: 'mm',
+      });
     };
     const all = steps(cup(item('boat', 'front'), item('gull', 'drinker')));
     // A band of 92 mm, 5 mm below the drinking edge: 46 − 10 + 5. A quarter of 258 mm round: 64.5.
@@ -112,8 +130,8 @@ describe('figures that are laid by themselves', () => {
     expect(both.filter((id) => ['stack', 'aim', 'lay', 'place', 'seam'].includes(id))).toEqual([
       'aim',
       'lay',
-      'place',
       'seam',
+      'place',
     ]);
   });
 });

@@ -12,7 +12,7 @@ import { sizeBlank } from '../measure/measured.ts';
 import { layThickness } from '../measure/reading.ts';
 import type { BlankSize } from '../measure/size.ts';
 import type { Blank } from '../model/blank.ts';
-import type { FitSeen } from '../model/fit-check.ts';
+import type { FitCheck, FitSeen } from '../model/fit-check.ts';
 import type { Derived } from './wrap.ts';
 import { deriveWrap } from './wrap.ts';
 
@@ -65,6 +65,25 @@ export function solveFitPaper(blank: Blank, seen: FitSeen): FitResult {
         blank.handleWidthMm,
         layThickness(blank, FIT_PAPER_MM),
       );
+}
+
+/**
+ * The dated check that puts a blank right by what was seen.
+ *
+ * @param on ISO
+ * @returns null where no sizes explain what was seen
+ */
+export function fitCheckFrom(blank: Blank, seen: FitSeen, on: string): FitCheck | null {
+  const sized = sizeBlank(blank);
+  const solved = solveFitPaper(blank, seen);
+  if (!sized.ok || !solved.ok) return null;
+  const { rim, base, side, sideFromFitCheck } = sized.size;
+  const before = {
+    girthRim: rim.surface - rim.fromFitCheck,
+    girthBase: base.surface - base.fromFitCheck,
+    side: side - sideFromFitCheck,
+  };
+  return { on, seen, before, after: solved.after, sigma: solved.sigma };
 }
 
 /** The paper of a profile; null on a cone, whose paper fits exactly. */

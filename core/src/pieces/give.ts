@@ -34,9 +34,9 @@ export function shareOfGive(
   };
 }
 
-/** What the film of a piece gives, as a fraction. */
+/** What the film of a piece gives where it lies, as a fraction: on rubber that gives way too. */
 export function giveOfPiece(
-  { films, warm }: Pick<Job, 'films' | 'warm'>,
+  { films, warm, blank }: Pick<Job, 'films' | 'warm' | 'blank'>,
   { film }: Piece,
   materials: Materials,
 ): number {
@@ -45,7 +45,7 @@ export function giveOfPiece(
     films.find(({ id }) => id === film)?.finish ?? 'gloss permanent',
     warm,
   );
-  return stretch + squeeze;
+  return stretch + squeeze + materials.surfaces[blank.surface].give;
 }
 
 /** At most what a piece needs: no more than a strip as wide as its box, and a loop no more than its whole box would. */

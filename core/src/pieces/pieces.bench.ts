@@ -68,7 +68,7 @@ export function benchPieces(row: Row): void {
   };
   const derived = deriveWrap(listed, testFonts);
   if (!derived.ok) throw new Error(derived.problem.code);
-  const fitted = median(() => makeBatch(listed, listed.names!, derived.wrap, testFonts), 3);
+  const fitted = median(() => makeBatch(listed, listed.names!, derived, testFonts), 3);
   row('place and fit a list of 60 names', '≤ 1000 ms', `${fitted.toFixed(0)} ms`);
   const whole = median(() => examineProject(listed, testFonts), 3);
   row('the same with loads, findings and all', '(not set)', `${whole.toFixed(0)} ms`);

@@ -1,5 +1,6 @@
 import type { PlacedItem } from '../layout/place.ts';
 import { copyOfGroup } from '../layout/place.ts';
+import { layerOf } from '../layers/layer.ts';
 import { SEAM_SNAP_MM } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxHeight, boxOfCoordinates, boxOfRings, boxWidth, touchingBunches } from '../plane/box.ts';
@@ -13,6 +14,7 @@ import { polygonArea, ringsOf } from '../polygon/polygon.ts';
 import type { PanelFrame } from '../seam/panel-frame.ts';
 import type { SeamPath } from '../seam/path.ts';
 import { seamAt } from '../seam/path.ts';
+import type { PieceSlits } from './slits.ts';
 import { figureParts } from './figures.ts';
 
 /** One connected area of film, on the flat and on the side. */
@@ -20,10 +22,14 @@ export interface Piece {
   readonly id: string;
   readonly itemIds: readonly string[];
   readonly film: string;
+  /** At which level of its film it stands: 0 where that stands once, or lowest. */
+  readonly level: number;
   /** Which sheet it is cut from: empty for a whole wrap, otherwise a panel, band or gore, or the spares. */
   readonly part: string;
   /** Cut beside the wrap, to replace what gets lost; it has no place on the blank. */
   readonly spare: boolean;
+  /** Where a spare that was left off at an edge is laid by hand: azimuth in rad, its top and middle mm down the band. */
+  readonly goesTo?: { readonly azimuth: number; readonly top: number; readonly middle: number };
   /** Of a figure that is cut and laid by itself: no seam, wrap or panel is asked of it. */
   readonly byItself: boolean;
   /** Flat outline ready to cut: outer ring first, then counters; mm. */
@@ -41,6 +47,8 @@ export interface Piece {
   readonly cutAt: 'left' | 'right' | 'both' | null;
   /** Whether it is cut where two bands meet, one above the other. */
   readonly cutAcross: boolean;
+  /** Slits in its edge, where it has some. */
+  readonly slits?: PieceSlits;
 }
 
 /** The frame that pieces are made in. */
@@ -191,6 +199,7 @@ const contains = (outer: Box, inner: Box): boolean =>
 
 interface FuseSet {
   readonly film: string;
+  readonly level: number;
   readonly fuse: boolean;
   readonly itemIds: string[];
   /** What the ids of its pieces begin with. */
@@ -208,16 +217,19 @@ function fuseSets(placed: readonly PlacedItem[], longerBy: PieceFrame['longerBy'
   const sets = new Map<string, FuseSet>();
   const partOf = figureParts(placed);
   for (const one of placed) {
-    const { item, groups, filmOf } = one;
+    const { item, groups, filmOf, levelOf } = one;
     groups.forEach((group, i) => {
       const film = filmOf?.[i] ?? item.film;
-      const own = filmOf ? `${item.id}:${film}` : item.id;
+      const level = levelOf?.[i] ?? 0;
+      const layer = layerOf({ film, level });
+      const own = filmOf || level > 0 ? `${item.id}:${layer}` : item.id;
       const copy = copyOfGroup(one, i);
       const part = partOf(item, copy);
-      const kept = item.keepTogether === null ? `item:${own}` : `group:${film}:${item.keepTogether}`;
+      const kept = item.keepTogether === null ? `item:${own}` : `group:${layer}:${item.keepTogether}`;
       const key = part === null ? kept : `${kept}|${part}`;
       const set = sets.get(key) ?? {
         film,
+        level,
         fuse: item.fuse || item.keepTogether !== null,
         itemIds: [],
         idStart: part === null ? own : `${own}:${copy + 1}`,
@@ -328,6 +340,7 @@ function developPiece(
     id,
     itemIds: set.itemIds,
     film: set.film,
+    level: set.level,
     part: panel.part,
     spare: false,
     byItself: false,

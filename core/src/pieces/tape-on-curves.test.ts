@@ -155,8 +155,9 @@ describe('what a piece asks of its film', () => {
   });
 
   it('is measured against pull and push of its own film, laid warm or cold', () => {
-    const gives = (film: string, warm = false) => giveOfPiece({ films: judging({}).job.films, warm }, { ...square, film }, STARTING_MATERIALS); // prettier-ignore
+    const gives = (film: string, warm = false, blank = judging({}).job.blank) => giveOfPiece({ films: judging({}).job.films, warm, blank }, { ...square, film }, STARTING_MATERIALS); // prettier-ignore
     expect([gives('deep-water'), gives('brass'), gives('hull'), gives('hull', true)].map((v) => Number(v.toFixed(6)))).toEqual([0.02, 0.01, 0.03, 0.06]); // prettier-ignore
+    expect(gives('deep-water', false, judging({ blank: { surface: 'latex' } }).job.blank)).toBeCloseTo(0.06, 12);
     expect(gives('gone')).toBeCloseTo(0.02, 12);
   });
 });

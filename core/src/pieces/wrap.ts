@@ -5,6 +5,7 @@ import type { FontBook } from '../artwork/font.ts';
 import type { FlatSide } from '../flat/flat-side.ts';
 import { wrapFilm } from '../flat/wrap-film.ts';
 import type { Layered } from '../layers/layered.ts';
+import { layerOf } from '../layers/layer.ts';
 import { layerFilms } from '../layers/layered.ts';
 import { layOut } from '../layout/lay-out.ts';
 import type { ErrorReport } from '../measure/error-report.ts';
@@ -18,9 +19,10 @@ import type { Divided } from '../seam/divide.ts';
 import { divideSide } from '../seam/divide.ts';
 import { boxOfPanels } from '../seam/panels/panel.ts';
 import { SPLIT_OVERLAP_MM } from '../seam/plain-seam.ts';
+import { slitMasks } from './mask-slits.ts';
 import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';
-import { makeSpares } from './spares.ts';
+import { type WantedSpare, makeSpares } from './spares.ts';
 import type { TapeSheet } from './tape-sheets.ts';
 import { tapeSheets } from './tape-sheets.ts';
 
@@ -76,10 +78,14 @@ export function cutOut(
   const divided = divideSide(job, laid, laid.placed.filter(({ item }) => !isByItself(item))); // prettier-ignore
   const frame = pieceFrameOf(job, { ...laid, frames: divided.frames });
   // What is laid first comes first: pieces lie on each other by their films, whatever the order of the artwork.
-  const rank = new Map(laid.layers.map((film, i) => [film, i]));
-  const pieces = makePieces(laid.placed, frame).sort((a, b) => rank.get(a.film)! - rank.get(b.film)!);
-  const wanted = [
-    ...job.seam.atSeam.filter((choice) => choice.do === 'leave-off'),
+  const rank = new Map(laid.layers.map((layer, i) => [layer, i]));
+  const made = makePieces(laid.placed, frame).sort((a, b) => rank.get(layerOf(a))! - rank.get(layerOf(b))!);
+  const pieces = slitMasks(job, { ...laid, frames: divided.frames }, made, materials);
+  const wanted: WantedSpare[] = [
+    ...laid.placed.flatMap(({ item, off }) => off.map((_, copy) => ({ itemId: item.id, copy, off: true }))),
+    ...job.seam.atSeam.flatMap(({ itemId, copy, do: choice }) =>
+      choice === 'leave-off' ? [{ itemId, copy, leftOff: true }] : [],
+    ),
     ...job.items.flatMap((item) => Array.from({ length: item.spares }, () => ({ itemId: item.id, copy: 0 }))),
   ];
   const spares = wanted.length === 0 ? [] : makeSpares(laid.placed, wanted, laid.surface, boxOfPanels(divided.panels));

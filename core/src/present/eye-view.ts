@@ -10,6 +10,7 @@ import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import { FOOT_MM } from '../solid/drawn.ts';
 import type { Face, Solid } from '../solid/solid.ts';
+import { outlineOfBlank, viewOfSection } from '../surface/section.ts';
 import { halfAngleSeen } from '../surface/foreshortening.ts';
 
 /** Where the eye is: level with the middle of the band, looking at the axis. */
@@ -37,6 +38,8 @@ export interface EyeView {
   /** Parts at both edges where things look narrower than a share of what they are in the middle. */
   readonly narrow: readonly { readonly share: number; readonly rings: readonly Ring[] }[];
   readonly box: Box;
+  /** How high a slant comes to lie in the middle of the picture, mm. */
+  readonly heightOf: (slant: number) => number;
 }
 
 /** mm. A picture is not looked at with a lens. */
@@ -64,12 +67,23 @@ export function eyeView(job: Pick<Job, 'blank'>, wrap: Wrap, eye: Eye, shares: r
   const side = sideOf(job, wrap);
   if (eye.distance <= side.widest + 1) return null;
   const { from, to } = side;
-  const limitAt = (slant: number): number => {
+  const outline = outlineOfBlank(job.blank, 2 * Math.PI * wrap.meanRadius);
+  const section = outline && viewOfSection(outline, wrap.meanRadius, eye.azimuth, eye.distance);
+  /** What is seen at a height, to the left and right of what the eye is in front of. */
+  const limitsAt = (slant: number): readonly [number, number] => {
+    if (section) return [section.limits[0] - eye.azimuth, section.limits[1] - eye.azimuth];
     const [r, z, lean] = side.at(slant);
-    return Math.acos(Math.max(-1, Math.min(1, (r - lean * z) / eye.distance)));
+    const half = Math.acos(Math.max(-1, Math.min(1, (r - lean * z) / eye.distance)));
+    return [-half, half];
   };
   const project = (azimuth: number, slant: number, out: Float64Array): void => {
     const [r, z] = side.at(slant);
+    if (section) {
+      const seen = section.at(azimuth);
+      out[0] = seen.x;
+      out[1] = z * seen.scale;
+      return;
+    }
     const phi = azimuth - eye.azimuth;
     const scale = eye.distance / (eye.distance - r * Math.cos(phi));
     out[0] = r * Math.sin(phi) * scale;
@@ -86,20 +100,24 @@ export function eyeView(job: Pick<Job, 'blank'>, wrap: Wrap, eye: Eye, shares: r
   const down = Array.from({ length: STATIONS + 1 }, (_, i) => from + ((to - from) * i) / STATIONS);
   const up = [...down].reverse();
   const arc = (slant: number, sign: 1 | -1): [number, number][] =>
-    Array.from({ length: STATIONS + 1 }, (_, i) => [sign * limitAt(slant) * ((2 * i) / STATIONS - 1), slant]);
+    Array.from({ length: STATIONS + 1 }, (_, i) => {
+      const [left, right] = limitsAt(slant);
+      const share = sign > 0 ? i / STATIONS : 1 - i / STATIONS;
+      return [left + (right - left) * share, slant];
+    });
   // Counter-clockwise: down the left edge, along the foot to the right, up the right edge, back along the drinking edge.
   const body = trace([
-    ...down.map((v) => [-limitAt(v), v] as const),
+    ...down.map((v) => [limitsAt(v)[0], v] as const),
     ...arc(to, 1),
-    ...up.map((v) => [limitAt(v), v] as const),
+    ...up.map((v) => [limitsAt(v)[1], v] as const),
     ...arc(from, -1),
   ]);
   const radius = wrap.meanRadius;
   const window = (left: (v: number) => number, right: (v: number) => number): Ring =>
     Float64Array.from([...down.flatMap((v) => [left(v) * radius, -v]), ...up.flatMap((v) => [right(v) * radius, -v])]);
   const seen = window(
-    (v) => eye.azimuth - limitAt(v),
-    (v) => eye.azimuth + limitAt(v),
+    (v) => eye.azimuth + limitsAt(v)[0],
+    (v) => eye.azimuth + limitsAt(v)[1],
   );
   const reach = boxOfCoordinates(seen);
   const turn = 2 * Math.PI * radius;
@@ -119,16 +137,21 @@ export function eyeView(job: Pick<Job, 'blank'>, wrap: Wrap, eye: Eye, shares: r
   const band = [0, wrap.size.side].map((slant) => trace(arc(slant, 1)));
   const narrow = shares.map((share) => ({
     share,
-    rings: ([-1, 1] as const).map((sign) => {
-      const inner = (v: number): number => Math.min(limitAt(v), halfAngleSeen(side.at(v)[0], eye.distance, share));
-      return trace([
-        ...down.map((v) => [sign * limitAt(v), v] as const),
-        ...up.map((v) => [sign * inner(v), v] as const),
-      ]);
+    rings: ([0, 1] as const).map((end) => {
+      const inner = (v: number): number => {
+        if (section) return section.within(share)[end] - eye.azimuth;
+        const half = Math.min(limitsAt(v)[1], halfAngleSeen(side.at(v)[0], eye.distance, share));
+        return end === 0 ? -half : half;
+      };
+      return trace([...down.map((v) => [limitsAt(v)[end], v] as const), ...up.map((v) => [inner(v), v] as const)]);
     }),
   }));
+  const heightOf = (slant: number): number => {
+    project(eye.azimuth, slant, spot);
+    return spot[1]!;
+  };
   const handle = handleBeside(job, side, eye, wrap.size.side);
-  return { body, lines: band, handle, pieces, narrow, box: boxOfRings([body, ...(handle ? [handle] : [])]) };
+  return { body, lines: band, handle, pieces, narrow, box: boxOfRings([body, ...(handle ? [handle] : [])]), heightOf }; // prettier-ignore
 }
 
 interface SeenSide {
@@ -216,7 +239,15 @@ function ballView(wrap: Wrap, ball: NonNullable<Solid['spheroid']>, { distance }
   const draw = (ring: Ring): Ring => resampleRing(ring, project, PICTURE_ERROR_MM);
   const body = draw(circle(limit));
   const pieces = inPlane(wrap, half, [circle(limit)], draw);
-  return { body, lines: [], handle: null, pieces, narrow: [], box: boxOfRings([body]) };
+  return {
+    body,
+    lines: [],
+    handle: null,
+    pieces,
+    narrow: [],
+    box: boxOfRings([body]),
+    heightOf: (slant) => half - slant,
+  };
 }
 
 /** A flat face, looked at straight on: as it is. */
@@ -238,6 +269,7 @@ function faceView(wrap: Wrap, { round }: Face): EyeView {
     pieces: inPlane(wrap, side / 2, [body], (ring) => ring),
     narrow: [],
     box: boxOfRings([body]),
+    heightOf: (slant) => side / 2 - slant,
   };
 }
 

@@ -1,5 +1,6 @@
 import type { DrawnSolid } from '../solid/drawn.ts';
 import { rowAt } from '../solid/drawn.ts';
+import { spotOnSection } from '../surface/section.ts';
 
 /** A solid seen level from the front, as paths in mm, y down; small, for cards and bench pictures. */
 export interface Front {
@@ -26,30 +27,34 @@ const AIR = 6;
 export const frontOf = (solid: DrawnSolid): Front => FRONTS[solid.body](solid);
 
 const FRONTS: Readonly<Record<DrawnSolid['body'], (solid: DrawnSolid) => Front>> = {
-  turned: ({ rows, side, above, below }) => {
+  turned: ({ rows, side, above, below, section }) => {
+    // Seen from its front, what is not round is as wide as it is there, and its rim as deep.
+    const [wide, deep] = section ? [Math.max(...section.xs), section.zs[0]!] : [1, 1];
     const at = (slant: number): { r: number; y: number } => {
       const [, r, height] = rowAt(rows, slant);
       return { r, y: -height };
     };
     const [top, foot] = [at(-above), at(side + below)];
     const line = (sign: 1 | -1, list: typeof rows): string =>
-      list.map(([, r, h]) => `${(sign * r).toFixed(2)} ${(-h).toFixed(2)}`).join('L');
-    const widest = Math.max(...rows.map(([, r]) => r));
+      list.map(([, r, h]) => `${(sign * r * wide).toFixed(2)} ${(-h).toFixed(2)}`).join('L');
+    const widest = wide * Math.max(...rows.map(([, r]) => r));
+    const arc = (r: number): string => `${(r * wide).toFixed(2)} ${(r * deep * FLAT).toFixed(2)}`;
     return {
-      body: `M${line(-1, rows)}A${foot.r} ${foot.r * FLAT} 0 0 0 ${foot.r} ${foot.y}L${line(1, [...rows].reverse())}A${top.r} ${top.r * FLAT} 0 0 0 ${-top.r} ${top.y}Z`,
+      body: `M${line(-1, rows)}A${arc(foot.r)} 0 0 0 ${foot.r * wide} ${foot.y}L${line(1, [...rows].reverse())}A${arc(top.r)} 0 0 0 ${-top.r * wide} ${top.y}Z`,
       topper: '',
       hole: '',
-      rim: { y: top.y, rx: top.r, ry: top.r * FLAT },
+      rim: { y: top.y, rx: top.r * wide, ry: top.r * deep * FLAT },
       box: {
         x: -widest - AIR,
-        y: top.y - top.r * FLAT - 5,
+        y: top.y - top.r * deep * FLAT - 5,
         width: 2 * (widest + AIR),
-        height: foot.y - top.y + (top.r + foot.r) * FLAT + 2 * AIR,
+        height: foot.y - top.y + (top.r + foot.r) * deep * FLAT + 2 * AIR,
       },
       at: (azimuth, slant) => {
         const seen = Math.max(-Math.PI / 2, Math.min(Math.PI / 2, azimuth));
         const { r, y } = at(slant);
-        return [r * Math.sin(seen), y + r * FLAT * Math.cos(seen)];
+        const { x, z } = spotOnSection(section, seen);
+        return [r * x, y + r * FLAT * z];
       },
       handle: (way) => {
         const down = (share: number): number => at(-above + (side + above + below) * share).y;

@@ -1,3 +1,5 @@
+import { layerOf } from '../layers/layer.ts';
+import { placingCard } from './placing-card.ts';
 import type { CutOptions } from '../cut/extras.ts';
 import { PLAIN_CUT } from '../cut/extras.ts';
 import { cutSize } from '../layout/cut-size.ts';
@@ -16,7 +18,7 @@ import type { JudgedShape, SolidViewModel } from './views.ts';
 /** What follows from the shape of a project, as the screens show it. */
 export function judgedShape(
   project: Project,
-  { wrap, batch, cut, sheet, stack, findings, steps }: Extract<Examined, { ok: true }>,
+  { wrap, batch, cut, sheet, stack, findings, steps, things }: Extract<Examined, { ok: true }>,
   options: CutOptions = PLAIN_CUT,
   supply: Supply = NO_STOCK,
 ): JudgedShape {
@@ -42,12 +44,18 @@ export function judgedShape(
     stack,
     marks: cut
       .filter((piece) => piece.mark && piece.part === '' && wrap.frames[0]!.asBand)
-      .map(({ film, paths }) => ({ film, data: paths.map((path) => pathData(path)).join('') })),
+      .map(({ paths, ...mark }) => ({
+        film: mark.film,
+        layer: layerOf(mark),
+        data: paths.map((path) => pathData(path)).join(''),
+      })),
     strips: stripViewModels(cut, sheet, project.films, options, supply),
     laidAs: keptOf(sheet.plan, blocks, supply),
     tapeMm2: tapeArea(blocks),
     findings,
     steps,
+    things,
+    placing: placingCard(project.blank, wrap),
     unjudged: null,
   };
 }

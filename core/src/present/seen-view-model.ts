@@ -1,6 +1,6 @@
 import type { Project } from '../model/project.ts';
 import type { Wrap } from '../pieces/wrap.ts';
-import { glanceHalfAngle } from '../proof/findings/glance.ts';
+import { glanceHalfAngleOn } from '../proof/findings/glance.ts';
 import type { Limits } from '../proof/limits.ts';
 import { eyeDistance } from '../surface/foreshortening.ts';
 import { eyeView } from './eye-view.ts';
@@ -20,7 +20,9 @@ export function seenViewModel(project: Project, wrap: Wrap, azimuth: number, lim
     pieces: view.pieces.map(({ film, rings }) => ({ film, data: ringsData(rings) })),
     narrow: view.narrow.map(({ share, rings }) => ({ share, data: ringsData(rings) })),
     box: view.box,
-    widest: wrap.template.closed ? 2 * wrap.meanRadius * glanceHalfAngle(wrap.meanRadius, limits) : null,
+    widest: wrap.template.closed
+      ? 2 * wrap.meanRadius * glanceHalfAngleOn(project.blank, wrap.meanRadius, azimuth, limits)
+      : null,
   };
 }
 

@@ -1,3 +1,4 @@
+import { layerOf } from '../layers/layer.ts';
 import { cutSize } from '../layout/cut-size.ts';
 import type { ReadingDoubt } from '../measure/doubts.ts';
 import type { Project } from '../model/project.ts';
@@ -44,6 +45,8 @@ export function shapeViewModel(
       own: p.own,
       slants: p.slants,
       copies: p.copies,
+      spots: p.spots,
+      leftOff: p.off.length,
       rigidSag: p.rigidSag,
       capHeight: p.capHeight,
       ringRoom: p.ringRoom,
@@ -54,6 +57,7 @@ export function shapeViewModel(
       sheetData: p.paths.map((path) => pathData(path)).join(''),
       itemIds: p.itemIds,
       film: p.film,
+      layer: layerOf(p),
       data: onBand(wrap, p),
       rings: [p.unrolled.outer, ...p.unrolled.holes],
       cutAt: p.cutAt,

@@ -1,3 +1,4 @@
+import { laidAs } from '../layers/layer.ts';
 import { cutTime } from '../cut/cut-time.ts';
 import type { CutOptions } from '../cut/extras.ts';
 import { isExtra, withExtras } from '../cut/extras.ts';
@@ -67,7 +68,7 @@ export function stripViewModels(
 
 /** Outlines and box of all that is cut of a film in one part. */
 function partShape(cut: readonly CuttablePiece[], film: string, part: string): Pick<StripPart, 'rings' | 'box'> {
-  const own = cut.filter((piece) => piece.film === film && piece.part === part);
+  const own = cut.filter((piece) => piece.film === film && laidAs(piece) === part);
   return {
     rings: own.map(({ flat }) => simplifyRing(flat.outer, THINNED_MM)),
     box: own.map(({ flatBox }) => flatBox).reduce(joinBoxes),

@@ -1,5 +1,6 @@
 import type { PartLabel } from '../cut/part-labels.ts';
 import type { FittedName } from '../artwork/name-list.ts';
+import type { Thing } from '../bench/job-facts.ts';
 import type { BenchStep } from '../bench/step.ts';
 import type { Template } from '../flat/template.ts';
 import type { JobSheet } from '../load/job-sheet.ts';
@@ -7,6 +8,8 @@ import type { ErrorReport } from '../measure/error-report.ts';
 import type { ReadingDoubt } from '../measure/doubts.ts';
 import type { BlankProblem, BlankSize } from '../measure/size.ts';
 import type { KeptFilm, PartOnBoard } from '../model/laid.ts';
+import type { PlacingCard } from './placing-card.ts';
+import type { PlacedSpot } from '../layout/place.ts';
 import type { Box } from '../plane/box.ts';
 import type { Finding } from '../proof/finding.ts';
 import type { SeamCut } from '../seam/cuts.ts';
@@ -21,6 +24,8 @@ export interface PieceViewModel {
   readonly sheetData: string;
   readonly itemIds: readonly string[];
   readonly film: string;
+  /** Which layer of the stack it is in. */
+  readonly layer: string;
   readonly data: string;
   readonly rings: readonly Float64Array[];
   readonly cutAt: 'left' | 'right' | 'both' | null;
@@ -99,6 +104,10 @@ export interface ItemViewModel {
   readonly own: { readonly alongMm: number; readonly acrossMm: number };
   readonly slants: readonly [number, number] | null;
   readonly copies: readonly number[];
+  /** Each copy of a scatter as it lies; null for all else. */
+  readonly spots: readonly PlacedSpot[] | null;
+  /** How many copies are left off at an edge, to be laid by hand. */
+  readonly leftOff: number;
   readonly rigidSag: number;
   readonly capHeight: number | null;
   readonly ringRoom: number | null;
@@ -183,8 +192,8 @@ export interface JudgedShape {
   readonly names: readonly NameViewModel[];
   readonly sheet: JobSheet;
   readonly stack: StackReport;
-  /** Registration marks of a wrap in one, film by film; SVG path data on the flat. */
-  readonly marks: readonly { readonly film: string; readonly data: string }[];
+  /** Registration marks of a wrap in one, layer by layer; SVG path data on the flat. */
+  readonly marks: readonly { readonly film: string; readonly layer: string; readonly data: string }[];
   readonly strips: readonly StripViewModel[];
   /** How the films lie, to be kept so. */
   readonly laidAs: readonly KeptFilm[];
@@ -192,6 +201,10 @@ export interface JudgedShape {
   readonly tapeMm2: number;
   readonly findings: readonly JudgedViewModel[];
   readonly steps: readonly BenchStep[];
+  /** Everything that is made, one by one. */
+  readonly things: readonly Thing[];
+  /** Where figures that are laid one by one go; null where nothing is. */
+  readonly placing: PlacingCard | null;
   /** What was left out of the picture when it was not judged, in words; null when it was. */
   readonly unjudged: string | null;
 }

@@ -1,34 +1,43 @@
+import type { Blank } from '../model/blank.ts';
 import type { Command } from '../model/command.ts';
-import type { Make } from '../pieces/batch.ts';
-import type { Finding, Judge, ProofContext } from './finding.ts';
+import type { MadeOn, Make } from '../pieces/batch.ts';
+import type { Finding, FindingCode, Judge, ProofContext } from './finding.ts';
 import { RANK, signatureOf } from './finding.ts';
+
+/** What is found of the blank itself, so that it is another finding on another blank with the same numbers. */
+const OF_BLANK = new Set<FindingCode>(['reading-implausible', 'reading-spread', 'reading-weak', 'fit-unchecked', 'seam-gap', 'right-way-up']); // prettier-ignore
 
 /**
  * Judges everything on a list as it is cut: the words of each, which take the place of the job's own, and what is made on
- * another blank or for the other hand.
+ * another blank, for the other hand, or with something else in an item's place.
  *
  * @param context of the whole job
- * @param judges all those that look at one thing by itself
+ * @param side judges that look at a side with all that lies on it
+ * @param each judges of one thing by itself
  * @returns of what the words of the list bring, one finding for each kind, of the gravest, with how many more there are
  */
-export function judgeMakes(context: ProofContext, judges: readonly Judge[]): Finding[] {
-  const judge = (part: ProofContext): Finding[] => judges.flatMap((one) => one(part));
-  const told = (finding: Finding): string => `${finding.id} ${signatureOf(finding)}`;
-  const known = new Set(judge(withoutNamed(context)).map(told));
+export function judgeMakes(context: ProofContext, side: readonly Judge[], each: readonly Judge[]): Finding[] {
+  const judge = (part: ProofContext, judges = each): Finding[] => judges.flatMap((one) => one(part));
+  const told = (finding: Finding, blank: Blank): string =>
+    `${finding.id} ${signatureOf(finding)} ${OF_BLANK.has(finding.code) ? blank.id : ''}`;
+  const ofJob = [...judge(context, side), ...judge(withoutNamed(context))];
+  const known = new Set(ofJob.map((finding) => told(finding, context.job.blank)));
   const found: Finding[] = [];
   const seen = new Set([context.wrap]);
-  for (const { on } of context.makes) {
+  for (const { on, row } of context.makes) {
     if (!on || seen.has(on.wrap)) continue;
     seen.add(on.wrap);
-    const job = { ...context.job, blank: on.blank, hand: on.hand };
-    for (const finding of judge(withoutNamed({ ...context, job, wrap: on.wrap }))) {
-      if (known.has(told(finding))) continue;
-      known.add(told(finding));
+    const { blank, hand, items, wrap, doubts } = on;
+    const stack = context.stacks?.get(wrap) ?? context.stack;
+    const own = { ...context, job: { ...context.job, blank, hand, items }, wrap, doubts, stack };
+    for (const finding of [...judge(own, side), ...judge(withoutNamed(own))]) {
+      if (known.has(told(finding, blank))) continue;
+      known.add(told(finding, blank));
       found.push({
         ...finding,
-        id: `${finding.id}:on:${on.blank.id}:${on.hand}`,
-        names: { ...finding.names, on: on.blank === context.job.blank ? `the ${on.hand}-handed one` : on.blank.name },
-        // What is moved for this blank moves on the others: only a person can weigh that.
+        id: `${finding.id}:on:${items === context.job.items ? `${blank.id}:${hand}` : row.id}`,
+        names: { ...finding.names, on: nameOfMade(on, row.name, context) },
+        // What is moved for this one moves on the others: only a person can weigh that.
         fixes: [],
       });
     }
@@ -38,7 +47,7 @@ export function judgeMakes(context: ProofContext, judges: readonly Judge[]): Fin
     const counted = new Set<string>();
     for (const finding of judgeWords(context, make, judge)) {
       // What the rest of the job brings is told once, above.
-      if (known.has(told(finding))) continue;
+      if (known.has(told(finding, make.on?.blank ?? context.job.blank))) continue;
       const before = worst.get(finding.code);
       const graver = !before || RANK[finding.severity] < RANK[before.finding.severity];
       const first = !counted.has(finding.code);
@@ -58,6 +67,12 @@ export function judgeMakes(context: ProofContext, judges: readonly Judge[]): Fin
   return found;
 }
 
+/** What tells a thing of a list from the job itself: what it has in some item's place, its blank, or its hand. */
+function nameOfMade({ blank, hand, items }: MadeOn, name: string, { job }: ProofContext): string {
+  if (items !== job.items) return name;
+  return blank === job.blank ? `the ${hand}-handed one` : blank.name;
+}
+
 /** A job without the text that the names take the place of, when there are names, and without what hangs on it. */
 export function withoutNamed(context: ProofContext): ProofContext {
   const itemId = context.makes.length > 0 ? (context.job.names?.itemId ?? null) : null;
@@ -74,7 +89,7 @@ export function withoutNamed(context: ProofContext): ProofContext {
 function judgeWords(context: ProofContext, make: Make, judge: (part: ProofContext) => Finding[]): Finding[] {
   const { on, text, wrap } = make;
   if (!on || !text || !wrap) return [];
-  const items = context.job.items.map((item) => (item.id === text.id ? text : item));
+  const items = on.items.map((item) => (item.id === text.id ? text : item));
   const job = { ...context.job, blank: on.blank, hand: on.hand, items };
   return judge({ ...context, job, wrap }).map((finding) => ({
     ...finding,

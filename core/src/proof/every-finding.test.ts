@@ -66,6 +66,7 @@ const FIRES: Record<FindingCode, Project | readonly [Project, Partial<Limits>]> 
   'right-way-up': jobOf(makeBlank({ girthRim: 210, girthBase: 248, side: 96 }), textItem('COX')),
   'load-fit': projectOf(makeJob(tumbler(), [wave(9, { heightMm: 110 })]), 'small'),
   'face-edge': jobOf(makeBlank({ across: 60 }, { kind: 'lid' }), plate('wide', 70, 10, { running: 'rigid' })),
+  'cap-zone': jobOf({ ...ball, capMm: 24, flattening: { way: 'patch', parts: null, keep: null, patchMm: 40, patchUpDeg: 45 } }, plate('high', 10, 8, { placement: at({ mm: -16 }), running: 'rigid' })), // prettier-ignore
   wrinkle: jobOf(ball, plate('broad', 32, 32, { running: 'rigid' })),
   stretch: jobOf(bulge, wave(8, { heightMm: 90, placement: at({}) })),
   'tape-wrinkle': jobOf(bulge, wave(8, { heightMm: 60, placement: at({}) })),
@@ -74,6 +75,7 @@ const FIRES: Record<FindingCode, Project | readonly [Project, Partial<Limits>]> 
   'bridge-thin': masked(0.5),
   'mask-margin': masked(0, 20),
   'mask-web': { ...jobOf(tumbler(), plate('web', 40, 0.9)), process: 'strip' },
+  'mask-opening': { ...masked(0), process: 'etch', blank: tumbler({ rimClearanceMm: 90 }) },
   'film-unsuited': words('COX', { film: 'night' }),
   'cover-sheet': words('COX', { film: 'brass' }),
   hazard: { ...words(), process: 'blast' },

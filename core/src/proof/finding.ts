@@ -7,7 +7,7 @@ import type { Job } from '../model/job.ts';
 import type { Supply } from '../model/stock.ts';
 import type { Make } from '../pieces/batch.ts';
 import type { Wrap } from '../pieces/wrap.ts';
-import type { StackReport } from '../stack/report.ts';
+import type { StackReport, StacksOfMakes } from '../stack/report.ts';
 import type { Limits } from './limits.ts';
 
 /** How bad it is: it will fail, it wants a look, or it is fine. */
@@ -36,6 +36,7 @@ export type FindingCode =
   | 'right-way-up'
   | 'load-fit'
   | 'face-edge'
+  | 'cap-zone'
   | 'wrinkle'
   | 'stretch'
   | 'tape-wrinkle'
@@ -44,6 +45,7 @@ export type FindingCode =
   | 'bridge-thin'
   | 'mask-margin'
   | 'mask-web'
+  | 'mask-opening'
   | 'film-unsuited'
   | 'cover-sheet'
   | 'hazard'
@@ -97,6 +99,8 @@ export interface ProofContext {
   readonly usage: FilmUsage;
   readonly supply: Supply;
   readonly stack: StackReport;
+  /** Of what is made otherwise than the job stands, by its wrap. */
+  readonly stacks?: StacksOfMakes;
   /** Everything on the list that the job is made for; empty without a list. */
   readonly makes: readonly Make[];
   readonly limits: Limits;

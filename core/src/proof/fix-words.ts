@@ -22,6 +22,8 @@ export function describeCommand(command: Command, unit: Units): string {
       return command.how === 'marks' ? 'Cut registration marks' : 'Line them up by hand';
     case 'build-stack':
       return 'Knock each film out of those below';
+    case 'stand-twice':
+      return 'Let the film stand twice';
     case 'order-films':
       return 'Order the films as they are drawn';
     case 'bring-up':
@@ -30,6 +32,8 @@ export function describeCommand(command: Command, unit: Units): string {
       return command.gaps.length === 1
         ? `Close the gap by ${formatLength(command.gaps[0]!.mm, unit)}`
         : `Close the ${command.gaps.length} gaps`;
+    case 'lay-singly':
+      return command.several ? 'Lay the figures one by one' : 'Lay it by itself, as a patch';
     case 'lay-warm':
       return 'Lay it warm';
     case 'lay-cold':

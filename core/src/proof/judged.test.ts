@@ -59,6 +59,8 @@ describe('a fix as it is offered', () => {
     ]);
     expect([scale({ factor: 0.9999, toMiddleMm: 3 }), scale({ factor: 0.9999, exact: true })]).toEqual([true, true]);
     expect(one({ do: 'lay-warm' })).toEqual({ do: 'lay-warm' });
+    const singly = (several: boolean) => describeCommand({ do: 'lay-singly', itemIds: ['a'], several }, 'mm');
+    expect([singly(true), singly(false)]).toEqual(['Lay the figures one by one', 'Lay it by itself, as a patch']);
   });
 
   it('says on its button what it does, with its number', () => {
@@ -84,7 +86,7 @@ describe('a fix as it is offered', () => {
       [{ do: 'set-font', font: 'nobody' }, 'Set it in other letters'],
     ]; // prettier-ignore
     for (const [fix, text] of cases) expect(said(fix)).toBe(text);
-    const plain = ['both-faces', 'drop-specks', 'build-stack', 'order-films', 'bring-up', 'lay-warm', 'lay-cold', 'fuse-items', 'choose-board', 'wander-seam', 'arrange-anew', 'read-forwards', 'refit-mask', 'one-band']; // prettier-ignore
+    const plain = ['both-faces', 'drop-specks', 'build-stack', 'order-films', 'stand-twice', 'bring-up', 'lay-warm', 'lay-cold', 'fuse-items', 'choose-board', 'wander-seam', 'arrange-anew', 'read-forwards', 'refit-mask', 'one-band']; // prettier-ignore
     expect(new Set(plain.map((act) => said({ do: act }))).size).toBe(plain.length);
   });
 });
@@ -140,7 +142,7 @@ describe('everything on a list', () => {
   const star = motifItem('star', { id: 'star' });
   const wrapOf = (name: string, ...ids: string[]) => ({ name, placed: ids.map((id) => ({ item: { id } })), pieces: [], cuts: [], tape: [] }); // prettier-ignore
   const base = (makes: object[], change: object = {}): ProofContext => judging({ job: { items: [words, star], names: { itemId: 'words', leastCapMm: 8, rows: [] } } as never, wrap: wrapOf('own', 'words', 'star'), context: { makes, ...change } }); // prettier-ignore
-  const make = (name: string, context: ProofContext | null, change: object = {}): object => ({ row: { id: name, name }, text: { ...words, text: name }, alone: true, fitted: { how: 'as is', widthMm: 50, capMm: 10 }, on: { blank: context?.job.blank, hand: 'right', wrap: context?.wrap }, wrap: wrapOf(name, 'words', 'star'), ...change }); // prettier-ignore
+  const make = (name: string, context: ProofContext | null, change: object = {}): object => ({ row: { id: name, name }, text: { ...words, text: name }, alone: true, fitted: { how: 'as is', widthMm: 50, capMm: 10 }, on: { blank: context?.job.blank, hand: 'right', items: context?.job.items ?? [], wrap: context?.wrap }, wrap: wrapOf(name, 'words', 'star'), ...change }); // prettier-ignore
   /** Judges what is wider than it may be, by a table of widths. */
   const wide =
     (widths: Record<string, number>, fixes: Command[] = []): Judge =>
@@ -155,7 +157,7 @@ describe('everything on a list', () => {
     fixes: Command[] = [],
   ) => {
     const plain = base([]);
-    return judgeMakes({ ...plain, makes: makes(plain) as unknown as Make[] }, [wide(widths, fixes)]);
+    return judgeMakes({ ...plain, makes: makes(plain) as unknown as Make[] }, [], [wide(widths, fixes)]);
   };
 
   it('is told once for each kind, by the gravest, with how many more there are', () => {
@@ -178,18 +180,18 @@ describe('everything on a list', () => {
 
   it('is judged on its own blank and for its own hand, where nothing is moved for it alone', () => {
     const glass = mug({ id: 'glass', name: 'Glass' });
-    const on = (blank: object | null, hand = 'right') => (c: ProofContext) => [make('Wren', c, { text: null, on: { blank: blank ?? c.job.blank, hand, wrap: wrapOf('other', 'words', 'star') } })]; // prettier-ignore
+    const on = (blank: object | null, hand = 'right') => (c: ProofContext) => [make('Wren', c, { text: null, on: { blank: blank ?? c.job.blank, hand, items: c.job.items, wrap: wrapOf('other', 'words', 'star') } })]; // prettier-ignore
     const found = judged(on(glass), { 'other star': 60 }, [{ do: 'move-item', itemId: 'star', downMm: 1 }]);
     expect(found).toMatchObject([{ id: 'glance:star:on:glass:right', names: { on: 'Glass' }, fixes: [] }]);
     expect(judged(on(null, 'left'), { 'other star': 60 })[0]!.names['on']).toBe('the left-handed one');
     expect(judged(on(glass), { 'own star': 60, 'other star': 60 })).toEqual([]);
     // Twice on the same wrap is told once.
     const shared = wrapOf('other', 'star');
-    const two = (c: ProofContext) => ['a', 'b'].map((name) => make(name, c, { text: null, on: { blank: glass, hand: 'right', wrap: shared } })); // prettier-ignore
+    const two = (c: ProofContext) => ['a', 'b'].map((name) => make(name, c, { text: null, on: { blank: glass, hand: 'right', items: c.job.items, wrap: shared } })); // prettier-ignore
     expect(judged(two, { 'other star': 60 })).toHaveLength(1);
     expect(judged((c) => [make('Wren', c, { on: null })], { 'Wren words': 60 })).toEqual([]);
     const named = (c: ProofContext) => [
-      make('Wren', c, { on: { blank: glass, hand: 'right', wrap: wrapOf('other') } }),
+      make('Wren', c, { on: { blank: glass, hand: 'right', items: c.job.items, wrap: wrapOf('other') } }),
     ];
     expect(judged(named, { 'Wren words': 60 })[0]!.names['on']).toBe('Glass');
   });

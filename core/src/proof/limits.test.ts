@@ -25,6 +25,7 @@ describe('the table of limits', () => {
       'giveFails 100 150 400 %',
       'maskMargin 2 12 100 mm',
       'thinBridge 0.3 1 10 mm',
+      'thinOpening 0.2 1 10 mm',
       'creepStrip 0 0.6 5 mm',
       'creepEtch 0 0.3 5 mm',
       'creepBlast 0 0.5 5 mm',

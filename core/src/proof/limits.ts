@@ -24,6 +24,7 @@ export type LimitId =
   | 'giveFails'
   | 'maskMargin'
   | 'thinBridge'
+  | 'thinOpening'
   | 'creepStrip'
   | 'creepEtch'
   | 'creepBlast'
@@ -103,6 +104,7 @@ export const LIMITS: readonly LimitInfo[] = [
   ),
   limit('maskMargin', 'Mask round the design', 12, 'mm', [2, 100], 'Gel, grit and paint get past an edge.'),
   limit('thinBridge', 'Thinnest bridge', 1, 'mm', [0.3, 10], 'Thinner ones tear when the mask is lifted.'),
+  limit('thinOpening', 'Narrowest opening', 1, 'mm', [0.2, 10], 'Gel, grit and a brush hardly get into less.'),
   limit('creepStrip', 'Stripper creeps under by', 0.6, 'mm', [0, 5], 'Wet gel works in under the edges of a mask.'),
   limit('creepEtch', 'Etching creeps under by', 0.3, 'mm', [0, 5], 'Cream works in under the edges of a mask.'),
   limit('creepBlast', 'Blasting cuts under by', 0.5, 'mm', [0, 5], 'Grit wears the edges of a mask back.'),

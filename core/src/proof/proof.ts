@@ -5,6 +5,7 @@ import { judgeBalloonKeeps } from './findings/balloon-keeps.ts';
 import { judgeBaseZone } from './findings/base-zone.ts';
 import { judgeBridges } from './findings/bridge-thin.ts';
 import { judgeCoverSheet } from './findings/cover-sheet.ts';
+import { judgeCapZone } from './findings/cap-zone.ts';
 import { judgeFaceEdge } from './findings/face-edge.ts';
 import { judgeFilmOld } from './findings/film-old.ts';
 import { judgeFilmShort } from './findings/film-short.ts';
@@ -20,6 +21,7 @@ import { judgeIslands } from './findings/island.ts';
 import { judgeLettersMissing } from './findings/letters-missing.ts';
 import { judgeLoadFit } from './findings/load-fit.ts';
 import { judgeMaskMargin } from './findings/mask-margin.ts';
+import { judgeMaskOpening } from './findings/mask-opening.ts';
 import { judgeMaskWeb } from './findings/mask-web.ts';
 import { judgeNamesOverflow } from './findings/names-overflow.ts';
 import { judgeReadings } from './findings/reading-implausible.ts';
@@ -47,13 +49,14 @@ import { tidyFix } from './tidy-fix.ts';
 
 /**
  * Every judgement, in the order in which findings of one weight are told; adding one here is all it takes to run it
- * everywhere. Some judge the job as a whole; others what lies on it besides a list's words; and most every thing as it is
- * cut, of a list each with its own words.
+ * everywhere. Some judge the job as a whole; others its side, once for each blank, hand and artwork that things of a list are
+ * made with; others what lies on it besides a list's words; and most every thing as it is cut, of a list each with its own
+ * words.
  */
-const JUDGES: readonly (readonly ['job' | 'besides names' | 'each', Judge])[] = [
-  ['job', judgeReadings],
-  ['job', judgeReadingWeak],
-  ['job', judgeFitUnchecked],
+const JUDGES: readonly (readonly ['job' | 'side' | 'besides names' | 'each', Judge])[] = [
+  ['side', judgeReadings],
+  ['side', judgeReadingWeak],
+  ['side', judgeFitUnchecked],
   ['each', judgeUnfused],
   ['each', judgeScriptApart],
   ['job', judgeFontMissing],
@@ -62,47 +65,49 @@ const JUDGES: readonly (readonly ['job' | 'besides names' | 'each', Judge])[] = 
   ['each', judgeTape],
   ['each', judgeFineStroke],
   ['each', judgeTinyPiece],
-  ['job', judgeStrayFilm],
+  ['side', judgeStrayFilm],
   ['job', judgeHands],
   ['each', judgeIslands],
   ['each', judgeBridges],
   ['each', judgeMaskMargin],
   ['each', judgeMaskWeb],
-  ['job', judgeFilmUnsuited],
-  ['job', judgeBandStrain],
-  ['job', judgeBalloonKeeps],
+  ['each', judgeMaskOpening],
+  ['side', judgeFilmUnsuited],
+  ['side', judgeBandStrain],
+  ['side', judgeBalloonKeeps],
   ['each', judgeSeamCut],
   ['each', judgeSeamNeighbours],
-  ['job', judgeSeamGap],
-  ['job', judgeRightWayUp],
+  ['side', judgeSeamGap],
+  ['side', judgeRightWayUp],
   ['job', judgeLoadFit],
-  ['job', judgeCoverSheet],
-  ['job', judgeHazards],
-  ['job', judgeStackThick],
-  ['job', judgeStackUnsupported],
+  ['side', judgeCoverSheet],
+  ['side', judgeHazards],
+  ['side', judgeStackThick],
+  ['side', judgeStackUnsupported],
   ['job', judgeRegistrationMissing],
   ['job', judgeRegistrationCostly],
   ['job', judgeFilmShort],
   ['job', judgeFilmOld],
-  ['job', judgeStackLevels],
-  ['job', judgeStackHidden],
-  ['job', judgeStackOverlap],
+  ['side', judgeStackLevels],
+  ['side', judgeStackHidden],
+  ['side', judgeStackOverlap],
   // Letters that a name lacks are found with the names.
   ['besides names', judgeLettersMissing],
   ['each', judgeRimZone],
   ['each', judgeBaseZone],
   ['each', judgeHandleZone],
   ['each', judgeFaceEdge],
+  ['each', judgeCapZone],
   ['each', judgeGlance],
 ];
-const EACH = JUDGES.flatMap(([scope, judge]) => (scope === 'each' ? [judge] : []));
+const [SIDE, EACH] = (['side', 'each'] as const).map((of) => JUDGES.flatMap(([scope, judge]) => (scope === of ? [judge] : []))) as [Judge[], Judge[]]; // prettier-ignore
 
 /** All findings of a job, the gravest first. */
 export function proof(context: ProofContext): Finding[] {
   const besides = withoutNamed(context);
   const found = [
-    ...JUDGES.flatMap(([scope, judge]) => judge(scope === 'job' ? context : besides)),
-    ...judgeMakes(context, EACH),
+    ...JUDGES.flatMap(([scope, judge]) => judge(scope === 'job' || scope === 'side' ? context : besides)),
+    ...judgeMakes(context, SIDE, EACH),
   ].map(({ fixes, ...finding }) => ({ ...finding, fixes: fixes.flatMap(tidyFix) }));
   return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }

@@ -7,6 +7,7 @@ import { sayBalloonKeeps } from './findings/balloon-keeps.ts';
 import { sayBaseZone } from './findings/base-zone.ts';
 import { sayBridgeThin } from './findings/bridge-thin.ts';
 import { sayCoverSheet } from './findings/cover-sheet.ts';
+import { sayCapZone } from './findings/cap-zone.ts';
 import { sayFaceEdge } from './findings/face-edge.ts';
 import { sayFilmOld } from './findings/film-old.ts';
 import { sayFilmShort } from './findings/film-short.ts';
@@ -22,6 +23,7 @@ import { sayIsland } from './findings/island.ts';
 import { sayLettersMissing } from './findings/letters-missing.ts';
 import { sayLoadFit } from './findings/load-fit.ts';
 import { sayMaskMargin } from './findings/mask-margin.ts';
+import { sayMaskOpening } from './findings/mask-opening.ts';
 import { sayMaskWeb } from './findings/mask-web.ts';
 import { sayNamesOverflow } from './findings/names-overflow.ts';
 import { sayReadingWeak } from './findings/reading-weak.ts';
@@ -62,6 +64,7 @@ const SAYINGS: Sayings = {
   ...sayBridgeThin,
   ...sayCoverSheet,
   ...sayFaceEdge,
+  ...sayCapZone,
   ...sayFilmOld,
   ...sayFilmShort,
   ...sayFilmUnsuited,
@@ -77,6 +80,7 @@ const SAYINGS: Sayings = {
   ...sayLoadFit,
   ...sayMaskMargin,
   ...sayMaskWeb,
+  ...sayMaskOpening,
   ...sayNamesOverflow,
   ...sayReadingWeak,
   ...sayRegistrationCostly,

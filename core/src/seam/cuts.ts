@@ -1,5 +1,6 @@
 import type { PlacedItem } from '../layout/place.ts';
 import { groupsOfCopy } from '../layout/place.ts';
+import { looseInTiles } from './loose-in-tiles.ts';
 import { boxOfRings } from '../plane/box.ts';
 import type { FoundSeam, SeamField } from './measure-seam.ts';
 import { measureSeam } from './measure-seam.ts';
@@ -17,7 +18,7 @@ export interface SeamCut {
 
 /**
  * The copies that are cut at seams, one by one, so that each can be dealt with by itself. Bands that are joined all
- * round are meant to be cut and are left out.
+ * round are meant to be cut and are left out; what is loose in their tiles is not.
  *
  * @param placed items on the side
  * @param seams where panels meet
@@ -31,9 +32,10 @@ export function cutsAtSeams(
   const cuts: SeamCut[] = [];
   for (const one of placed) {
     const { item, copies } = one;
-    if (item.repeat.mode === 'joined') continue;
+    const loose = item.repeat.mode === 'joined' ? looseInTiles(one) : null;
     for (let copy = 0; copy < copies.length; copy++) {
-      const own = groupsOfCopy(one, copy);
+      const own = loose ? loose[copy]! : groupsOfCopy(one, copy);
+      if (own.length === 0) continue;
       const box = boxOfRings(own.flat());
       seams.forEach(({ path }, seam) => {
         const [low, high] = seamRange(path);

@@ -6,6 +6,7 @@ import type { Job } from '../model/job.ts';
 import type { Development } from '../surface/development.ts';
 import type { SeamCut } from './cuts.ts';
 import { cutsAtSeams } from './cuts.ts';
+import { looseInTiles } from './loose-in-tiles.ts';
 import type { FoundSeam } from './measure-seam.ts';
 import { findSeams } from './finder.ts';
 import { measureSeam } from './measure-seam.ts';
@@ -74,10 +75,10 @@ function seamsOf(
     : [-Math.PI, Math.PI];
   const even = Array.from({ length: count }, (_, i) => from + ((to - from) * i) / count).slice(handle ? 1 : 0);
   const field = { side, radiusAt: (slant: number) => surface.radiusAt(slant), groups: placed.flatMap((p) => p.groups) };
-  // A band that is joined all round is cut wherever the seam runs: it is in nobody's way.
+  // A band that is joined all round is cut wherever the seam runs: it is in nobody's way. What is loose in its tiles is.
   const inTheWay = {
     ...field,
-    groups: placed.filter(({ item }) => item.repeat.mode !== 'joined').flatMap((p) => p.groups),
+    groups: placed.flatMap((p) => (p.item.repeat.mode === 'joined' ? looseInTiles(p).flat() : p.groups)),
   };
   const found = (seams: readonly FoundSeam[]): FoundSeam[] =>
     seams.map((one) => ({ ...measureSeam(field, one.path), free: one.free }));

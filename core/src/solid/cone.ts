@@ -3,6 +3,7 @@ import { coneDevelopment } from '../surface/cone.ts';
 import { girthOfFilm } from '../surface/girth-of-film.ts';
 import type { DrawnBlank, SolidRow } from './drawn.ts';
 import { drawnTurned, FOOT_MM, rowAt } from './drawn.ts';
+import { outlineOf } from '../surface/section.ts';
 import { EXACT } from './flattening.ts';
 import type { Solid } from './solid.ts';
 
@@ -21,7 +22,9 @@ export function coneSolid(cone: ConeSpec): Solid {
     gaussianAt: () => null,
     drawn: (blank) => {
       const above = Math.max(1, blank.bandBelowRimMm);
-      return drawnTurned(rowsOf(cone, blank), { side: cone.side, above, below: FOOT_MM }, blank);
+      const drawn = drawnTurned(rowsOf(cone, blank), { side: cone.side, above, below: FOOT_MM }, blank);
+      const straight = cone.girthRim === cone.girthBase;
+      return blank.section && straight ? { ...drawn, section: outlineOf(blank.section, cone.girthRim) } : drawn;
     },
     tapeFor: (asked, _blank, { side, rows, above }) => {
       if (asked === 'girthRim') return { lies: 'round', slant: 0.5, hang: 'below' };

@@ -1,8 +1,9 @@
 import type { Blank } from '../model/blank.ts';
+import type { SectionOutline } from '../surface/section.ts';
 import { EPSILON } from '../numeric/tolerances.ts';
 
 /** What of a blank changes how its solid is drawn. */
-export type DrawnBlank = Pick<Blank, 'bandBelowRimMm' | 'handleWidthMm' | 'flattening'>;
+export type DrawnBlank = Pick<Blank, 'bandBelowRimMm' | 'handleWidthMm' | 'flattening' | 'section'>;
 
 /** The solid's side at one height: mm along it from the template's top, distance from the axis, height, and dr/ds. */
 export type SolidRow = readonly [slant: number, radius: number, height: number, lean: number];
@@ -27,6 +28,8 @@ export interface DrawnSolid {
   readonly hole: readonly [across: number, up: number];
   readonly topper: 'none' | 'cap' | 'neck';
   readonly handleWidth: number;
+  /** What a turned side looks like from above at a girth of 2π, where it is not round. */
+  readonly section: SectionOutline | null;
 }
 
 /** Side below the band that a foot takes, mm. */
@@ -43,6 +46,7 @@ export const NOTHING_DRAWN: Omit<DrawnSolid, 'body'> = {
   hole: [0, 0],
   topper: 'none',
   handleWidth: 0,
+  section: null,
 };
 
 /** Something that film goes round, by its rows; their heights are counted from the template's top. */

@@ -9,7 +9,7 @@ const hole = (...at: [number, number, number, number]): Ring => {
   const [x, y, w, h] = at;
   return Float64Array.from([x, y, x, y + h, x + w, y + h, x + w, y]);
 };
-const layer = (film: string, thicknessMm: number, ...rings: Ring[]): Layer => ({ film, thicknessMm, rings });
+const layer = (film: string, thicknessMm: number, ...rings: Ring[]): Layer => ({ layer: film, thicknessMm, rings });
 
 describe('the deepest place of a stack', () => {
   it('is where film is thickest, not where most films lie', () => {
@@ -21,10 +21,10 @@ describe('the deepest place of a stack', () => {
     ];
     // a, b and d: 0.25; a and c: 0.28.
     const found = deepestOf(layers)!;
-    expect(found).toMatchObject({ films: ['a', 'c'], thicknessMm: expect.closeTo(0.28, 9), x: 35 });
+    expect(found).toMatchObject({ layers: ['a', 'c'], thicknessMm: expect.closeTo(0.28, 9), x: 35 });
     expect(found.areaMm2).toBeCloseTo(200, 6);
     const thin = deepestOf([...layers.slice(0, 2), layer('c', 0.12, box(30, 0, 10, 20)), layers[3]!])!;
-    expect(thin).toMatchObject({ films: ['a', 'b', 'd'], thicknessMm: expect.closeTo(0.25, 9), x: 15 });
+    expect(thin).toMatchObject({ layers: ['a', 'b', 'd'], thicknessMm: expect.closeTo(0.25, 9), x: 15 });
     expect(thin.areaMm2).toBeCloseTo(60, 6);
     expect(thin.y).toBeGreaterThan(5);
     expect(thin.y).toBeLessThan(15);
@@ -32,7 +32,7 @@ describe('the deepest place of a stack', () => {
 
   it('is of more films where it is as thick, and where these lie on each other the furthest', () => {
     const layers = [layer('a', 0.1, box(0, 0, 40, 20)), layer('b', 0.1, box(0, 0, 5, 20)), layer('c', 0.05, box(20, 0, 9, 20)), layer('d', 0.05, box(20, 0, 9, 20))]; // prettier-ignore
-    expect(deepestOf(layers)).toMatchObject({ films: ['a', 'c', 'd'], x: 24.5 });
+    expect(deepestOf(layers)).toMatchObject({ layers: ['a', 'c', 'd'], x: 24.5 });
     const twoSpots = [layer('a', 0.1, box(0, 0, 40, 20)), layer('b', 0.1, box(2, 5, 3, 10), box(20, 5, 12, 10))];
     expect(deepestOf(twoSpots)).toMatchObject({ x: 26 });
     expect(deepestOf(twoSpots)!.areaMm2).toBeCloseTo(150, 6);
@@ -40,10 +40,10 @@ describe('the deepest place of a stack', () => {
 
   it('is no place where edges only meet, nor through a hole; nothing has none', () => {
     const meeting = [layer('a', 0.1, box(0, 0, 20, 20)), layer('b', 0.1, box(19.95, 0, 20, 20))];
-    expect(deepestOf(meeting)!.films).toHaveLength(1);
-    expect(deepestOf([layer('a', 0.1, box(0, 0, 20, 20)), layer('b', 0.1, box(19.85, 0, 20, 20))])!.films).toHaveLength(2); // prettier-ignore
+    expect(deepestOf(meeting)!.layers).toHaveLength(1);
+    expect(deepestOf([layer('a', 0.1, box(0, 0, 20, 20)), layer('b', 0.1, box(19.85, 0, 20, 20))])!.layers).toHaveLength(2); // prettier-ignore
     const through = [layer('a', 0.1, box(0, 0, 40, 40), hole(10, 10, 20, 20)), layer('b', 0.1, box(12, 12, 16, 16))];
-    expect(deepestOf(through)!.films).toHaveLength(1);
+    expect(deepestOf(through)!.layers).toHaveLength(1);
     // Two pieces of one film that lap are one film there.
     expect(deepestOf([layer('a', 0.1, box(0, 0, 20, 20), box(10, 0, 20, 20))])!.thicknessMm).toBe(0.1);
     expect([deepestOf([]), deepestOf([layer('a', 0.1)])]).toEqual([null, null]);
@@ -54,8 +54,8 @@ describe('a section through the stack', () => {
   it('has each film from where to where it lies, holes left open, laps told once', () => {
     const layers = [layer('a', 0.1, box(0, 0, 40, 40), hole(10, 10, 20, 20)), layer('b', 0.07, box(5, 0, 10, 15), box(12, 0, 10, 15))]; // prettier-ignore
     expect(sectionOf(layers, 12)).toEqual([
-      { film: 'a', thicknessMm: 0.1, spans: [[0, 10], [30, 40]] },
-      { film: 'b', thicknessMm: 0.07, spans: [[5, 22]] },
+      { layer: 'a', thicknessMm: 0.1, spans: [[0, 10], [30, 40]] },
+      { layer: 'b', thicknessMm: 0.07, spans: [[5, 22]] },
     ]); // prettier-ignore
     expect(sectionOf(layers, 20)[1]!.spans).toEqual([]);
     expect(sectionOf(layers, 5)[0]!.spans).toEqual([[0, 40]]);

@@ -3,9 +3,9 @@ import { EPSILON, EPSILON_MM } from '../numeric/tolerances.ts';
 import { boxOfCoordinates, EMPTY_BOX } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
-/** All film of one colour, as it lies on the side. */
+/** All film of one layer, as it lies on the side. */
 export interface Layer {
-  readonly film: string;
+  readonly layer: string;
   readonly thicknessMm: number;
   /** Clean film: outer rings counter-clockwise, holes clockwise, mm. */
   readonly rings: readonly Ring[];
@@ -13,8 +13,8 @@ export interface Layer {
 
 /** The place where the film is thickest. */
 export interface Deepest {
-  /** Films that lie on each other there, from the blank outwards. */
-  readonly films: readonly string[];
+  /** Layers that lie on each other there, from the blank outwards. */
+  readonly layers: readonly string[];
   readonly thicknessMm: number;
   /** A spot of it, mm. */
   readonly x: number;
@@ -62,12 +62,12 @@ export function deepestOf(layers: readonly Layer[]): Deepest | null {
     }
   if (!best) return null;
   const { films, thickness, x, y, key } = best;
-  return { films: films.map((i) => layers[i]!.film), thicknessMm: thickness, x, y, areaMm2: areas.get(key)! };
+  return { layers: films.map((i) => layers[i]!.layer), thicknessMm: thickness, x, y, areaMm2: areas.get(key)! };
 }
 
 /** Where a straight line across the stack meets each film, at some height of the side. */
 export interface SectionLayer {
-  readonly film: string;
+  readonly layer: string;
   readonly thicknessMm: number;
   /** From–to along the line, mm. */
   readonly spans: readonly Span[];
@@ -80,7 +80,7 @@ export interface SectionLayer {
  * @param y height of the line, mm
  */
 export const sectionOf = (layers: readonly Layer[], y: number): SectionLayer[] =>
-  layers.map(({ film, thicknessMm, rings }) => ({ film, thicknessMm, spans: spansOf(crossingsAt(rings, [y])[0]!) }));
+  layers.map(({ layer, thicknessMm, rings }) => ({ layer, thicknessMm, spans: spansOf(crossingsAt(rings, [y])[0]!) }));
 
 /** The height at which a line round the side meets most films, and of those the one at which it meets most of them. */
 export function tellingHeight(layers: readonly Layer[]): number {

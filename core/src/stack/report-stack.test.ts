@@ -5,7 +5,7 @@ import { makeBlank, motifItem, plate, tumbler, wave } from '../../test/jobs.ts';
 import type { Project } from '../model/project.ts';
 import { examineProject, type Examined } from '../pipeline.ts';
 import { writeGuideSvg } from '../io/svg/write-guide.ts';
-import { loadFiles } from '../io/files/cut-files.ts';
+import { CUT_WRITERS, loadFiles } from '../io/files/cut-files.ts';
 import { cutStrip } from '../cut/order.ts';
 import { marksCost } from '../load/marks-cost.ts';
 import { NO_STOCK } from '../load/supply.ts';
@@ -22,7 +22,7 @@ const onWave = jobOf(tumbler(), wave(9), buoys(48));
 
 describe('how layers are lined up', () => {
   it('goes by the rule: marks for many things that meet film below, and for the lowest; none for few or for what lies apart', () => {
-    expect(examined(onWave).stack.layers.map((l) => [l.film, l.bodies, l.marked, l.byRule])).toEqual([
+    expect(examined(onWave).stack.layers.map((l) => [l.layer, l.bodies, l.marked, l.byRule])).toEqual([
       ['deep-water', 1, true, true],
       ['brass', 8, true, true],
     ]);
@@ -38,7 +38,40 @@ describe('how layers are lined up', () => {
     const dots = Array.from({ length: 84 }, (_, i) => `M${(i % 12) * 4 - 24} ${Math.floor(i / 12) * 4 - 14}h3v3h-3Z`).join(''); // prettier-ignore
     const drawing = plate('dots', 48, 28, { film: 'brass', pathData: dots });
     const { layers } = examined(jobOf(tumbler(), plate('body', 60, 40), drawing)).stack;
-    expect(layers.map((l) => [l.film, l.bodies, l.marked])).toEqual([['deep-water', 1, true], ['brass', 84, true]]); // prettier-ignore
+    expect(layers.map((l) => [l.layer, l.bodies, l.marked])).toEqual([['deep-water', 1, true], ['brass', 84, true]]); // prettier-ignore
+  });
+
+  it('lets a film stand twice: each layer is cut, marked and weeded by itself, from the same film', () => {
+    // A white square, a red one on it, five white ones on the red.
+    const faces = [-12, -6, 0, 6, 12].map((x) => plate(`f${x}`, 4, 4, { film: 'chalk', placement: at({ facing: 'angle', angleDeg: (x / 300) * 360 }) })); // prettier-ignore
+    const project = jobOf(makeBlank({ girthRim: 300, side: 120 }), plate('low', 40, 40, { film: 'chalk' }), plate('red', 30, 30, { film: 'ensign' }), ...faces); // prettier-ignore
+    const { stack, cut, sheet, steps, wrap } = examined(project);
+    expect(stack.layers.map((l) => [l.layer, l.pieces, l.bodies, l.marked])).toEqual([
+      ['chalk', 1, 1, true],
+      ['ensign', 1, 1, false],
+      ['chalk/2', 5, 5, true],
+    ]);
+    expect(stack.deepest!.layers).toEqual(['chalk', 'ensign', 'chalk/2']);
+    const strip = sheet.plan.loads.flatMap(({ strips }) => strips).find(({ film }) => film === 'chalk')!;
+    expect(strip.parts.map(({ part }) => part).sort()).toEqual(['', 'upper']);
+    // Of each: what is cut of it, with two squares.
+    expect(cutStrip(cut, strip).map(({ part }) => part).sort()).toEqual([...Array(3).fill(''), ...Array(7).fill('upper')]); // prettier-ignore
+    const [file] = loadFiles({ ...project, films: project.films }, cut, sheet, { overcutMm: 0, weedingMm: 0, testMark: false }, [CUT_WRITERS.svg]); // prettier-ignore
+    expect((file!.content as string).match(/data-part="upper"/g)).toHaveLength(1);
+    expect(steps.filter(({ id }) => id.startsWith('weed')).map(({ id, title }) => `${id} ${title}`)).toEqual([
+      'weed:chalk Weed Chalk, lower: 1 piece stays',
+      'weed:ensign Weed Ensign: 1 piece stays',
+      'weed:chalk/2 Weed Chalk, upper: 5 pieces stay',
+    ]);
+    expect(steps.find(({ id }) => id === 'stack:ensign')!.body).toContain(
+      'Chalk, lower, then Ensign, then Chalk, upper',
+    );
+    // The faces lie on two films of 0.07 mm: a turn of theirs is 2π times that longer than of what lies on the blank.
+    const thick = (id: string): number => project.films.find((film) => film.id === id)!.thicknessMm;
+    expect(wrap.liesOn.get('f0')![0]).toBeCloseTo(thick('chalk') + thick('ensign'), 3);
+    const once = examined(project, { levels: 'once' });
+    expect(once.stack.layers.map((l) => l.layer)).toEqual(['chalk', 'ensign']);
+    expect(once.sheet.plan.loads.flatMap(({ strips }) => strips.flatMap((s) => s.parts))).toHaveLength(2);
   });
 
   it('does without marks where they do not fit the board, says so, and offers to do without them', () => {
@@ -62,9 +95,9 @@ describe('how layers are lined up', () => {
     const taken = ({ sheet }: typeof plain, film: string): number =>
       sheet.plan.loads.flatMap((l) => l.strips).filter((s) => s.film === film).reduce((sum, s) => sum + s.used.along * s.used.across, 0); // prettier-ignore
     const would = marksCost(can, plain, NO_STOCK);
-    for (const { film, marksMm2 } of marked.stack.layers) {
-      expect(marksMm2).toBe(taken(marked, film) - taken(plain, film));
-      expect(would.of(film)).toBe(marksMm2);
+    for (const { layer, marksMm2 } of marked.stack.layers) {
+      expect(marksMm2).toBe(taken(marked, layer) - taken(plain, layer));
+      expect(would.of(layer)).toBe(marksMm2);
     }
     // Nothing hangs on what they would cost a single border; eight buoys by hand are something to think about.
     expect(plain.stack.layers.map((l) => l.marksMm2)).toEqual([null, marked.stack.layers[1]!.marksMm2]);

@@ -1,8 +1,9 @@
+import type { Wrap } from '../pieces/wrap.ts';
 import type { Deepest, SectionLayer } from './depth.ts';
 
-/** One layer of a stack: all pieces of one film. */
+/** One layer of a stack: all pieces of one film that lie at one level. */
 export interface LayerReport {
-  readonly film: string;
+  readonly layer: string;
   readonly pieces: number;
   /** Things that have to find their place by themselves. */
   readonly bodies: number;
@@ -40,5 +41,11 @@ export interface MarksCost {
   /** Loads that the marks of the job add. */
   readonly loads: () => number;
   /** mm² of film that the marks of a layer cost by the plan; when it has none, what they would cost. null when it does not fit the board with them. */
-  readonly of: (film: string) => number | null;
+  readonly of: (layer: string) => number | null;
 }
+
+/** For what is only judged: nothing is said of cost. */
+export const NOT_COSTED: MarksCost = { loads: () => 0, of: () => null };
+
+/** How films lie on what is made otherwise than its job stands, by its wrap. */
+export type StacksOfMakes = ReadonlyMap<Wrap, StackReport>;

@@ -39,16 +39,29 @@ export function slitsInRound(gaussian: number, radius: number, give: number): Re
   if (radius > FARTHEST * bend) return null;
   for (let count = FEWEST; count <= MOST; count++)
     for (let step = STEPS - 1; step >= 1; step--) {
-      const core = (radius * step) / STEPS;
-      const long = radius - core;
-      const broad = (Math.PI * (radius + core)) / count;
-      if (broad > FLAP_BREADTH * long) continue;
-      const needed = Math.hypot((k * core * core) / 6, neededGive(k, flap(long, broad)));
-      if (needed > IN_USE * give) continue;
-      const lap = 0.93 * ((2 * Math.PI) / count) * (radius - bend * Math.sin(radius / bend));
-      return { count, core, needed, lap };
+      const relief = roundWithSlits(k, radius, count, (radius * step) / STEPS);
+      if (relief && relief.needed <= IN_USE * give) return relief;
     }
   return null;
+}
+
+/**
+ * What a round sheet asks for with these very slits.
+ *
+ * @param gaussian 1/mm²
+ * @param radius of the sheet, mm along the side
+ * @param core mm, radius of what stays whole in its middle
+ * @returns null where a flap is broader than long: it is no flap then, and the formula does not hold
+ * @source as `slitsInRound`
+ */
+export function roundWithSlits(gaussian: number, radius: number, count: number, core: number): ReliefSlits | null {
+  const k = Math.abs(gaussian);
+  const bend = 1 / Math.sqrt(k);
+  const long = radius - core;
+  const broad = (Math.PI * (radius + core)) / count;
+  if (broad > FLAP_BREADTH * long) return null;
+  const needed = Math.hypot((k * core * core) / 6, neededGive(k, flap(long, broad)));
+  return { count, core, needed, lap: 0.93 * ((2 * Math.PI) / count) * (radius - bend * Math.sin(radius / bend)) };
 }
 
 /**

@@ -73,19 +73,23 @@ export function traceRaster(raster: Raster, options: TraceOptions): Traced {
     colours: found,
     result: {
       ok: true,
-      drawing: aboutItsFigure(colours),
+      drawing: aboutItsFigure(colours, { width: options.widthMm, height: height * mmPerPx }),
       asDrawn: null,
     },
   };
 }
 
 /** A drawing as large as its figure, about the middle of that: the paper round it is none of it. */
-function aboutItsFigure(colours: readonly DrawingColour[]): Drawing {
+function aboutItsFigure(
+  colours: readonly DrawingColour[],
+  picture: { readonly width: number; readonly height: number },
+): Drawing {
   const box = boxOfRings(colours.flatMap(({ rings }) => rings));
   const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   return {
     widthMm: boxWidth(box),
     heightMm: boxHeight(box),
+    sheet: { widthMm: picture.width, heightMm: picture.height, x: -cx, y: -cy },
     colours: colours.map((one) => ({
       ...one,
       rings: one.rings.map((ring) => ring.map((value, i) => value - (i % 2 ? cy : cx))),

@@ -62,9 +62,9 @@ export function applyCommand(project: Project, command: Command): Project {
     case 'arrange-anew':
       return change(command.itemId, (item) => {
         const { scatter } = item.repeat;
-        return scatter
-          ? { ...item, repeat: { ...item.repeat, scatter: { ...scatter, seed: scatter.seed + 1 } } }
-          : item;
+        if (!scatter) return item;
+        const kept = scatter.kept?.filter(({ pinned }) => pinned);
+        return { ...item, repeat: { ...item.repeat, scatter: { ...scatter, seed: scatter.seed + 1, ...(kept ? { kept } : {}) } } }; // prettier-ignore
       });
     case 'thicken-item':
       return change(command.itemId, (item) => ({
@@ -111,6 +111,8 @@ export function applyCommand(project: Project, command: Command): Project {
     }
     case 'build-stack':
       return { ...project, stack: { ...project.stack, build: command.build } };
+    case 'stand-twice':
+      return { ...project, stack: { ...project.stack, levels: 'as drawn' } };
     case 'order-films':
       return { ...project, stack: { ...project.stack, order: [...command.films] } };
     case 'bring-up': {
@@ -128,6 +130,10 @@ export function applyCommand(project: Project, command: Command): Project {
         const closed = [...closer].map(([after, mm]) => ({ after, mm: before(after) - mm }));
         return { ...item, pairGaps: [...kept, ...closed], gapsAtMm: item.gapsAtMm ?? command.capMm };
       });
+    case 'lay-singly': {
+      const singly = new Set(command.itemIds);
+      return { ...project, items: project.items.map((item) => (singly.has(item.id) ? { ...item, byItself: true } : item)) }; // prettier-ignore
+    }
     case 'lay-warm':
       return { ...project, warm: true };
     case 'lay-cold':
@@ -177,7 +183,7 @@ export function scaleItem(item: ArtworkItem, factor: number): ArtworkItem {
   if (item.type === 'text')
     return {
       ...item,
-      size: { ...item.size, mm: item.size.mm * factor },
+      size: item.size.by === 'box' ? { by: 'box', mm: item.size.mm * factor, highMm: item.size.highMm * factor } : { ...item.size, mm: item.size.mm * factor }, // prettier-ignore
       // Gaps that keep their share of the capitals grow by themselves.
       letterGapMm: item.gapsAtMm === null ? item.letterGapMm * factor : item.letterGapMm,
       pairGaps:

@@ -1,4 +1,8 @@
 import { fromV1 } from './v1.ts';
+import { fromV10 } from './v10.ts';
+import { fromV11 } from './v11.ts';
+import { fromV12 } from './v12.ts';
+import { fromV13 } from './v13.ts';
 import { fromV2 } from './v2.ts';
 import { fromV3 } from './v3.ts';
 import { fromV4 } from './v4.ts';
@@ -23,4 +27,8 @@ export const STEPS: { readonly [from: number]: VersionStep } = {
   7: fromV7,
   8: fromV8,
   9: fromV9,
+  10: fromV10,
+  11: fromV11,
+  12: fromV12,
+  13: fromV13,
 };

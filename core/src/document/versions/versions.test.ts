@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import type { Backup, Project } from '../../model/project.ts';
-import { FORMAT_VERSION } from '../../model/project.ts';
+import { FORMAT_VERSION } from '../../model/format.ts';
 import { readBackup } from '../read-backup.ts';
 import { checkDocument } from '../read.ts';
 import { STEPS } from './index.ts';
@@ -72,6 +72,7 @@ describe('files of older versions', () => {
         thinMm: 4,
         order: [],
         lay: 'flat',
+        levels: 'once',
         marks: Object.fromEntries(films.map(({ id }) => [id, 'by hand'])),
       });
     }
@@ -83,6 +84,14 @@ describe('files of older versions', () => {
     // What a project carries moves on with it.
     for (const v of [5, 6, 7, 8]) expect(project(v).carried!.fonts[0]!.version).toBe(FORMAT_VERSION);
     for (const v of versions) expect(project(v).blank.inside).toBeNull();
+    expect([9, 10].map((v) => project(v).items.at(-1)!.byItself)).toEqual([undefined, true]);
+    for (const v of versions) expect(project(v)).toMatchObject({ handOver: null, planning: { pinned: {}, skipSeal: false, beforeCure: false, helperMinutes: 0 } }); // prettier-ignore
+    expect(opened(13).projects[0]!.bench.answers).toHaveLength(1);
+    expect(opened(13).entries).toEqual([]);
+    for (const v of versions) expect(project(v).rowDrawings).toBeUndefined();
+    // Films stood once: whether one stands twice is asked of what is new.
+    for (const v of versions) expect(project(v).stack.levels).toBe('once');
+    expect(opened(11).projects[1]!.names!.columns).toHaveLength(1);
     expect(project(6).carried!.limits).toEqual({ tinyPiece: 3 });
   });
 });

@@ -12,6 +12,7 @@ export interface VersionStep {
   readonly font?: (font: Raw) => Raw;
   readonly motif?: (motif: Raw) => Raw;
   readonly stock?: (document: Raw) => Raw;
+  readonly entry?: (document: Raw) => Raw;
 }
 
 /** Whether a value is an object with named fields. */
@@ -57,6 +58,7 @@ function moved(raw: Raw, step: VersionStep, to: number, steps: { readonly [from:
         ...many('fonts', own, inside('mivet-font')),
         ...many('motifs', own, inside('mivet-motif')),
         ...many('stock', own, inside('mivet-stock')),
+        ...many('entries', own, inside('mivet-entry')),
         ...many('copies', own, (copy) => ({ ...copy, ...one('document', copy, inside('mivet-project')) })),
       };
     }
@@ -79,6 +81,8 @@ function moved(raw: Raw, step: VersionStep, to: number, steps: { readonly [from:
       return step.motif?.(raw) ?? raw;
     case 'mivet-stock':
       return step.stock?.(raw) ?? raw;
+    case 'mivet-entry':
+      return step.entry?.(raw) ?? raw;
     default:
       return raw;
   }

@@ -31,6 +31,7 @@ const COLUMNS = [
   'hole from edge',
   'width',
   'height',
+  'depth',
   'heights and girths',
   'heights are',
   'tape thickness',
@@ -58,6 +59,7 @@ const READING_COLUMNS: readonly (readonly [Column, ReadingName, Reading['how']])
   ['hole from edge', 'holeIn', 'ruler'],
   ['width', 'width', 'ruler'],
   ['height', 'height', 'ruler'],
+  ['depth', 'depth', 'ruler'],
 ];
 const WIDTH_COLUMNS = [
   ['handle width', 'handleWidthMm'],

@@ -11,6 +11,10 @@ import type { Project } from '../../model/project.ts';
 import { describeFinding } from '../../proof/words.ts';
 import type { Examined } from '../../pipeline.ts';
 import { writeTemplateDxf } from '../dxf/write-template.ts';
+import { habitsWith } from '../../bench/schools.ts';
+import type { OwnHabits } from '../../model/project.ts';
+import { printedPicture } from '../../present/step-pictures.ts';
+import { placingCard } from '../../present/placing-card.ts';
 import { writeBenchPdf } from '../pdf/bench.ts';
 import { writeProofPdf } from '../pdf/proof-sheet.ts';
 import type { Paper } from '../pdf/template.ts';
@@ -28,6 +32,8 @@ export interface JobFileOptions {
   readonly cut?: CutOptions & { readonly mirrored?: boolean };
   /** Whether there is a file for each film of a load as well. */
   readonly singleFilms?: boolean;
+  /** What the person does otherwise than everybody begins. */
+  readonly habits?: OwnHabits;
 }
 
 /** Cut lines as DXF. */
@@ -87,7 +93,19 @@ export async function jobFiles(
     { name: 'template.pdf', content: await writeTemplatePdf({ ...options, wrap, films, title, withPieces: true }) },
     {
       name: 'bench.pdf',
-      content: await writeBenchPdf({ ...options, title, steps }),
+      content: await writeBenchPdf({
+        ...options,
+        title,
+        steps,
+        placing: placingCard(project.blank, wrap),
+        pictureOf: (step) =>
+          printedPicture(step, {
+            project,
+            examined,
+            unit: options.unit,
+            habits: habitsWith(options.habits ?? project.carried?.habits),
+          }),
+      }),
     },
     { name: 'proof.pdf', content: await writeProofPdf({ ...options, title, project, examined }) },
     { name: 'report.json', content: `${JSON.stringify(report, null, 2)}\n` },

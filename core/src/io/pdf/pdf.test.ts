@@ -6,7 +6,7 @@ import { PDFDocument } from '@cantoo/pdf-lib';
 import { describe, expect, it } from 'vitest';
 import { at, contextOf, findingsOf, projectOf } from '../../../test/findings.ts';
 import { fontFile, testFonts } from '../../../test/fonts.ts';
-import { makeBlank, makeJob, mug, textItem, tumbler, wave } from '../../../test/jobs.ts';
+import { makeBlank, makeJob, mug, plate, textItem, tumbler, wave } from '../../../test/jobs.ts';
 import { benchSteps } from '../../bench/steps.ts';
 import { planJob } from '../../load/job-sheet.ts';
 import type { Project } from '../../model/project.ts';
@@ -14,6 +14,7 @@ import { examineProject } from '../../pipeline.ts';
 import { signatureOf } from '../../proof/finding.ts';
 import { boardById } from '../../load/boards.ts';
 import { deriveWrap } from '../../pieces/wrap.ts';
+import { placingCard } from '../../present/placing-card.ts';
 import { writeBenchPdf } from './bench.ts';
 import { writeProofPdf } from './proof-sheet.ts';
 import { writeTemplatePdf, type Paper } from './template.ts';
@@ -135,7 +136,12 @@ describe('writeBenchPdf', () => {
   it('lists every step, over as many pages as it takes', async () => {
     const project = projectOf(makeJob(tumbler(), [wave(9), textItem('COX', { film: 'ensign' })]));
     const { wrap } = contextOf(project);
-    const steps = benchSteps(project, wrap, planJob(wrap.pieces, project.films, boardById('backed')), 'in');
+    const steps = benchSteps({
+      job: project,
+      wrap,
+      sheet: planJob(wrap.pieces, project.films, boardById('backed')),
+      unit: 'in',
+    });
     const folder = mkdtempSync(join(tmpdir(), 'mivet-bench-'));
     writeFileSync(
       join(folder, 'b.pdf'),
@@ -144,6 +150,28 @@ describe('writeBenchPdf', () => {
     const text = execFileSync('pdftotext', [join(folder, 'b.pdf'), '-'], { encoding: 'utf8' });
     for (const step of steps) expect(text.replace(/\s+/g, ' ')).toContain(step.title);
     expect(text).toContain('trained people come before this sheet');
+  });
+});
+
+describe('the placing card on the bench sheet', () => {
+  it('draws every figure with its number and says where it goes', async () => {
+    const figure = (id: string, facing: 'front' | 'drinker') => plate(id, 40, 20, { name: id, byItself: true, placement: { facing, angleDeg: 0, from: 'middle', mm: 0, turnDeg: 0 } }); // prettier-ignore
+    const project = projectOf(makeJob(mug({ handleWidthMm: 0 }), [figure('boat', 'front'), figure('gull', 'drinker')]));
+    const { wrap } = contextOf(project);
+    const steps = benchSteps({
+      job: project,
+      wrap,
+      sheet: planJob(wrap.pieces, project.films, boardById('backed')),
+      unit: 'mm',
+    });
+    const folder = mkdtempSync(join(tmpdir(), 'mivet-placing-'));
+    const placing = placingCard(project.blank, wrap);
+    writeFileSync(join(folder, 'b.pdf'), await writeBenchPdf({ title: 'Mug', steps, placing, unit: 'mm', paper: 'a4', font, boldFont: font })); // prettier-ignore
+    const text = execFileSync('pdftotext', [join(folder, 'b.pdf'), '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ');
+    const [boat, gull] = placing!.figures;
+    expect(text).toContain(`1 Boat: its top ${boat!.belowMm.toFixed(1)} mm below the rim, its middle in front`);
+    expect(text).toMatch(/2 Gull: its top .* mm to the right of the front/);
+    expect(gull!.roundMm).toBeCloseTo(wrap.template.rimLength / 4, 0);
   });
 });
 

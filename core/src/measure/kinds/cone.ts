@@ -1,3 +1,4 @@
+import { girthsOf } from '../../surface/section.ts';
 import type { NoSize } from '../size.ts';
 
 import type { Blank, ReadingName } from '../../model/blank.ts';
@@ -112,6 +113,9 @@ export function afterFit(blank: Blank, truth: BandSizes, straight: boolean): See
   });
 }
 
+/** Share of the girth by which width and depth may miss it: few things are true ellipses. */
+const SECTION_MISFIT = 0.04;
+
 /** Sine of the steepest half-angle that is still taken for a cup (45°). */
 export const STEEPEST_TAPER = Math.SQRT1_2;
 
@@ -214,7 +218,7 @@ export function doubtCone(blank: Blank, straight: boolean, names: readonly Readi
     }
     const across = mean('acrossRim');
     const expected = size.rim.surface / Math.PI;
-    if (across !== null && Math.abs(across - expected) > 1.5)
+    if (across !== null && !blank.section && Math.abs(across - expected) > 1.5)
       doubts.push({
         code: 'across-and-girth-disagree',
         reading: 'acrossRim',
@@ -223,6 +227,21 @@ export function doubtCone(blank: Blank, straight: boolean, names: readonly Readi
         expected,
         instead: null,
       });
+    const section = straight ? blank.section : undefined;
+    if (section) {
+      const girth = size.rim.surface;
+      const [least, most] = girthsOf(section);
+      const nearest = Math.max(least, Math.min(most, girth));
+      if (Math.abs(girth - nearest) > SECTION_MISFIT * girth)
+        doubts.push({
+          code: 'section-and-girth-disagree',
+          reading: 'girthRim',
+          severity: 'look',
+          value: girth,
+          expected: nearest,
+          instead: null,
+        });
+    }
   } else if (sized.problem.code === 'side-too-short') {
     doubts.push({
       code: 'too-strong-taper',

@@ -3,6 +3,7 @@ import type { Solid } from '../../solid/solid.ts';
 import type { BlankSize } from '../size.ts';
 import { ball } from './ball.ts';
 import { balloon } from './balloon.ts';
+import { box } from './box.ts';
 import { flat } from './flat.ts';
 import type { KindOfBlank } from './kind.ts';
 import { lid } from './lid.ts';
@@ -19,6 +20,7 @@ export const KINDS_OF_BLANK: Readonly<Record<BlankKind, KindOfBlank>> = {
   balloon,
   lid,
   flat,
+  box,
 };
 
 /** Their names in files. */

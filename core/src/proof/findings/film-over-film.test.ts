@@ -50,7 +50,7 @@ describe('the order of films', () => {
     expect(findingsOf(peeps, 'stack-hidden')).toEqual([]);
   });
 
-  it('says that film which lies under and over another cannot be built of one layer each', () => {
+  it('says that film which lies under and over another stands twice, or cannot be built of one layer each', () => {
     const white = { film: 'chalk' };
     const project = jobOf(
       cup,
@@ -58,7 +58,11 @@ describe('the order of films', () => {
       plate('body', 20, 20, { film: 'ensign' }),
       plate('face', 6, 6, white),
     );
-    expect(findingsOf(project, 'stack-levels')).toMatchObject([{ severity: 'fails', names: { film: 'Chalk', other: 'Ensign' } }]); // prettier-ignore
+    expect(findingsOf(project, 'stack-levels')).toMatchObject([{ case: 'twice', severity: 'fine', itemIds: ['face'], numbers: { times: 2, count: 1 }, names: { film: 'Chalk' } }]); // prettier-ignore
+    const once: Project = { ...project, stack: { ...project.stack, levels: 'once' } };
+    const [told] = findingsOf(once, 'stack-levels');
+    expect(told).toMatchObject({ case: 'once', severity: 'fails', names: { film: 'Chalk', other: 'Ensign' } });
+    expect(findingsOf(fixed(once, told!), 'stack-levels')[0]!.case).toBe('twice');
     expect(findingsOf({ ...project, items: project.items.slice(0, 2) }, 'stack-levels')).toEqual([]);
   });
 });

@@ -1,6 +1,8 @@
 import { wholeTurns } from '../../numeric/angle.ts';
 import { isMask } from '../../artwork/mask.ts';
 import type { PlacedItem } from '../../layout/place.ts';
+import type { Blank } from '../../model/blank.ts';
+import { outlineOfBlank, viewOfSection } from '../../surface/section.ts';
 import { eyeDistance, halfAngleSeen } from '../../surface/foreshortening.ts';
 import { itemName } from '../finding-names.ts';
 import type { Finding, Judge } from '../finding.ts';
@@ -20,6 +22,25 @@ const SPARE = 0.98;
  */
 export function glanceHalfAngle(radius: number, limits: Pick<Limits, 'glanceDistance' | 'glanceEdge'>): number {
   return halfAngleSeen(radius, eyeDistance(radius, limits.glanceDistance), limits.glanceEdge / 100);
+}
+
+/**
+ * The same on any blank, in front of some spot: of what is not round, as far as the nearer of its two edges.
+ *
+ * @param blank for its section
+ * @param azimuth of the spot that one looks at
+ */
+export function glanceHalfAngleOn(
+  blank: Pick<Blank, 'kind' | 'section'>,
+  radius: number,
+  azimuth: number,
+  limits: Pick<Limits, 'glanceDistance' | 'glanceEdge'>,
+): number {
+  const outline = outlineOfBlank(blank, 2 * Math.PI * radius);
+  if (!outline) return glanceHalfAngle(radius, limits);
+  const view = viewOfSection(outline, radius, azimuth, eyeDistance(radius, limits.glanceDistance));
+  const [left, right] = view.within(limits.glanceEdge / 100);
+  return Math.min(azimuth - left, right - azimuth);
 }
 
 /** Share of the way round from which a thing is a wrap: it is turned to be looked at. */
@@ -49,7 +70,7 @@ export const judgeGlance: Judge = (context) => {
     const left = Math.min(...group.map((p) => near(p.azimuth) + p.box.minX / radius));
     const right = Math.max(...group.map((p) => near(p.azimuth) + p.box.maxX / radius));
     const width = (right - left) * radius;
-    const half = glanceHalfAngle(radius, limits);
+    const half = glanceHalfAngleOn(job.blank, radius, (left + right) / 2, limits);
     const seen = 2 * radius * half;
     if (width <= seen + 0.05 || right - left >= WRAP_SHARE * 2 * Math.PI) return [];
     const middle = (left + right) / 2;

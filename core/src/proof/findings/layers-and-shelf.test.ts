@@ -17,12 +17,12 @@ import { judgeStackThick } from './stack-thick.ts';
 import { judgeStackUnsupported } from './stack-unsupported.ts';
 
 const [deep, shallows, ensign] = STARTING_FILMS.map(({ id }) => id) as [string, string, string];
-const layer = (change: Partial<LayerReport>): LayerReport => ({ film: shallows, pieces: 9, bodies: 9, marked: false, byRule: true, marksMm2: 1200, meets: true, unsupported: 0, ...change }); // prettier-ignore
+const layer = (change: Partial<LayerReport>): LayerReport => ({ layer: shallows, pieces: 9, bodies: 9, marked: false, byRule: true, marksMm2: 1200, meets: true, unsupported: 0, ...change }); // prettier-ignore
 const stacked = (layers: LayerReport[], more = {}, job = {}) =>
   judging({ job, context: { stack: { ...NO_LAYERS, layers, ...more } } });
 
 describe('how layers are lined up', () => {
-  const lowest = layer({ film: deep, bodies: 1 });
+  const lowest = layer({ layer: deep, bodies: 1 });
 
   it('by hand is told from four things on; marks beside it and the lowest film put that right', () => {
     const many = only(judgeRegistrationMissing, stacked([lowest, layer({ bodies: 4 })]))!;
@@ -51,7 +51,7 @@ describe('how layers are lined up', () => {
   it('by marks is too dear past 40 cm² of film for all of them, or when it takes a load', () => {
     const marked = (mm2: number | null) => layer({ marked: true, marksMm2: mm2 });
     expect(only(judgeRegistrationCostly, stacked([marked(2000), marked(2000), layer({})]))).toBeNull();
-    const dear = only(judgeRegistrationCostly, stacked([marked(2000), { ...marked(2010), film: deep }, layer({})]))!;
+    const dear = only(judgeRegistrationCostly, stacked([marked(2000), { ...marked(2010), layer: deep }, layer({})]))!;
     expect(dear).toMatchObject({ case: 'film', numbers: { cost: 40.1, most: 40 }, fixes: [{ do: 'mark-layers', films: [shallows, deep], how: 'by hand' }] }); // prettier-ignore
     expect(dear.said).toContain('cost 40 cm² of film');
     const loads = (marksLoads: number) => only(judgeRegistrationCostly, stacked([marked(null)], { marksLoads }));
@@ -62,7 +62,7 @@ describe('how layers are lined up', () => {
   });
 
   it('is a high edge past three films, which an inlay takes down', () => {
-    const deepest = (films: string[]) => ({ deepest: { films, thicknessMm: 0.07 * films.length, x: 5 * RADIUS, y: -40 } }); // prettier-ignore
+    const deepest = (films: string[]) => ({ deepest: { layers: films, thicknessMm: 0.07 * films.length, x: 5 * RADIUS, y: -40 } }); // prettier-ignore
     expect(only(judgeStackThick, stacked([], deepest([deep, shallows, ensign])))).toBeNull();
     const thick = only(judgeStackThick, stacked([], deepest([deep, shallows, ensign, deep])))!;
     expect(thick).toMatchObject({ numbers: { films: 4, most: 3 }, fixes: [{ do: 'build-stack', build: 'inlay' }] });
@@ -83,7 +83,7 @@ describe('what lies on what', () => {
         layers,
         placed: [placedItem(20, [10, 30], 10, plate('high', 20, 20, { film: shallows }))],
         drawn: {
-          films: [{ itemId: 'low', film: deep }, { itemId: 'high', film: shallows }], // prettier-ignore
+          films: [{ itemId: 'low', layer: deep }, { itemId: 'high', layer: shallows }], // prettier-ignore
           overlaps: { areas, pairs: [{ lower: 0, upper: 1, areaMm2: shared }] },
           order: { twice: [] },
           ...change,
@@ -206,7 +206,7 @@ describe('a film that fits no board', () => {
   });
 
   it('may fit without what is cut beside its pieces', () => {
-    const marked = { layers: [layer({ film: deep, marked: true }), layer({ film: shallows, marked: true })] };
+    const marked = { layers: [layer({ layer: deep, marked: true }), layer({ layer: shallows, marked: true })] };
     const piece = (size: number, change = {}) => pieceAt({ minX: 0, maxX: size, minY: 0, maxY: 40 }, change);
     const found = large(300, 60, { stack: marked, wrap: { pieces: [piece(289)] } })!;
     expect(found).toMatchObject({ case: 'marks', fixes: [{ do: 'mark-layers', films: [deep, shallows], how: 'by hand' }, {}, {}] }); // prettier-ignore

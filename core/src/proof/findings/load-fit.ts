@@ -1,13 +1,15 @@
+import { filmOfLayer, laidAs } from '../../layers/layer.ts';
 import { BOARDS } from '../../load/boards.ts';
+import type { LoadPlan } from '../../load/load.ts';
 import type { Wrap } from '../../pieces/wrap.ts';
 import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxWidth, EMPTY_BOX, joinBoxes } from '../../plane/box.ts';
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
 
-/** Films whose pieces do not fit the board either way round. */
+/** Films whose pieces do not fit the board either way round, each told by the largest of its parts. */
 export const judgeLoadFit: Judge = ({ job, plan, wrap, stack }) =>
-  plan.tooLarge.map((large): Finding => {
+  largestOfEach(plan.tooLarge).map((large): Finding => {
     const fits = BOARDS.find(
       (b) =>
         Math.max(b.widthMm, b.lengthMm) - 2 * b.marginMm >= large.longMm &&
@@ -23,8 +25,8 @@ export const judgeLoadFit: Judge = ({ job, plan, wrap, stack }) =>
           return sides[0]! <= usable[0]! && sides[1]! <= usable[1]!;
         })
       : undefined;
-    const marked = stack.layers.filter((layer) => layer.marked).map(({ film }) => film);
-    const byHand = marked.includes(large.film) && fitsBare(wrap, large.film, usable);
+    const marked = stack.layers.filter(({ marked }) => marked).map(({ layer }) => layer);
+    const byHand = marked.some((layer) => filmOfLayer(layer) === large.film) && fitsBare(wrap, large.film, usable);
     return {
       id: `load-fit:${large.film}`,
       code: 'load-fit',
@@ -48,12 +50,19 @@ export const judgeLoadFit: Judge = ({ job, plan, wrap, stack }) =>
     };
   });
 
+/** The largest of the parts that fit nowhere, film by film. */
+function largestOfEach(tooLarge: LoadPlan['tooLarge']): LoadPlan['tooLarge'] {
+  const worst = new Map<string, LoadPlan['tooLarge'][number]>();
+  for (const one of tooLarge) if (one.longMm > (worst.get(one.film)?.longMm ?? 0)) worst.set(one.film, one);
+  return [...worst.values()];
+}
+
 /** Whether a film would fit some board without what is cut beside its pieces; `usable` is short side, then long. */
 function fitsBare({ pieces }: Wrap, film: string, usable: readonly number[]): boolean {
   const parts = new Map<string, Box>();
   for (const piece of pieces)
     if (piece.film === film && !piece.spare)
-      parts.set(piece.part, joinBoxes(parts.get(piece.part) ?? EMPTY_BOX, piece.flatBox));
+      parts.set(laidAs(piece), joinBoxes(parts.get(laidAs(piece)) ?? EMPTY_BOX, piece.flatBox));
   return [...parts.values()].every((box) => {
     const [short, long] = [boxWidth(box), boxHeight(box)].sort((a, b) => a - b);
     return short! <= usable[0]! && long! <= usable[1]!;

@@ -131,7 +131,12 @@ describe('film that is broader than lies flat', () => {
     const cold = judged(hull)!;
     expect(cold.numbers['limit']).toBeCloseTo(3, 9);
     expect(cold.fixes.map((fix) => fix.do)).toEqual(['scale-item', 'lay-warm']);
-    expect(judged(hull, {}, { surface: 'latex' })!.fixes.map((fix) => fix.do)).toEqual(['scale-item']);
+    // Rubber gives 4 % more, and bears no heat: a strip half as broad again is too broad there too.
+    expect(judged(hull, {}, { surface: 'latex' })).toBeNull();
+    const rubber = judged([strip(44, { film: 'hull' })], {}, { surface: 'latex' })!;
+    expect(rubber.numbers['limit']).toBeCloseTo(7, 9);
+    expect(rubber.fixes.map((fix) => fix.do)).toEqual(['scale-item']);
+    expect(rubber.said).toContain('takes 7.0 % laid with care, 4 % of it by the rubber under it.');
     expect(judged([strip(44, { film: 'hull' })])!.fixes.map((fix) => fix.do)).toEqual(['scale-item']);
     expect(judged([strip(44, { film: 'hull' })], { warm: true })!.numbers['limit']).toBeCloseTo(6, 9);
     expect(judged([strip(44, { film: 'hull' })], { warm: true })!.fixes.map((fix) => fix.do)).toEqual(['scale-item']);

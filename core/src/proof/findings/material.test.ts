@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at, contextOf, expectRule, findingsOf, fixed, jobOf } from '../../../test/findings.ts';
-import { makeBlank, makeProfile, plate, textItem, tumbler, wave } from '../../../test/jobs.ts';
+import { makeBlank, makeProfile, motifItem, plate, textItem, tumbler, wave } from '../../../test/jobs.ts';
 import { scaleItem } from '../../document/commands/apply.ts';
 import type { Process } from '../../model/job.ts';
 import type { Project } from '../../model/project.ts';
@@ -133,11 +133,38 @@ describe('glance', () => {
 });
 
 describe('tape-wrinkle', () => {
-  const bulge = makeProfile([[0, 200], [30, 240], [60, 252], [90, 240], [120, 200]]); // prettier-ignore
+  const bulgeOf = () => makeProfile([[0, 200], [30, 240], [60, 252], [90, 240], [120, 200]]); // prettier-ignore
+  const bulge = bulgeOf();
   it('has slits for a sheet that tents, and says nothing where tape lies by itself', () => {
     const band = jobOf(bulge, wave(8, { heightMm: 60, placement: at({}) }));
     expect(findingsOf(band, 'tape-wrinkle')).toHaveLength(1);
     expect(findingsOf(jobOf(bulge, textItem('COX', { size: { by: 'cap', mm: 8 } })), 'tape-wrinkle')).toEqual([]);
     expect(findingsOf(jobOf(tumbler(), wave(9)), 'tape-wrinkle')).toEqual([]);
+  });
+
+  it('and a band that is pulled are offered figures one by one, where they come several times', () => {
+    const stars = motifItem('star', { widthMm: 12, running: 'rigid', repeat: { mode: 'spaced', count: 6 } });
+    const steep = makeProfile([[0, 300], [30, 340], [60, 330], [90, 250]]); // prettier-ignore
+    const bowl = jobOf(steep, stars);
+    const [pulled] = findingsOf(bowl, 'stretch');
+    expect(pulled).toMatchObject({ case: 'pulled' });
+    expect(pulled!.fixes[0]).toEqual({ do: 'lay-singly', itemIds: [stars.id], several: true });
+    const singly = fixed(bowl, pulled!);
+    expect(singly.items[0]!.byItself).toBe(true);
+    expect(findingsOf(singly, 'stretch')).toEqual([]);
+    // One alone is a patch: cut as it was drawn, to the hundredth, whatever the band does round it.
+    const face = jobOf(steep, { ...stars, repeat: { mode: 'once', count: 1 } });
+    const [alone] = findingsOf(face, 'stretch');
+    expect(alone!.fixes[0]).toEqual({ do: 'lay-singly', itemIds: [stars.id], several: false });
+    const { pieces } = contextOf(fixed(face, alone!)).wrap;
+    const { minX, maxX } = pieces[0]!.flatBox;
+    expect(maxX - minX).toBeCloseTo(12, 2);
+    // A band that is joined all round cannot be.
+    const joined = findingsOf(jobOf(steep, wave(8, { heightMm: 60, placement: at({}) })), 'stretch')[0]!;
+    expect(joined.fixes.map((fix) => fix.do)).not.toContain('lay-singly');
+    // A field so dense that one sheet of tape covers it all, and has no room for slits.
+    const dense = jobOf(bulgeOf(), motifItem('star', { widthMm: 9, running: 'rigid', repeat: { mode: 'scattered', count: 60, scatter: { seed: 1, gapMm: 1, films: [] } } })); // prettier-ignore
+    const fixes = findingsOf(dense, 'tape-wrinkle').flatMap((finding) => finding.fixes);
+    expect(fixes.every((fix) => fix.do === 'lay-singly')).toBe(true);
   });
 });

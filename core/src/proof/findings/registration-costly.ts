@@ -12,7 +12,7 @@ export const judgeRegistrationCostly: Judge = (context) => {
     finding('registration-costly', '', {
       case: marksLoads > 0 ? 'loads' : 'film',
       numbers: { cost, most: context.limits.marksCost, loads: marksLoads },
-      fixes: [{ do: 'mark-layers', films: marked.map(({ film }) => film), how: 'by hand' }],
+      fixes: [{ do: 'mark-layers', films: marked.map(({ layer }) => layer), how: 'by hand' }],
     }),
   ];
 };

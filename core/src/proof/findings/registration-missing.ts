@@ -9,12 +9,12 @@ export const judgeRegistrationMissing: Judge = (context) =>
     .filter(
       ({ marked, meets, bodies, unsupported }) => !marked && meets && bodies > FEW_BODIES && unsupported <= FEW_BODIES,
     )
-    .map(({ film, bodies, marksMm2 }) =>
-      finding('registration-missing', film, {
+    .map(({ layer, bodies, marksMm2 }) =>
+      finding('registration-missing', layer, {
         case: 'by-hand',
         numbers: { count: bodies, cost: (marksMm2 ?? 0) / 100 },
-        names: { film: nameOf(context, film) },
-        fixes: [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }],
+        names: { film: nameOf(context, layer) },
+        fixes: [{ do: 'mark-layers', films: withLowest(context, layer), how: 'marks' }],
       }),
     );
 

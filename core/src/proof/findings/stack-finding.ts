@@ -1,3 +1,4 @@
+import { layerName } from '../../layers/layer.ts';
 import type { Finding, FindingCode, ProofContext } from '../finding.ts';
 
 export const finding = (
@@ -15,10 +16,11 @@ export const finding = (
   ...rest,
 });
 
-export const nameOf = ({ job }: ProofContext, film: string): string =>
-  job.films.find(({ id }) => id === film)?.name ?? film;
+/** What a layer is called. */
+export const nameOf = ({ job, wrap }: Pick<ProofContext, 'job' | 'wrap'>, layer: string): string =>
+  layerName(layer, wrap.layers, (film) => job.films.find(({ id }) => id === film)?.name ?? film);
 
-export const withLowest = ({ stack }: ProofContext, film: string): string[] => {
+export const withLowest = ({ stack }: ProofContext, layer: string): string[] => {
   const [lowest] = stack.layers;
-  return lowest && lowest.film !== film ? [lowest.film, film] : [film];
+  return lowest && lowest.layer !== layer ? [lowest.layer, layer] : [layer];
 };

@@ -27,9 +27,9 @@ export const judgeStackHidden: Judge = (context) => {
   };
   for (const { lower, upper, areaMm2 } of overlaps.pairs) {
     const [below, above] = [films[lower]!, films[upper]!];
-    if (below.film === above.film || isTwice(below.film, above.film)) continue;
-    if (rank.get(above.film)! > rank.get(below.film)!) add(asDrawn, below.itemId, above.film, areaMm2);
-    else add(against, above.itemId, below.film, areaMm2);
+    if (below.layer === above.layer || isTwice(below.layer, above.layer)) continue;
+    if (rank.get(above.layer)! > rank.get(below.layer)!) add(asDrawn, below.itemId, above.layer, areaMm2);
+    else add(against, above.itemId, below.layer, areaMm2);
   }
   const found = (hidden: typeof against, itemId: string, how: 'order' | 'covered', least: number): Finding[] => {
     const by = [...(hidden.get(itemId) ?? [])].sort((a, b) => b[1] - a[1])[0];

@@ -16,7 +16,7 @@ export const judgeStackOverlap: Judge = (context) => {
   const rank = new Map(wrap.layers.map((film, i) => [film, i]));
   const onFilm = new Map<string, { thing: number; film: string; mm2: number }>();
   for (const { lower, upper, areaMm2 } of overlaps.pairs) {
-    const [a, b] = [films[lower]!.film, films[upper]!.film];
+    const [a, b] = [films[lower]!.layer, films[upper]!.layer];
     if (a === b || order.twice.some((pair) => pair.includes(a) && pair.includes(b))) continue;
     const [thing, film] = rank.get(b)! > rank.get(a)! ? [upper, a] : [lower, b];
     const key = `${thing} ${film}`;

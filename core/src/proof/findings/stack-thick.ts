@@ -6,7 +6,7 @@ import { finding, nameOf } from './stack-finding.ts';
 /** Where more films lie on each other than hold well. */
 export const judgeStackThick: Judge = (context) => {
   const { deepest } = context.stack;
-  if (!deepest || deepest.films.length <= context.limits.stackDeep) return [];
+  if (!deepest || deepest.layers.length <= context.limits.stackDeep) return [];
   const { wrap, job } = context;
   const azimuth = deepest.x / wrap.meanRadius;
   const round = 4 / wrap.meanRadius;
@@ -14,8 +14,8 @@ export const judgeStackThick: Judge = (context) => {
     finding('stack-thick', '', {
       case: 'deep',
       place: { azimuths: [azimuth - round, azimuth + round], slants: [-deepest.y - 4, -deepest.y + 4] },
-      numbers: { films: deepest.films.length, thickness: deepest.thicknessMm, most: context.limits.stackDeep },
-      names: { films: deepest.films.map((film) => nameOf(context, film)).join(', ') },
+      numbers: { films: deepest.layers.length, thickness: deepest.thicknessMm, most: context.limits.stackDeep },
+      names: { films: deepest.layers.map((layer) => nameOf(context, layer)).join(', ') },
       fixes: job.stack.build === 'inlay' ? [] : [{ do: 'build-stack', build: 'inlay' }],
     }),
   ];

@@ -7,14 +7,14 @@ import { finding, nameOf, withLowest } from './stack-finding.ts';
 export const judgeStackUnsupported: Judge = (context) =>
   context.stack.layers
     .filter(({ marked, unsupported, bodies }) => !marked && unsupported > FEW_BODIES && bodies > FEW_BODIES)
-    .map(({ film, unsupported, marksMm2, meets }) =>
-      finding('stack-unsupported', film, {
+    .map(({ layer, unsupported, marksMm2, meets }) =>
+      finding('stack-unsupported', layer, {
         // A layer of which nothing meets the others need not fit to them.
         case: meets ? 'loose' : 'apart',
         severity: meets ? 'look' : 'fine',
         numbers: { count: unsupported, ...(marksMm2 === null ? {} : { cost: marksMm2 / 100 }) },
-        names: { film: nameOf(context, film) },
-        fixes: meets ? [{ do: 'mark-layers', films: withLowest(context, film), how: 'marks' }] : [],
+        names: { film: nameOf(context, layer) },
+        fixes: meets ? [{ do: 'mark-layers', films: withLowest(context, layer), how: 'marks' }] : [],
       }),
     );
 

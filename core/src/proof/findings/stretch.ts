@@ -1,13 +1,16 @@
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
+import { laySingly } from './lay-singly.ts';
 import { count } from '../told.ts';
 
 /** One band over a side that curves both ways, where film all over it would be pulled or pushed past what it gives. */
-export const judgeBandStrain: Judge = ({ wrap }) => {
+export const judgeBandStrain: Judge = ({ job, wrap }) => {
   const { flattening, cone, closed } = wrap.template;
   const { way, worst, options, cutDown } = flattening;
   const band = options.find((option) => option.way === 'band');
   if (!closed || !worst || !band) return [];
+  // Figures that are laid one by one are no band: each is judged by what it asks of its own film.
+  if (wrap.pieces.length > 0 && wrap.pieces.every(({ byItself }) => byItself)) return [];
   const findings: Finding[] = [];
   const at = Math.min(Math.max(worst.at, 0), cone.side);
   const base = { itemIds: [], names: { end: at < cone.side / 2 ? 'upper' : 'lower' } };
@@ -20,7 +23,12 @@ export const judgeBandStrain: Judge = ({ wrap }) => {
       severity: 'look',
       place: { azimuths: [-0.6, 0.6], slants: [Math.max(0, at - 6), Math.min(cone.side, at + 6)] },
       numbers: { strain: Math.abs(worst.strain) * 100, limit: (100 * Math.abs(worst.strain)) / band.load, at },
-      fixes: cutDown ? [{ do: 'keep-band', keep: cutDown.keep, end: cutDown.end, leftOffMm: cutDown.leftOff }] : [],
+      fixes: [
+        ...laySingly(job.items, new Set(job.items.map(({ id }) => id)), true),
+        ...(cutDown
+          ? [{ do: 'keep-band', keep: cutDown.keep, end: cutDown.end, leftOffMm: cutDown.leftOff } as const]
+          : []),
+      ],
     });
   const divided =
     wrap.frames.length > 1 ? wrap.pieces.filter((p) => p.cutAcross || (way === 'gores' && p.cutAt !== null)) : [];

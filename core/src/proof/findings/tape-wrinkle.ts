@@ -1,11 +1,14 @@
+import type { TapeSheet } from '../../pieces/tape-sheets.ts';
+import type { Wrap } from '../../pieces/wrap.ts';
 import type { Finding, Judge } from '../finding.ts';
 import type { Sayings } from '../told.ts';
+import { laySingly } from './lay-singly.ts';
 
 /** Share of the slits that has to find room between the pieces. */
 const ENOUGH = 0.6;
 
 /** Transfer tape that tents where the side curves both ways, and the slits with which it lies. */
-export const judgeTape: Judge = ({ wrap, materials: { tapeGive } }) =>
+export const judgeTape: Judge = ({ job, wrap, materials: { tapeGive } }) =>
   wrap.tape
     .filter((sheet) => sheet.needed > tapeGive)
     .map((sheet, i): Finding => {
@@ -30,9 +33,18 @@ export const judgeTape: Judge = ({ wrap, materials: { tapeGive } }) =>
           height,
         },
         names: {},
-        fixes: [],
+        // What is of several parts lies flat part by part, each on tape of its own.
+        fixes: drawn ? [] : laySingly(job.items, itemsUnder(wrap, sheet)),
       };
     });
+
+/** Items of which some film lies under a sheet. */
+function itemsUnder({ pieces }: Pick<Wrap, 'pieces'>, { azimuths, slants }: TapeSheet): ReadonlySet<string> {
+  const meets = ([from, to]: readonly [number, number], [low, high]: readonly [number, number]): boolean =>
+    to > low && from < high;
+  const under = pieces.filter((p) => !p.spare && meets(p.azimuths, azimuths) && meets(p.slants, slants));
+  return new Set(under.flatMap(({ itemIds }) => itemIds));
+}
 
 /** In words. */
 export const sayTapeWrinkle: Sayings = {

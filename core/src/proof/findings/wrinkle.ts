@@ -1,6 +1,7 @@
 import { gaussianOf } from '../../flat/curvature.ts';
 import { filmGive } from '../../material/materials.ts';
 import { giveOfPiece, mostNeeded, neededOf } from '../../pieces/give.ts';
+import type { PieceSlits } from '../../pieces/slits.ts';
 import type { Piece } from '../../pieces/pieces.ts';
 import { hasInnerCorner } from '../../polygon/inscribed.ts';
 import { itemName } from '../finding-names.ts';
@@ -19,7 +20,12 @@ export const judgeWrinkle: Judge = (context) => {
   const gaussianAt = gaussianOf(context.job, context.wrap);
   if (!gaussianAt) return [];
   const worst = new Map<string, { piece: Piece; needed: number; asked: number; limit: number }>();
+  const slit: Finding[] = [];
   for (const piece of context.wrap.pieces) {
+    if (piece.slits) {
+      slit.push(slitFinding(context, piece, piece.slits));
+      continue;
+    }
     const limit = giveOfPiece(context.job, piece, context.materials);
     if (CORNER_MORE * mostNeeded(piece, gaussianAt) <= limit) continue;
     const needed = neededOf(piece, gaussianAt);
@@ -30,7 +36,7 @@ export const judgeWrinkle: Judge = (context) => {
     if (asked > limit && asked / limit > (before ? before.asked / before.limit : 0))
       worst.set(id, { piece, needed, asked, limit });
   }
-  return [...worst].map(([itemId, { piece, needed, asked, limit }]): Finding => {
+  const broad = [...worst].map(([itemId, { piece, needed, asked, limit }]): Finding => {
     const joined = context.job.items.find((item) => item.id === itemId)?.repeat.mode === 'joined';
     const broad = needed > limit;
     return {
@@ -40,7 +46,11 @@ export const judgeWrinkle: Judge = (context) => {
       severity: broad && (100 * needed) / limit > context.limits.giveFails ? 'fails' : 'look',
       place: { azimuths: piece.azimuths, slants: piece.slants },
       itemIds: [itemId],
-      numbers: { needed: needed * 100, limit: limit * 100 },
+      numbers: {
+        needed: needed * 100,
+        limit: limit * 100,
+        surface: 100 * context.materials.surfaces[context.job.blank.surface].give,
+      },
       names: { item: itemName(context, itemId) },
       fixes: [
         // Need grows as the square of the size.
@@ -51,7 +61,24 @@ export const judgeWrinkle: Judge = (context) => {
       ],
     };
   });
+  return [...broad, ...slit];
 };
+
+/** Share of the slits that has to find room between the openings. */
+const ENOUGH = 0.6;
+
+/** A mask whose edge is slit so that it follows the blank. */
+const slitFinding = (context: ProofContext, piece: Piece, slits: PieceSlits): Finding => ({
+  id: `wrinkle:slits:${piece.id}`,
+  code: 'wrinkle',
+  case: 'slit',
+  severity: slits.count >= ENOUGH * slits.wanted ? 'fine' : 'look',
+  place: { azimuths: piece.azimuths, slants: piece.slants },
+  itemIds: [...piece.itemIds],
+  numbers: { count: slits.count, wanted: slits.wanted, short: slits.short, lap: slits.lap, needed: 100 * slits.needed },
+  names: { item: itemName(context, piece.itemIds[0]!) },
+  fixes: [],
+});
 
 /** What its film would give laid warm, as a fraction; nothing where it is warm already, or must not be. */
 function giveWarm({ job, materials }: ProofContext, { film }: Piece): number {
@@ -61,14 +88,22 @@ function giveWarm({ job, materials }: ProofContext, { film }: Piece): number {
     job.films.find((f) => f.id === film)?.finish ?? 'gloss permanent',
     true,
   );
-  return stretch + squeeze;
+  return stretch + squeeze + materials.surfaces[job.blank.surface].give;
 }
+
+/** What the surface itself gives, where it does. */
+const rubber = ({ numbers }: Finding): string =>
+  (numbers['surface'] ?? 0) > 0 ? `, ${numbers['surface']} % of it by the rubber under it` : '';
 
 /** In words. */
 export const sayWrinkle: Sayings = {
-  'wrinkle/broad': ({ names, percent }) => [
+  'wrinkle/slit': ({ finding, names, mm, whole }) => [
+    `${sentence(names['item'])} is slit ${whole('count')} times at its edge`,
+    `So its film follows a blank that curves both ways; each slit is ${mm('lap')} wide at the edge and closes as it is laid.${finding.severity === 'fine' ? '' : ` ${whole('wanted')} were wanted, and what it opens leaves no room for more: only your hands can judge whether it lies.`}`,
+  ],
+  'wrinkle/broad': ({ finding, names, percent }) => [
     `${sentence(names['item'])} is too broad to lie flat here`,
-    `Where it lies the blank curves both ways: its film has to give ${percent('needed')}, it takes ${percent('limit')} laid with care. Sharp inner corners ask for more.`,
+    `Where it lies the blank curves both ways: its film has to give ${percent('needed')}, it takes ${percent('limit')} laid with care${rubber(finding)}. Sharp inner corners ask for more.`,
   ],
   'wrinkle/corner': ({ names, percent }) => [
     `${sentence(names['item'])} may lift at its inner corners`,

@@ -66,7 +66,7 @@ describe('what can move apart', () => {
     expect(bodies({ pieces: [body, ...dots([-20, -15, -10, -5])], placed: [other] })[1]).toEqual([3, false]);
   });
 
-  it('is a word as one on its tape, once for each copy, and a border as one', () => {
+  it('is a word as one on its tape, once for each copy; tiles of a border that do not touch are not', () => {
     const word = placedItem(40, [40, 48], 0, textItem('COXES', { id: 'dots', film: 'brass' }));
     const letters = dots([-20, -10, 0, 10, 20]);
     const once = { ...groups(word, 5), copies: [0] } as unknown as PlacedItem;
@@ -77,7 +77,8 @@ describe('what can move apart', () => {
     const twice = { ...groups(word, 10), copies: [0, 1] } as unknown as PlacedItem;
     expect(bodies({ pieces: [body, ...letters], placed: [twice] })[1]![0]).toBe(2);
     const border = groups(placedItem(8, [40, 48], 0, plate('dots', 8, 8, { film: 'brass', repeat: { mode: 'joined', count: 9 } as never })), 9); // prettier-ignore
-    expect(bodies({ pieces: [body, ...letters], placed: [border] })[1]).toEqual([1, false]);
+    expect(bodies({ pieces: [body, ...letters], placed: [border] })[1]).toEqual([5, true]);
+    expect(bodies({ pieces: [body, film('brass', -20, 40, 40, 4, { itemIds: ['dots'] })], placed: [border] })[1]).toEqual([1, false]); // prettier-ignore
   });
 });
 
@@ -144,11 +145,11 @@ describe('the report of a stack', () => {
 
   it('says how deep film lies, through where it is deepest', () => {
     const told = report({ pieces: [body, ...dots([-20, -10, 0, 10]), film('brass', 0, 0, 90, 90, { spare: true })] });
-    expect(told.deepest).toMatchObject({ films: ['deep-water', 'brass'], thicknessMm: expect.closeTo(0.13, 9) });
+    expect(told.deepest).toMatchObject({ layers: ['deep-water', 'brass'], thicknessMm: expect.closeTo(0.13, 9) });
     expect(told.marksLoads).toBe(2);
     expect(told.sectionY).toBeLessThan(-40);
     expect(told.sectionY).toBeGreaterThan(-44);
-    expect(told.section.map(({ film: id, spans }) => [id, spans.length])).toEqual([
+    expect(told.section.map(({ layer: id, spans }) => [id, spans.length])).toEqual([
       ['deep-water', 1],
       ['brass', 4],
     ]);

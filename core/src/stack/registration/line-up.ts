@@ -1,4 +1,5 @@
-import { filmOfGroup } from '../../layers/build-up.ts';
+import { layerOfGroup } from '../../layers/build-up.ts';
+import { layerOf } from '../../layers/layer.ts';
 import type { PlacedItem } from '../../layout/place.ts';
 import type { Project } from '../../model/project.ts';
 import { EPSILON } from '../../numeric/tolerances.ts';
@@ -16,33 +17,32 @@ import { registrationMarks } from './marks.ts';
 const WRAP_SHARE = 0.6;
 
 /**
- * How many things of a film can move apart: a word or a motif moves as one on its tape and a border is one piece; a drawing
- * moves piece by piece, however few items it came as.
+ * How many things of a layer can move apart: a word or a motif moves as one on its tape; a drawing moves piece by piece, however
+ * few items it came as, and so do tiles of a border that do not touch.
  */
-function bodiesOf({ placed, pieces }: Wrap, film: string): number {
-  const asOne = (one: PlacedItem): boolean => one.item.repeat.mode === 'joined' || one.item.type !== 'art';
+function bodiesOf({ placed, pieces }: Wrap, layer: string): number {
+  const asOne = ({ item }: PlacedItem): boolean => item.repeat.mode !== 'joined' && item.type !== 'art';
   const whole = new Map(placed.filter(asOne).map((one) => [one.item.id, one]));
-  const own = pieces.filter((piece) => piece.film === film && !piece.spare);
+  const own = pieces.filter((piece) => layerOf(piece) === layer && !piece.spare);
   const loose = own.filter(({ itemIds }) => !itemIds.some((id) => whole.has(id))).length;
   const held = new Set(own.flatMap(({ itemIds }) => itemIds).filter((id) => whole.has(id)));
   return [...held].reduce((sum, id) => {
     const one = whole.get(id)!;
-    const groups = one.groups.filter((rings, g) => rings.length > 0 && filmOfGroup(one, g) === film).length;
-    const most = one.item.repeat.mode === 'joined' ? 1 : one.item.type === 'text' ? one.copies.length : Infinity;
-    return sum + Math.min(groups, most);
+    const groups = one.groups.filter((rings, g) => rings.length > 0 && layerOfGroup(one, g) === layer).length;
+    return sum + Math.min(groups, one.item.type === 'text' ? one.copies.length : Infinity);
   }, loose);
 }
 
-/** Which pieces of each film lie on, or right beside, film below it. */
+/** Which pieces of each layer lie on, or right beside, film below it. */
 export type Support = ReadonlyMap<string, readonly boolean[]>;
 
 function supportOf({ pieces, layers }: Wrap): Support {
-  const own = (film: string): Piece[] => pieces.filter((p) => p.film === film && !p.spare);
+  const own = (layer: string): Piece[] => pieces.filter((p) => layerOf(p) === layer && !p.spare);
   return new Map(
-    layers.map((film, i) => [
-      film,
+    layers.map((layer, i) => [
+      layer,
       supportedPieces(
-        own(film).map(({ unrolled }) => unrolled),
+        own(layer).map(({ unrolled }) => unrolled),
         layers.slice(0, i).flatMap((below) => own(below).map(({ unrolled }) => unrolled)),
       ),
     ]),
@@ -69,12 +69,12 @@ export function lineUp(
   cut: readonly CuttablePiece[],
   support: Support = supportOf(wrap),
 ): LinedUp {
-  const bodies = new Map(wrap.layers.map((film) => [film, bodiesOf(wrap, film)]));
+  const bodies = new Map(wrap.layers.map((layer) => [layer, bodiesOf(wrap, layer)]));
   const context: MarkContext = {
     stack: project.stack,
     layers: wrap.layers,
-    bodies: (film) => bodies.get(film) ?? 0,
-    meets: (film) => support.get(film)?.some(Boolean) ?? false,
+    bodies: (layer) => bodies.get(layer) ?? 0,
+    meets: (layer) => support.get(layer)?.some(Boolean) ?? false,
     outline: (part) => wrapOutline(wrap, cut, part),
     rimEdge: (part) => rimEdge(wrap, part),
   };

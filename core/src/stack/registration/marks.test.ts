@@ -16,7 +16,7 @@ const apartFrom = ([x, y]: readonly [number, number], box: Box): number =>
 describe('places of marks', () => {
   it('lie two millimetres clear of all film, and far enough apart to hold its turn', () => {
     const boxes = [at(0, 0, 60, 40), at(10, 10, 30, 20)];
-    const { at: places } = placeMarks([{ film: 'a', box: boxes[0]! }], boxes.map(ringOf))!;
+    const { at: places } = placeMarks([{ layer: 'a', box: boxes[0]! }], boxes.map(ringOf))!;
     expect(places).toHaveLength(2);
     for (const place of places) for (const box of boxes) expect(apartFrom(place, box)).toBeGreaterThanOrEqual(2 - 1e-9);
     const [p, q] = places as [readonly [number, number], readonly [number, number]];
@@ -26,7 +26,7 @@ describe('places of marks', () => {
   it('cost nothing in notches that every layer has', () => {
     // A cross: its box is 60 × 60, and each of its four corners is a notch of 20 × 20.
     const arms = [at(20, 0, 20, 60), at(0, 20, 60, 20)];
-    const layers = ['a', 'b'].map((film) => ({ film, box: at(0, 0, 60, 60) }));
+    const layers = ['a', 'b'].map((layer) => ({ layer, box: at(0, 0, 60, 60) }));
     const found = placeMarks(layers, arms.map(ringOf))!;
     expect(found.extra).toEqual({ a: 0, b: 0 });
     // Of those that cost nothing, two at opposite corners hold best: 40 mm across less what keeps clear.
@@ -35,7 +35,7 @@ describe('places of marks', () => {
   });
 
   it('beside a plain box cost the width of a mark and its clearance along one side', () => {
-    const found = placeMarks([{ film: 'a', box: at(0, 0, 100, 20) }], [ringOf(at(0, 0, 100, 20))])!;
+    const found = placeMarks([{ layer: 'a', box: at(0, 0, 100, 20) }], [ringOf(at(0, 0, 100, 20))])!;
     // Above or below: at least 100 × (6 + 2); at both ends it would be 2 × 20 × 8.
     expect(found.extra['a']).toBeGreaterThanOrEqual(2 * 20 * 8 - 1e-9);
     expect(found.extra['a']).toBeLessThan(100 * 8);
@@ -43,7 +43,7 @@ describe('places of marks', () => {
   });
 
   it('on the rim edge stand on its line, and a third in the middle where that is free', () => {
-    const layers = [{ film: 'a', box: at(-40, -30, 80, 20) }];
+    const layers = [{ layer: 'a', box: at(-40, -30, 80, 20) }];
     const line = { y: (x: number) => (Math.abs(x) < 60 ? 5 : null) };
     const { at: places } = placeMarks(layers, [ringOf(layers[0]!.box)], line)!;
     expect(places.map(([, y]) => y)).toEqual([5, 5, 5]);
@@ -60,7 +60,7 @@ describe('which layers are marked', () => {
   const marked = (change: Partial<MarkContext>, stack: Partial<Stack> = {}, of = pieces) => {
     const context: MarkContext = { stack: { ...PLAIN_STACK, ...stack }, layers: ['a', 'b', 'c'], bodies: () => 4, meets: (film) => film !== 'a', outline: () => null, rimEdge: () => null, ...change }; // prettier-ignore
     const { aims, marks } = registrationMarks(of, context);
-    return { films: aims.filter((aim) => aim.marked).map(({ film }) => film), aims, marks };
+    return { films: aims.filter((aim) => aim.marked).map(({ layer: film }) => film), aims, marks };
   };
 
   it('are those of more than three things that meet film below, with the lowest', () => {

@@ -1,3 +1,4 @@
+import { filmOfLayer, layerOf, levelOfLayer } from '../../layers/layer.ts';
 import type { Stack } from '../../model/stack.ts';
 import type { Box } from '../../plane/box.ts';
 import { joinBoxes } from '../../plane/box.ts';
@@ -9,7 +10,7 @@ import type { CuttablePiece } from '../../pieces/cuttable.ts';
 
 /** How a layer is lined up, and why. */
 export interface LayerAim {
-  readonly film: string;
+  readonly layer: string;
   /** Things that have to find their place by themselves: a word moves as one on its tape, motifs do not. */
   readonly bodies: number;
   readonly marked: boolean;
@@ -20,12 +21,12 @@ export interface LayerAim {
 /** What marks are placed by, besides the pieces. */
 export interface MarkContext {
   readonly stack: Stack;
-  /** Films from the blank outwards. */
+  /** From the blank outwards. */
   readonly layers: readonly string[];
-  /** How many bodies a film has in a part. */
-  readonly bodies: (film: string, part: string) => number;
-  /** Whether a film lies on, or right beside, film below it. */
-  readonly meets: (film: string) => boolean;
+  /** How many bodies a layer has in a part. */
+  readonly bodies: (layer: string, part: string) => number;
+  /** Whether a layer lies on, or right beside, film below it. */
+  readonly meets: (layer: string) => boolean;
   /** Outline of a part that goes round the blank, mm; null where marks may lie beside the pieces. */
   readonly outline: (part: string) => Ring | null;
   /** Height of the rim edge on the flat of a part, null beyond its ends, for ticks when layers are laid on the blank. */
@@ -38,7 +39,7 @@ export interface MarkContext {
  * By the rule, layers of more than three bodies that meet film below are marked, and the lowest layer with them; one layer
  * alone never is.
  *
- * @param pieces of all films and parts
+ * @param pieces of all layers and parts
  * @returns how each layer is lined up, and the marks as pieces to cut
  */
 export function registrationMarks(
@@ -52,15 +53,15 @@ export function registrationMarks(
   const marked = new Set<string>();
   for (const part of parts) {
     const own = pieces.filter((piece) => piece.part === part);
-    const films = layers.filter((film) => own.some((piece) => piece.film === film));
-    const bodies = new Map(films.map((film) => [film, context.bodies(film, part)]));
-    for (const [film, count] of bodies) most.set(film, Math.max(most.get(film) ?? 0, count));
-    const wanted = markedFilms(films, stack, (film) => bodies.get(film)! > FEW_BODIES && context.meets(film));
+    const there = layers.filter((layer) => own.some((piece) => layerOf(piece) === layer));
+    const bodies = new Map(there.map((layer) => [layer, context.bodies(layer, part)]));
+    for (const [layer, count] of bodies) most.set(layer, Math.max(most.get(layer) ?? 0, count));
+    const wanted = markedLayers(there, stack, (layer) => bodies.get(layer)! > FEW_BODIES && context.meets(layer));
     if (wanted.length < 2) continue;
-    const boxes = wanted.map((film) => ({
-      film,
+    const boxes = wanted.map((layer) => ({
+      layer,
       box: own
-        .filter((piece) => piece.film === film)
+        .filter((piece) => layerOf(piece) === layer)
         .map(({ flatBox }) => flatBox)
         .reduce(joinBoxes),
     }));
@@ -69,36 +70,37 @@ export function registrationMarks(
     const outline = edge ? null : context.outline(part);
     const placed = placeMarks(boxes, outline ? [...free, outline] : free, edge ? { y: edge } : null);
     if (!placed) continue;
-    for (const { film } of boxes) {
-      marked.add(film);
-      placed.at.forEach((at, i) => marks.push(markPiece(film, part, i, at)));
+    for (const { layer } of boxes) {
+      marked.add(layer);
+      placed.at.forEach((at, i) => marks.push(markPiece(layer, part, i, at)));
     }
   }
-  const aims = layers.map((film): LayerAim => ({
-    film,
-    bodies: most.get(film) ?? 0,
-    marked: marked.has(film),
-    byRule: stack.marks[film] === undefined,
+  const aims = layers.map((layer): LayerAim => ({
+    layer,
+    bodies: most.get(layer) ?? 0,
+    marked: marked.has(layer),
+    byRule: stack.marks[layer] === undefined,
   }));
   return { aims, marks };
 }
 
-function markedFilms(films: readonly string[], { marks }: Stack, ruled: (film: string) => boolean): string[] {
-  if (films.length < 2) return [];
-  const wanted = films.filter((film) => (marks[film] ? marks[film] === 'marks' : ruled(film)));
+function markedLayers(layers: readonly string[], { marks }: Stack, ruled: (layer: string) => boolean): string[] {
+  if (layers.length < 2) return [];
+  const wanted = layers.filter((layer) => (marks[layer] ? marks[layer] === 'marks' : ruled(layer)));
   // Something lower has to carry the same marks, or there is nothing to line up with.
-  const below = films.find((film) => marks[film] !== 'by hand');
+  const below = layers.find((layer) => marks[layer] !== 'by hand');
   return wanted.length > 0 && below !== undefined && !wanted.includes(below)
-    ? films.filter((f) => f === below || wanted.includes(f))
+    ? layers.filter((one) => one === below || wanted.includes(one))
     : wanted;
 }
 
-function markPiece(film: string, part: string, i: number, [x, y]: readonly [number, number]): CuttablePiece {
+function markPiece(layer: string, part: string, i: number, [x, y]: readonly [number, number]): CuttablePiece {
   const ring = [x, y, x + MARK_MM, y, x + MARK_MM, y + MARK_MM, x, y + MARK_MM];
   const flatBox: Box = { minX: x, minY: y, maxX: x + MARK_MM, maxY: y + MARK_MM };
   return {
-    id: `mark:${film}:${part}:${i}`,
-    film,
+    id: `mark:${layer}:${part}:${i}`,
+    film: filmOfLayer(layer),
+    level: levelOfLayer(layer),
     part,
     paths: [pathFromRing(ring)],
     flatBox,

@@ -14,7 +14,7 @@ const MOST_PLACES = 160;
 
 /** Film of one layer on the flat that is marked. */
 export interface MarkedLayer {
-  readonly film: string;
+  readonly layer: string;
   /** Box round its pieces, mm. */
   readonly box: Box;
 }
@@ -24,7 +24,7 @@ export interface Marks {
   /** Lower left corners, mm. */
   readonly at: readonly (readonly [number, number])[];
   /** mm² that strips of film grow by, layer by layer, as boxes. */
-  readonly extra: { readonly [film: string]: number };
+  readonly extra: { readonly [layer: string]: number };
 }
 
 /**
@@ -76,7 +76,7 @@ export function placeMarks(
   const middle = (all.minX + all.maxX - MARK_MM) / 2;
   const centre = along?.y(middle + MARK_MM / 2) ?? null;
   const at = centre !== null && free(middle, centre) ? [...best.at, [middle, centre] as const] : best.at;
-  return { at, extra: Object.fromEntries(layers.map(({ film, box }) => [film, growth(box, at)])) };
+  return { at, extra: Object.fromEntries(layers.map(({ layer, box }) => [layer, growth(box, at)])) };
 }
 
 /** mm² that a box grows by when marks are to lie in it. */

@@ -245,7 +245,9 @@ class Reader {
     const drawing: Drawing = {
       widthMm: whole.maxX - whole.minX,
       heightMm: whole.maxY - whole.minY,
-      colours: colours.sort((a, b) => b.areaMm2 - a.areaMm2),
+      // As the layers come in the file: what comes later is drawn over what came before.
+      colours,
+      sheet: null,
       leftOut: [...this.leftOut].map(([what, count]) => ({ what, count })),
       unitSaid,
     };

@@ -1,5 +1,5 @@
 import { withoutHairlines } from '../../../artwork/cut-lines.ts';
-import type { DrawingResult, DrawnLine } from '../../../artwork/drawing.ts';
+import type { Drawing, DrawingResult, DrawnLine } from '../../../artwork/drawing.ts';
 import { Layers } from '../../../artwork/layers.ts';
 import { EPSILON_MM } from '../../../numeric/tolerances.ts';
 import { boxOfCoordinates } from '../../../plane/box.ts';
@@ -152,10 +152,20 @@ class Reader implements Walk {
     const lines = this.fills === 0 ? withoutHairlines(this.lines) : null;
     if (!made && !lines) return { ok: false, problem: { code: 'empty' } };
     const list = (): { what: string; count: number }[] => [...this.leftOut].map(([what, count]) => ({ what, count }));
-    const drawn = made && { ...made, leftOut: list(), unitSaid: true };
+    const drawn = made && this.asDrawing(made, list());
     if (!lines) return { ok: true, drawing: drawn!, asDrawn: null };
     if (lines.loose > 0) this.note('lines that do not close', lines.loose);
-    return { ok: true, drawing: { ...lines.drawing, leftOut: list(), unitSaid: true }, asDrawn: drawn };
+    return { ok: true, drawing: this.asDrawing(lines.drawing, list()), asDrawn: drawn };
+  }
+
+  /** A drawing on its page, whose corner is where it is measured from. */
+  private asDrawing(
+    { middle: [x, y], ...made }: NonNullable<ReturnType<Layers['finish']>>,
+    leftOut: Drawing['leftOut'],
+  ): Drawing {
+    const { frame } = this.page;
+    const sheet = frame && { widthMm: frame[2], heightMm: frame[3], x: frame[2] / 2 - x, y: -frame[3] / 2 - y };
+    return { ...made, sheet, leftOut, unitSaid: true };
   }
 
   /** Takes an element and what is in it. */
