@@ -6,6 +6,7 @@ import HelpPanel from './components/help/HelpPanel.vue';
 import KeySheet from './components/shell/KeySheet.vue';
 import ToldToasts from './components/shell/ToldToasts.vue';
 import NoticeBar from './components/shell/NoticeBar.vue';
+import TimerTray from './components/shell/TimerTray.vue';
 import { useDroppedFile } from './composables/useDroppedFile.ts';
 import { useGlobalKeys } from './composables/useGlobalKeys.ts';
 import { useLibrary } from './stores/library.ts';
@@ -27,6 +28,7 @@ useDroppedFile();
     <div class="frame">
       <AppHeader />
       <NoticeBar />
+      <TimerTray />
       <main id="main" tabindex="-1" :class="{ inside: route.name === 'project' || route.name === 'together' }">
         <RouterView />
       </main>
@@ -50,6 +52,16 @@ main {
   min-height: 0;
   overflow: auto;
   outline: none;
+}
+/* On paper a page goes on where the first sheet ends. */
+@media print {
+  .frame {
+    display: block;
+    height: auto;
+  }
+  main {
+    overflow: visible;
+  }
 }
 main.inside {
   overflow: hidden;

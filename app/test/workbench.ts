@@ -82,7 +82,10 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
       const wrapper = mount(part as never, {
         props: props as never,
         attachTo: window.document.body,
-        global: { plugins: [pinia, router], stubs: { IBiCheckLg: true, IBiX: true, BModal: PlainModal } },
+        global: {
+          plugins: [pinia, router],
+          stubs: { IBiCheckLg: true, IBiX: true, BModal: PlainModal, BOffcanvas: PlainModal },
+        },
       }) as unknown as VueWrapper;
       mounted.push(wrapper);
       return wrapper;

@@ -2,7 +2,7 @@ import {
   formatSize,
   freeWindow,
   type Gap,
-  glanceHalfAngle,
+  glanceHalfAngleOn,
   matesOf,
   radiusOnSide,
   type ArtworkItem,
@@ -36,7 +36,7 @@ export function sideOf(blank: Blank, hand: Hand, shape: ShapeViewModel, limits: 
     hand,
     rim,
     base,
-    glance: closed ? glanceHalfAngle(shape.meanRadius, limits) : null,
+    glance: closed ? glanceHalfAngleOn(blank, shape.meanRadius, 0, limits) : null,
   };
 }
 

@@ -1,5 +1,8 @@
 import {
   describeReadProblem,
+  isResults,
+  mergeRuns,
+  readResults,
   readDocument,
   STARTING_FILMS,
   type Backup,
@@ -10,8 +13,11 @@ import {
 import { useEventListener } from '@vueuse/core';
 import { describeBackup } from '../stores/backup.ts';
 import { bytesOfBase64 } from '../data/base64.ts';
+import { bytesOfDataUrl } from '../data/data-url.ts';
+import { writePhoto } from '../data/database.ts';
 import { textOf } from '../data/file-text.ts';
 import { LONGEST_MS, useIncoming } from '../stores/incoming.ts';
+import { useLogbook } from '../stores/logbook.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -35,6 +41,8 @@ export async function takeIn(file: File): Promise<string> {
   const text = await textOf(file);
   if (/\.(svg|dxf)$/i.test(file.name) || file.type === 'image/svg+xml') return useIncoming().bringIn(file.name, text);
   if (/\.csv$/i.test(file.name)) return takeInTable(file.name, text);
+  const results = resultsIn(text);
+  if (results !== null) return takeInResults(file.name, results);
   const result = readDocument(text);
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;
   const { document } = result;
@@ -47,6 +55,10 @@ export async function takeIn(file: File): Promise<string> {
   if (document.format === 'mivet-stock') {
     await useStock().keep([document.thing]);
     return 'It is in your stock.';
+  }
+  if (document.format === 'mivet-entry') {
+    await useLogbook().keep([document]);
+    return `“${document.title}” is in your logbook.`;
   }
   if (document.format === 'mivet-motif') {
     await library.keepMotif(document);
@@ -63,6 +75,32 @@ export async function takeIn(file: File): Promise<string> {
   const project = here ? { ...document, id: crypto.randomUUID(), name: `${document.name} (from file)` } : document;
   await library.addProject(await withSoundFonts(project));
   return `“${project.name}” is among your projects.`;
+}
+
+/** What calls itself the results of a run away from here; null when the file is something else. */
+function resultsIn(text: string): unknown {
+  if (!text.includes('"mivet-results"')) return null;
+  try {
+    const raw: unknown = JSON.parse(text);
+    return isResults(raw) ? raw : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Brings what was done away from here back into its project: by step and time, nothing twice, nothing taken back. */
+async function takeInResults(name: string, raw: unknown): Promise<string> {
+  const results = readResults(raw);
+  if (!results) return `${name}: these results are not whole, or from a newer Mivet. Nothing was changed.`;
+  const { projectId, bench, photos } = results;
+  const [library, open] = [useLibrary(), useProject()];
+  if (!library.projects.some(({ id }) => id === projectId))
+    return `${name} is of “${results.project}”, which is not in this browser. Nothing was changed.`;
+  for (const { data, ...photo } of photos) await writePhoto({ ...photo, projectId, ...bytesOfDataUrl(data) });
+  if (open.doc?.id === projectId) open.edit('Take in results', (p) => ({ ...p, bench: mergeRuns(p.bench, bench) }));
+  else await library.changeBench(projectId, (run) => mergeRuns(run, bench));
+  const ticks = count(bench.doneSteps?.length ?? 0, 'tick');
+  return `“${results.project}”: ${[ticks, ...(photos.length > 0 ? [count(photos.length, 'photograph')] : [])].join(' and ')} taken in.`;
 }
 
 /** Whether a file is a backup: a ZIP, or a JSON file that says so at its beginning, as older versions wrote it. */
@@ -132,7 +170,12 @@ async function withSoundFonts(project: Project): Promise<Project> {
 const MOST_SAID = 4;
 
 async function takeInTable(name: string, text: string): Promise<string> {
-  const { isStockCsv, readBlanksCsv, readStockCsv } = await import('@mivet/core/tables');
+  const { isLogbookCsv, isStockCsv, readBlanksCsv, readEntriesCsv, readStockCsv } = await import('@mivet/core/tables');
+  if (isLogbookCsv(text)) {
+    const { entries, leftOut } = readEntriesCsv(text, () => crypto.randomUUID(), new Date().toISOString());
+    if (entries.length > 0) await useLogbook().keep(entries);
+    return takenWords(name, entries.length, 'entry', 'in the logbook', leftOut);
+  }
   if (isStockCsv(text)) {
     const stock = useStock();
     await stock.load();

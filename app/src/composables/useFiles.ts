@@ -1,3 +1,4 @@
+import type { Project } from '@mivet/core';
 import { ref, type Ref } from 'vue';
 import { fileNameOf, openPdf, saveFile, saveZip } from '../data/save-file.ts';
 import { useViewModel } from '../stores/view-model.ts';
@@ -13,6 +14,10 @@ export function useFiles(): {
   said: Ref<string | null>;
   print: (kind: FileKind, withPieces?: boolean) => Promise<void>;
   save: (kind: FileKind, only?: string) => Promise<void>;
+  /** Cut files of another state of the project, as one ZIP or file named so. */
+  saveOf: (doc: Project, name: string) => Promise<void>;
+  /** Whether the last one could not be written. */
+  failed: Ref<boolean>;
   /** Whether cut lines are written mirrored, until one leaves. */
   mirrored: Ref<boolean>;
 } {
@@ -22,21 +27,29 @@ export function useFiles(): {
   const viewModel = useViewModel();
   const busy = ref(false);
   const said = ref<string | null>(null);
+  const failed = ref(false);
   const mirrored = ref(false);
 
-  async function make(kind: FileKind, withPieces = true, only = false): ReturnType<typeof askCore<'files'>> {
+  async function make(
+    kind: FileKind,
+    withPieces = true,
+    only = false,
+    doc = project.doc!,
+  ): ReturnType<typeof askCore<'files'>> {
     await viewModel.changesMade();
-    const { unit, paper, limits, cutting } = settings;
+    const { unit, paper, limits, cutting, habits, learnt } = settings;
     const options = { ...cutting, mirrored: mirrored.value };
     return askCore('files', {
-      project: project.doc!,
+      project: doc,
       unit,
       paper,
       kind,
       withPieces,
       limits,
-      supply: stock.supplyFor(project.doc!),
+      supply: stock.supplyFor(doc),
       options,
+      habits,
+      learnt,
       format: cutting.format,
       singles: only ? 'only' : cutting.singles ? 'too' : 'none',
     });
@@ -44,9 +57,11 @@ export function useFiles(): {
   async function run(work: () => Promise<string>): Promise<void> {
     busy.value = true;
     said.value = null;
+    failed.value = false;
     try {
       said.value = await work();
     } catch (problem) {
+      failed.value = true;
       said.value = `Nothing was written: ${problem instanceof Error ? problem.message : String(problem)}`;
     }
     busy.value = false;
@@ -56,7 +71,17 @@ export function useFiles(): {
   return {
     busy,
     said,
+    failed,
     mirrored,
+    saveOf: (doc, name) =>
+      run(async () => {
+        const made = await make('cut', true, false, doc);
+        const full = `${base()}-${fileNameOf(name)}`;
+        if (made.length === 0) throw new Error('there is nothing of it to cut.');
+        if (made.length === 1) saveFile(`${full}.${settings.cutting.format}`, made[0]!.content);
+        else saveZip(`${full}.zip`, made);
+        return `Written: ${full}`;
+      }),
     print: (kind, withPieces = true) =>
       run(async () => {
         const [file] = await make(kind, withPieces);

@@ -38,6 +38,8 @@ export function useGlobalKeys(): void {
       void router.push({ name: 'project', params: { id: route.params['id'] as string, stop } });
       return;
     }
+    // The bench has keys of its own; nothing is moved or deleted there that one does not see.
+    if (route.params['stop'] === 'bench') return;
     const step = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
     // Single letters count the same with and without Shift; named keys keep their names.
     switch (event.key.length === 1 ? event.key.toLowerCase() : event.key) {

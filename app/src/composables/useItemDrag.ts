@@ -1,5 +1,12 @@
 import {
   type ArtworkItem,
+  type KeptSpot,
+  type PlacedSpot,
+  type ShapeViewModel,
+  arrangedAs,
+  leadOfScatter,
+  radiusOnSide,
+  withSpots,
   azimuthOfFacing,
   formatLength,
   moveItem,
@@ -17,6 +24,7 @@ import {
   allTogether,
   type Units,
 } from '@mivet/core';
+import { copiesOf, placeAmong } from './useScatter.ts';
 import { movedAlong, othersOf, roomWords, sideOf } from './item-room.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
@@ -44,14 +52,17 @@ export function useItemDrag(): {
     side: RoomSide;
     others: readonly SnapOther[];
   } | null = null;
+  /** The copy of a scatter that is held. */
+  let one: { leadId: string; copies: readonly KeptSpot[]; index: number; at: Spot } | null = null;
 
   function start(itemId: string, at: Spot): void {
     const doc = project.doc;
     const { shape } = viewModel;
     const item = doc?.items.find((i) => i.id === itemId);
     const placed = shape?.items.find((i) => i.itemId === itemId);
-    from = null;
+    from = one = null;
     if (!doc || !shape || !item || !placed) return;
+    if (placed.spots) return holdCopy(doc.items, item, shape, placed.spots, at);
     // The other colours of a drawing move by themselves; what is kept together is moved.
     // The one that is held comes first.
     const ids = view.selection.has(itemId) ? view.selection : new Set([itemId]);
@@ -69,8 +80,36 @@ export function useItemDrag(): {
     from = { items, at, box: { ...placed, azimuth }, lines, side, others };
   }
 
+  /** Of a scatter the copy that is pressed is held, by itself: the others stay where they are. */
+  function holdCopy(
+    items: readonly ArtworkItem[],
+    item: ArtworkItem,
+    shape: ShapeViewModel,
+    spots: readonly PlacedSpot[],
+    at: Spot,
+  ): void {
+    const radius = radiusOnSide(shape, at.slant);
+    const far = ({ azimuth, slant }: PlacedSpot): number => Math.hypot(radius * gap(azimuth, at.azimuth), slant - at.slant); // prettier-ignore
+    const n = spots.reduce((best, spot, i) => (far(spot) < far(spots[best]!) ? i : best), 0);
+    view.copyIndex = n;
+    const copies = copiesOf(items, item, shape);
+    const index = placeAmong(copies, arrangedAs(items, item), n);
+    if (index >= 0) one = { leadId: leadOfScatter(items, item).id, copies, index, at };
+  }
+
+  function moveCopy({ leadId, copies, index, at: begin }: NonNullable<typeof one>, at: Spot): void {
+    const turnDeg = (nearFront(at.azimuth - begin.azimuth) * 180) / Math.PI;
+    const kept = copies.map((spot, i) =>
+      i === index
+        ? { ...spot, angleDeg: spot.angleDeg + turnDeg, downMm: spot.downMm + at.slant - begin.slant, pinned: true }
+        : spot,
+    );
+    project.preview((p) => ({ ...p, items: withSpots(p.items, leadId, kept) }));
+  }
+
   function move(at: Spot, free: boolean): void {
     const doc = project.doc;
+    if (one) return moveCopy(one, at);
     if (!from || !doc) return;
     const { items, at: begin, box, lines, side, others } = from;
     const turn = at.azimuth - begin.azimuth;
@@ -98,9 +137,10 @@ export function useItemDrag(): {
     start,
     move,
     end: () => {
-      from = null;
+      const label = one ? 'Move one' : 'Move';
+      from = one = null;
       view.guides = null;
-      project.settle('Move');
+      project.settle(label);
     },
   };
 }

@@ -16,14 +16,24 @@ export function useItemSize(item: () => ArtworkItem): {
   }
   function setHeight(mm: number): void {
     if (item().type === 'text') setWords('cap', mm);
-    else if (item().repeat.mode === 'joined')
-      items.change('Change the height', (i) => (i.type === 'text' ? i : { ...i, heightMm: mm }));
+    else if (item().repeat.mode === 'joined') void stretch(mm);
     else void grow('height', mm);
   }
   const setWords = (by: 'width' | 'cap', mm: number): void =>
     items.change(by === 'width' ? 'Change the width' : 'Change the height', (i) =>
       i.type === 'text' ? { ...i, size: { by, mm } } : i,
     );
+
+  /** Of what is joined only the height is free: what is placed of it, its page too, is stretched until its film is so high. */
+  function stretch(mm: number): Promise<void> {
+    const stretched = item().id;
+    return viewModel.whenShown((shape) => {
+      const placed = shape.items.find((i) => i.itemId === stretched);
+      const by = placed?.cutMm ? mm / placed.cutMm.height : 1;
+      const heightMm = placed?.cutMm && by > 0 ? Math.round(placed.heightMm * by * 1e6) / 1e6 : mm;
+      items.change('Change the height', (i) => (i.type === 'text' ? i : { ...i, heightMm }), '', stretched);
+    });
+  }
 
   /**
    * Makes it so wide or so high and keeps its shape. It is calculated from the size that it has then, not from a picture that

@@ -1,4 +1,8 @@
 import {
+  itemsOfDrawing,
+  leadOfScatter,
+  NEW_SCATTER,
+  type OwnMotif,
   filmsUnasked,
   maskRound,
   USUAL_PROCESS,
@@ -11,9 +15,13 @@ import {
   type ArtworkItem,
   allTogether,
   type MaskOpens,
+  type MaskReach,
+  type Project,
+  filmForMask,
   type MotifId,
   type Placement,
 } from '@mivet/core';
+import { useFilms } from '../stores/films.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useView } from '../stores/view.ts';
@@ -28,8 +36,9 @@ export function useItems(): {
   anotherRound: () => void;
   duplicate: () => void;
   otherEnd: () => void;
-  makeMask: (opens: MaskOpens) => Promise<void>;
+  makeMask: (opens: MaskOpens, reach: MaskReach) => Promise<void>;
   scatterToo: (motif: MotifId) => void;
+  scatterOwn: (motif: OwnMotif) => Promise<void>;
   removeSelected: () => void;
   reorder: (id: string, by: -1 | 1) => void;
   nudge: (rightMm: number, downMm: number) => boolean;
@@ -96,14 +105,18 @@ export function useItems(): {
   }
 
   /** A mask plate round everything that is placed. */
-  function makeMask(opens: MaskOpens): Promise<void> {
+  function makeMask(opens: MaskOpens, reach: MaskReach): Promise<void> {
     return viewModel.whenShown((shape) => {
       const id = crypto.randomUUID();
+      const processOf = (p: Project): Project['process'] =>
+        p.process === 'decal' ? USUAL_PROCESS[p.blank.surface] : p.process;
+      const maskFilm = (p: Project): string =>
+        (filmForMask(useFilms().offered, processOf(p), p.blank.colour) ?? p.films[0]!).id;
       const side = { length: shape.size.side, radiusAt: (slant: number) => radiusOnSide(shape, slant) };
       project.edit('Make a mask of it', (p) => ({
         ...p,
-        process: p.process === 'decal' ? USUAL_PROCESS[p.blank.surface] : p.process,
-        items: maskRound(p.items, shape.items, side, p.films[0]!.id, id, opens),
+        process: processOf(p),
+        items: maskRound(p.items, shape.items, side, maskFilm(p), id, opens, reach),
       }));
       if (project.doc?.items.some((i) => i.id === id)) view.selectedId = id;
     });
@@ -129,9 +142,33 @@ export function useItems(): {
           repeat: {
             mode: 'scattered',
             count: Math.max(1, Math.round(item.repeat.count / 2)),
-            scatter: { seed: 1, gapMm: 0, films: scatter?.films ?? [], with: lead },
+            scatter: { ...NEW_SCATTER, gapMm: 0, films: scatter?.films ?? [], with: lead },
           },
         },
+      ],
+    }));
+  }
+
+  /** Scatters a drawing of one's own together with the selected item: all its colours, each on the film nearest to it. */
+  async function scatterOwn(motif: OwnMotif): Promise<void> {
+    const { filmIdsFor } = await import('@mivet/core/drawings');
+    const item = selected();
+    if (!item || item.repeat.mode !== 'scattered') return;
+    const lead = leadOfScatter(project.doc!.items, item).id;
+    const films = filmIdsFor(motif.colours.map(({ colour }) => colour), useFilms().unasked, true); // prettier-ignore
+    const { name, source, rights } = motif;
+    const widthMm = item.type === 'text' ? motif.widthMm : item.widthMm;
+    const colours = itemsOfDrawing(motif, films, { name, source, rights }, widthMm, () => crypto.randomUUID());
+    const count = Math.max(1, Math.round(item.repeat.count / 2));
+    project.edit('Scatter a drawing with it', (p) => ({
+      ...p,
+      items: [
+        ...p.items,
+        ...colours.map((one) => ({
+          ...one,
+          running: item.running,
+          repeat: { mode: 'scattered', count, scatter: { ...NEW_SCATTER, gapMm: 0, with: lead } } as const,
+        })),
       ],
     }));
   }
@@ -181,6 +218,7 @@ export function useItems(): {
     otherEnd,
     makeMask,
     scatterToo,
+    scatterOwn,
     duplicate: () => {
       const item = selected();
       if (!item || !project.doc) return;

@@ -16,10 +16,12 @@ function keep(key: string, stamp: string, make: () => Promise<ProjectViewModel>)
 
 /** Picture of a project for a list; worked out once for each state of it. */
 export function viewModelForList(project: Project): Promise<ProjectViewModel> {
-  const { limits } = useSettings();
+  const { limits, learnt } = useSettings();
   const supply = useStock().supplyFor(project);
-  const stamp = `${project.changedAt}${JSON.stringify([limits, supply])}`;
-  return keep(project.id, stamp, () => askCore('examine', { project, unit: 'mm', limits, supply }, { later: true }));
+  const stamp = `${project.changedAt}${JSON.stringify([limits, learnt, supply])}`;
+  return keep(project.id, stamp, () =>
+    askCore('examine', { project, unit: 'mm', limits, learnt, supply }, { later: true }),
+  );
 }
 
 /** Picture of a bare blank for a list. */

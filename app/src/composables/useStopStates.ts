@@ -1,3 +1,4 @@
+import { isStepDone } from '@mivet/core';
 import { computed, type ComputedRef } from 'vue';
 import { useProject } from '../stores/project.ts';
 import { useViewModel } from '../stores/view-model.ts';
@@ -20,8 +21,8 @@ export function useStopStates(): ComputedRef<readonly StopState[]> {
     const viewModel = store.viewModel;
     const fine = viewModel?.ok === true && viewModel.unjudged === null;
     const doubts = viewModel?.doubts.length ?? 0;
-    const steps = fine ? viewModel.steps.length : 0;
-    const done = doc?.bench.doneSteps.length ?? 0;
+    const steps = fine ? viewModel.steps : [];
+    const done = doc !== null && steps.every((step) => isStepDone(doc.bench, step));
     const open = store.open.length;
     const placed = (doc?.items.length ?? 0) > 0;
     const state: Readonly<Record<Stop, Omit<StopState, 'stop'>>> = {
@@ -30,7 +31,7 @@ export function useStopStates(): ComputedRef<readonly StopState[]> {
       artwork: { ready: placed, count: 0 },
       proof: { ready: fine && placed && open === 0 && store.current, count: open },
       cut: { ready: false, count: fine ? viewModel.sheet.plan.tooLarge.length : 0 },
-      bench: { ready: steps > 0 && done >= steps, count: 0 },
+      bench: { ready: steps.length > 0 && done, count: 0 },
       log: { ready: (doc?.log.length ?? 0) > 0, count: 0 },
     };
     return STOPS.map((stop) => ({ stop, ...state[stop] }));

@@ -7,11 +7,15 @@ import { useStock } from '../stores/stock.ts';
 /** Said instead of an id when no tape goes off the shelf. */
 export const NO_TAPE = 'none';
 
-/** The transfer tape that jobs are lifted with: the one chosen last, or the first on the shelf. */
-export function useTape(): {
+/**
+ * The transfer tape that jobs are lifted with: the one chosen last, or the first on the shelf.
+ *
+ * @param liftsMm2 mm² that are lifted; left out, those of the open job
+ */
+export function useTape(liftsMm2?: () => number): {
   tapes: ComputedRef<StockTape[]>;
   tape: ComputedRef<StockTape | null>;
-  /** mm of it that the open job takes. */
+  /** mm of it that are taken. */
   takesMm: ComputedRef<number>;
 } {
   const [viewModel, settings, stock] = [useViewModel(), useSettings(), useStock()];
@@ -21,6 +25,7 @@ export function useTape(): {
       ? null
       : (tapes.value.find(({ id }) => id === settings.tapeId) ?? tapes.value[0] ?? null),
   );
-  const takesMm = computed(() => (tape.value ? tapeLength(tape.value, viewModel.good?.tapeMm2 ?? 0) : 0));
+  const lifts = liftsMm2 ?? (() => viewModel.good?.tapeMm2 ?? 0);
+  const takesMm = computed(() => (tape.value ? tapeLength(tape.value, lifts()) : 0));
   return { tapes, tape, takesMm };
 }

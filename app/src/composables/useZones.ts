@@ -1,4 +1,4 @@
-import { glanceHalfAngle, zonesOfBlank } from '@mivet/core';
+import { glanceHalfAngleOn, zonesOfBlank } from '@mivet/core';
 import { computed, type ComputedRef } from 'vue';
 import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
@@ -30,7 +30,7 @@ export function useZones(): ComputedRef<DrawnZones> {
     const zones = view.showZones ? zonesOfBlank(blank, viewModel.shape?.size ?? null) : { rim: 0, base: 0, handle: 0 };
     const selected = viewModel.shape?.items.find((i) => i.itemId === view.selectedId);
     const centre = selected?.azimuth ?? 0;
-    const half = glanceHalfAngle(viewModel.shape?.meanRadius ?? 40, settings.judgedBy);
+    const half = glanceHalfAngleOn(blank, viewModel.shape?.meanRadius ?? 40, centre, settings.judgedBy);
     return {
       ...zones,
       handleWidth: blank.handleWidthMm,

@@ -7,6 +7,7 @@ import {
   type Backup,
   type CountedBlank,
   type KeptCopy,
+  type LogbookEntry,
   type MivetDocument,
   type OwnFont,
   type OwnMotif,
@@ -17,6 +18,7 @@ import {
   type StockThing,
   type Unreadable,
 } from '@mivet/core';
+import { bytesOfDataUrl } from './data-url.ts';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A kept project with the count of its saves, by which two tabs notice each other. */
@@ -33,17 +35,36 @@ interface StoredSnapshot {
   readonly document: Project;
 }
 
+/** A photograph that was taken at the bench. */
+export interface StoredPhoto {
+  readonly id: string;
+  readonly projectId: string;
+  /** ISO. */
+  readonly at: string;
+  /** What kind of picture, and its bytes. */
+  readonly type: string;
+  readonly bytes: Uint8Array;
+}
+
 interface Schema extends DBSchema {
   projects: { key: string; value: StoredProject };
   shelf: { key: string; value: ShelfBlank };
   fonts: { key: string; value: OwnFont };
   motifs: { key: string; value: OwnMotif };
   stock: { key: string; value: StockDocument };
+  entries: { key: string; value: LogbookEntry; indexes: { at: string } };
+  photos: { key: string; value: StoredPhoto; indexes: { projectId: string } };
   snapshots: { key: number; value: StoredSnapshot; indexes: { projectId: string } };
 }
 
 /** What is kept besides projects, and the format of its documents. */
-const LIBRARY = { shelf: 'mivet-blank', fonts: 'mivet-font', motifs: 'mivet-motif', stock: 'mivet-stock' } as const;
+const LIBRARY = {
+  shelf: 'mivet-blank',
+  fonts: 'mivet-font',
+  motifs: 'mivet-motif',
+  stock: 'mivet-stock',
+  entries: 'mivet-entry',
+} as const;
 const LIBRARY_STORES = Object.keys(LIBRARY) as LibraryStore[];
 
 /** A shelf in the library. */
@@ -67,7 +88,7 @@ const ON_DISK = { durability: 'strict' } as const;
 /** Snapshots kept per project. */
 const SNAPSHOTS = 20;
 
-const VERSION = 3;
+const VERSION = 5;
 
 /**
  * Makes the stores that are not there yet, whichever version the database comes from. A later version adds what it needs
@@ -79,8 +100,10 @@ export function makeStores(db: Pick<IDBPDatabase<Schema>, 'createObjectStore' | 
   if (lacks('shelf')) db.createObjectStore('shelf', { keyPath: 'blank.id' });
   if (lacks('snapshots'))
     db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true }).createIndex('projectId', 'projectId');
+  if (lacks('photos')) db.createObjectStore('photos', { keyPath: 'id' }).createIndex('projectId', 'projectId');
   for (const store of ['fonts', 'motifs', 'stock'] as const)
     if (lacks(store)) db.createObjectStore(store, { keyPath: 'id' });
+  if (lacks('entries')) db.createObjectStore('entries', { keyPath: 'id' }).createIndex('at', 'at');
 }
 
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
@@ -213,10 +236,28 @@ export async function readSnapshots(projectId: string): Promise<{ at: string; do
   return rows.reverse().flatMap((row) => checkedProject(row.document).map((document) => ({ at: row.at, document })));
 }
 
-/** Deletes a project and its copies. */
+/** Keeps a photograph that was taken at the bench. */
+export async function writePhoto(photo: StoredPhoto): Promise<void> {
+  await (await open()).put('photos', photo);
+}
+
+/** A photograph; null when it is not there. */
+export const readPhoto = async (id: string): Promise<StoredPhoto | null> =>
+  (await (await open()).get('photos', id)) ?? null;
+
+/** All photographs, of one project or of all. */
+export async function readPhotos(projectId?: string): Promise<readonly StoredPhoto[]> {
+  const db = await open();
+  return projectId === undefined ? db.getAll('photos') : db.getAllFromIndex('photos', 'projectId', projectId);
+}
+
+/** Deletes a project with its copies, and its photographs but for those that the logbook shows. */
 export async function deleteProject(id: string): Promise<void> {
-  const tx = (await open()).transaction(['projects', 'snapshots'], 'readwrite', ON_DISK);
+  const tx = (await open()).transaction(['projects', 'snapshots', 'photos', 'entries'], 'readwrite', ON_DISK);
   await tx.objectStore('projects').delete(id);
+  const shown = new Set((await tx.objectStore('entries').getAll()).flatMap(({ photos }) => photos));
+  for (const key of await tx.objectStore('photos').index('projectId').getAllKeys(id))
+    if (!shown.has(key)) await tx.objectStore('photos').delete(key);
   for (const key of await tx.objectStore('snapshots').index('projectId').getAllKeys(id))
     await tx.objectStore('snapshots').delete(key);
   await tx.done;
@@ -226,6 +267,37 @@ export async function deleteProject(id: string): Promise<void> {
 export async function readLibrary<S extends LibraryStore>(store: S): Promise<Read<Kept<S>>> {
   const rows: unknown[] = await (await open()).getAll(store);
   return readAll(rows, LIBRARY[store], (raw) => ({ store, id: keyOf(store, raw), raw })) as Read<Kept<S>>;
+}
+
+/** How many entries of a long logbook are shown before the rest is read, and how many of the rest are read at once. */
+const [SHOWN_FIRST, AT_ONCE] = [24, 200];
+
+/**
+ * Reads the logbook: the newest of it at once, then all of it in turns, so that a long one holds nothing up.
+ *
+ * @returns first the newest, then everything; in no order
+ */
+export async function* readLogbook(): AsyncGenerator<Read<LogbookEntry>> {
+  const check = (rows: readonly unknown[]): Read<LogbookEntry> => readAll(rows, 'mivet-entry', (raw) => ({ store: 'entries', id: keyOf('entries', raw), raw })); // prettier-ignore
+  const db = await open();
+  const store = db.transaction('entries').store;
+  if (store.indexNames.contains('at')) {
+    const newest: unknown[] = [];
+    for (let at = await store.index('at').openCursor(null, 'prev'); at && newest.length < SHOWN_FIRST; at = await at.continue()) newest.push(at.value); // prettier-ignore
+    yield check(newest);
+  }
+  const [kept, unreadable]: [LogbookEntry[], Unreadable[]] = [[], []];
+  for (let from: string | null = null; ;) {
+    const range = from === null ? null : IDBKeyRange.lowerBound(from, true);
+    const rows: readonly unknown[] = await db.getAll('entries', range, AT_ONCE);
+    const read = check(rows);
+    kept.push(...read.kept);
+    unreadable.push(...read.unreadable);
+    if (rows.length < AT_ONCE) break;
+    from = keyOf('entries', rows.at(-1));
+    await new Promise((done) => setTimeout(done));
+  }
+  yield { kept, unreadable };
 }
 
 const keyOf = (store: LibraryStore, raw: unknown): string => {
@@ -306,10 +378,12 @@ export async function writeAll(
  * @returns revisions of the projects, by id
  */
 export async function restoreAll(
-  { projects, shelf, fonts, motifs, stock, copies, unreadable }: Backup,
+  { projects, shelf, fonts, motifs, stock, entries, copies, photos, unreadable }: Backup,
   now: string,
 ): Promise<ReadonlyMap<string, number>> {
-  const tx = (await open()).transaction(['projects', 'snapshots', ...LIBRARY_STORES], 'readwrite', ON_DISK);
+  const pictures = photos.map(({ data, ...rest }) => ({ ...rest, ...bytesOfDataUrl(data) }));
+  const tx = (await open()).transaction(['projects', 'snapshots', 'photos', ...LIBRARY_STORES], 'readwrite', ON_DISK);
+  for (const picture of pictures) await tx.objectStore('photos').put(picture);
   const [kept, snapshots] = [tx.objectStore('projects'), tx.objectStore('snapshots')];
   const revisions = new Map<string, number>();
   for (const document of projects) {
@@ -320,7 +394,7 @@ export async function restoreAll(
     revisions.set(document.id, revision);
     await kept.put({ id: document.id, revision, document });
   }
-  const library: LibraryDocuments = { shelf, fonts, motifs, stock };
+  const library: LibraryDocuments = { shelf, fonts, motifs, stock, entries };
   for (const store of LIBRARY_STORES)
     for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
   const there = new Set((await snapshots.getAll()).map((row) => `${row.projectId} ${row.at}`));

@@ -22,6 +22,7 @@ import { reactive } from 'vue';
 import { takeRefusal, useRefusal } from '../stores/refusal.ts';
 import { demoStock } from '../demo/demo-stock.ts';
 import { demoProjects } from '../demo/demo.ts';
+import { demoEntries } from '../demo/demo-entries.ts';
 import { demoShelf } from '../demo/demo-shelf.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useProject } from '../stores/project.ts';
@@ -197,8 +198,8 @@ describe('the library', () => {
 });
 
 describe('the database', () => {
-  it.each([0, 1, 2, 3])('gets what it lacks and keeps what it has, coming from version %i', async (version) => {
-    const stores = [[], ['projects', 'shelf', 'snapshots'], ['fonts', 'motifs'], ['stock']]
+  it.each([0, 1, 2, 3, 4, 5])('gets what it lacks and keeps what it has, coming from version %i', async (version) => {
+    const stores = [[], ['projects', 'shelf', 'snapshots'], ['fonts', 'motifs'], ['stock'], ['photos'], ['entries']]
       .slice(0, version + 1)
       .flat();
     if (version > 0) {
@@ -212,8 +213,8 @@ describe('the database', () => {
       old.close();
     }
     // As the next version will do it.
-    const next = await openDB('mivet', 4, { upgrade: (db) => database.makeStores(db as never) });
-    expect([...next.objectStoreNames].sort()).toEqual(['fonts', 'motifs', 'projects', 'shelf', 'snapshots', 'stock']);
+    const next = await openDB('mivet', 6, { upgrade: (db) => database.makeStores(db as never) });
+    expect([...next.objectStoreNames].sort()).toEqual(['entries', 'fonts', 'motifs', 'photos', 'projects', 'shelf', 'snapshots', 'stock']); // prettier-ignore
     if (version > 0) expect(await next.get('projects', 'p1')).toMatchObject({ revision: 4 });
     next.close();
   });
@@ -239,7 +240,14 @@ describe('a backup', () => {
       fonts: [font('f', 3001)],
     });
     await database.writeSnapshot({ ...demoProjects(at)[0]!, name: 'As it was' }, at);
-    const db = await openDB('mivet', 3);
+    await database.writePhoto({
+      id: 'photo-1',
+      projectId: 'p1',
+      at,
+      type: 'image/jpeg',
+      bytes: new Uint8Array([1, 2, 3]),
+    });
+    const db = await openDB('mivet', 5);
     await db.put('projects', { id: 'broken', revision: 1, document: unreadable });
     db.close();
     const settings = useSettings();
@@ -251,6 +259,7 @@ describe('a backup', () => {
       boardId: 'wide',
       tapeId: 'demo-tape',
       rates: { hour: 21 },
+      boxes: [{ name: 'Mug, front', widthMm: 60, heightMm: 25 }],
     };
   }
 
@@ -258,7 +267,7 @@ describe('a backup', () => {
     await fill();
     const before = await gatherBackup(at);
     expect(before).toMatchObject({
-      projects: { length: 12 },
+      projects: { length: 14 },
       copies: [{ at, document: { name: 'As it was' } }],
       unreadable: [
         { store: 'projects', id: 'broken', name: 'From tomorrow', why: expect.stringMatching(/newer Mivet/) },
@@ -270,9 +279,13 @@ describe('a backup', () => {
         boardId: 'wide',
         tapeId: 'demo-tape',
         rates: { hour: 21 },
+        boxes: [{ name: 'Mug, front', widthMm: 60, heightMm: 25 }],
       },
       limits: { tinyPiece: 3 },
+      photos: [{ id: 'photo-1', projectId: 'p1', data: 'data:image/jpeg;base64,AQID' }],
     });
+    // Nothing in it is a proxy of the page: it goes to a worker.
+    expect(structuredClone(before)).toEqual(before);
     const read = await openBackup(await packBackup(before));
     if (!read.ok) throw new Error(read.problem.code);
     expect(read.backup).toEqual(before);
@@ -280,6 +293,16 @@ describe('a backup', () => {
     await database.restoreAll(read.backup, at);
     expect(await gatherBackup(at)).toEqual(before);
     expect(await database.readLibrary('fonts')).toMatchObject({ kept: [{ data: font('f', 3001).data }] });
+  });
+
+  it('keeps what the logbook shows when its project is deleted, and only that', async () => {
+    const photo = { projectId: 'p1', at, type: 'image/jpeg', bytes: new Uint8Array([1]) };
+    for (const id of ['shown', 'other']) await database.writePhoto({ ...photo, id });
+    const [entry] = demoEntries(at, demoShelf(at));
+    await database.writeAll([], { entries: [{ ...entry!, photos: ['shown'] }] });
+    await database.deleteProject('p1');
+    expect((await database.readPhotos()).map(({ id }) => id)).toEqual(['shown']);
+    expect((await database.readLibrary('entries')).kept).toHaveLength(1);
   });
 
   it('of large fonts reads back', async () => {

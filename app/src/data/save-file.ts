@@ -8,6 +8,7 @@ const TYPES: { readonly [ending: string]: string } = {
   zip: 'application/zip',
   dxf: 'image/vnd.dxf',
   csv: 'text/csv',
+  html: 'text/html',
 };
 
 /** Hands a file to the browser to save. */

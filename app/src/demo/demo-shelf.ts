@@ -91,6 +91,7 @@ export const landingPot: Blank = {
 export const laneBall: Blank = {
   ...newBlank('demo-ball', 'ball', 'Glass ball, lane'),
   readings: { girth: read(['252', 252], ['25.3 cm', 253]) },
+  capMm: 16,
 };
 
 export const turnBuoy: Blank = {
@@ -108,9 +109,10 @@ export const bowLid: Blank = {
 };
 
 export const prizeBox: Blank = {
-  ...newBlank('demo-box', 'flat', 'Prize box'),
+  ...newBlank('demo-box', 'box', 'Prize box'),
   colour: '#CDB48C',
-  readings: { width: ruler(['160', 160]), height: ruler(['90', 90]) },
+  face: 'front',
+  readings: { width: ruler(['160', 160]), depth: ruler(['110', 110]), height: ruler(['90', 90]) },
 };
 
 /** A dozen blanks of the made-up rowing club, of every kind. */

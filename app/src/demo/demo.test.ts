@@ -2,6 +2,7 @@ import { checkDocument, examineProject, openFindings, sizeBlank, solveFitPaper, 
 import { describe, expect, it } from 'vitest';
 import { testFonts } from '../../../core/test/fonts.ts';
 import { demoProjects } from './demo.ts';
+import { demoEntries } from './demo-entries.ts';
 import { demoShelf } from './demo-shelf.ts';
 import { demoStock } from './demo-stock.ts';
 
@@ -10,13 +11,18 @@ const stock = demoStock(now).map(({ thing }) => thing);
 
 describe('the demo', () => {
   it('fits the format', () => {
-    for (const document of [...demoProjects(now), ...demoShelf(now), ...demoStock(now)])
+    for (const document of [
+      ...demoProjects(now),
+      ...demoShelf(now),
+      ...demoStock(now),
+      ...demoEntries(now, demoShelf(now)),
+    ])
       expect(checkDocument(document)).toMatchObject({ ok: true });
   });
 
   it('holds what its fit papers showed, as it is worked out from them', () => {
     const tried = demoProjects(now).flatMap(({ blank }) => blank.fitCheck ?? []);
-    expect(tried).toHaveLength(4);
+    expect(tried).toHaveLength(5);
     for (const { blank } of demoProjects(now)) {
       if (!blank.fitCheck) continue;
       const { seen, before, after, sigma } = blank.fitCheck;

@@ -2,9 +2,12 @@ import {
   type BandSizes,
   type Blank,
   type FitCheck,
+  itemsOfDrawing,
+  type KeptDrawing,
   newMotif,
   newProject,
   newText,
+  NEW_SCATTER,
   NO_ACTS,
   pairForBothHands,
   PLAIN_SEAM,
@@ -19,10 +22,12 @@ import {
   flask,
   frostedBottle,
   landingPot,
+  prizeBox,
   laneBall,
   steelTumbler,
   turnBuoy,
 } from './demo-shelf.ts';
+import { withSeason } from './demo-season.ts';
 
 /** What the paper fit check of a blank came to, mm: sizes by the readings, by the paper, and their 1 σ; tests work it out. */
 const sizes = (girthRim: number, girthBase: number, side: number): BandSizes => ({ girthRim, girthBase, side });
@@ -54,6 +59,20 @@ const triedOnPaper = (blank: Blank, on: string): Blank => ({
   ...blank,
   fitCheck: { on, seen: { gapRimMm: 0, gapBaseMm: 0, standMm: 0 }, ...TRIED[blank.id]! },
 });
+
+/** The starter's flag as it was drawn, 36 × 24 mm: a swallowtail with a round field. */
+const STARTERS_FLAG: KeptDrawing = {
+  widthMm: 36,
+  heightMm: 24,
+  colours: [
+    { colour: '#d9593d', pathData: 'M-18 12L18 12L10 0L18 -12L-18 -12Z' },
+    {
+      colour: '#0f4c5c',
+      pathData:
+        'M-12 0C-12 3.314 -9.314 6 -6 6C-2.686 6 0 3.314 0 0C0 -3.314 -2.686 -6 -6 -6C-9.314 -6 -12 -3.314 -12 0Z',
+    },
+  ],
+};
 
 /** ISO. */
 const hoursBefore = (now: string, hours: number): string => new Date(Date.parse(now) - 3_600_000 * hours).toISOString();
@@ -353,10 +372,56 @@ export function demoProjects(now: string): Project[] {
       },
     ],
   };
-  return [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle, heron, beaker].map((project, i) => ({
-    ...project,
-    // Begun one after the other, each worked on for some days, the first one last.
-    createdAt: hoursBefore(now, 24 * (4 + 3 * i)),
-    changedAt: hoursBefore(now, 2 + 31 * i),
-  }));
+  // A drawing of the club's own, in two films, scattered over the glass: some turned, no two alike in size, the gaps filled.
+  let flags = 0;
+  const flagged: Project = {
+    ...newProject('demo-flags', 'Starter’s flag glasses', triedOnPaper(canGlass, now), canGlass.id, now),
+    accepted: [
+      {
+        findingId: 'registration-costly',
+        reason: 'Thirty dots laid by hand would take an evening',
+        signature: 'film look cost=46.3 most=40.0 loads=0.0',
+      },
+    ],
+    items: itemsOfDrawing(
+      STARTERS_FLAG,
+      ['ensign', 'deep-water'],
+      { name: 'Starter’s flag', source: 'Drawn by the club', rights: 'own' },
+      20,
+      () => `demo-flag-${(flags += 1)}`,
+    ).map((item) => ({
+      ...item,
+      repeat: {
+        mode: 'scattered',
+        count: 18,
+        scatter: { ...NEW_SCATTER, gapMm: 5, turnsDeg: [-25, 25], sizes: [0.8, 1.1], fill: true },
+      },
+    })),
+  };
+  // Goes with the mugs and the lids: all three are cut together.
+  const box: Project = {
+    ...newProject('demo-prize', 'Prize box', prizeBox, prizeBox.id, now),
+    items: [
+      {
+        ...newMotif('demo-prize-boat', 'boat', 'deep-water'),
+        widthMm: 96,
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: -12, turnDeg: 0 },
+      },
+      {
+        ...newText('demo-prize-words', 'WILLOWMERE', 'ensign'),
+        size: { by: 'box', mm: 110, highMm: 16 },
+        placement: { facing: 'front', angleDeg: 0, from: 'middle', mm: 22, turnDeg: 0 },
+      },
+    ],
+  };
+  const all = [tumbler, mug, goblet, ball, pot, lid, buoy, pair, crest, bottle, heron, beaker, flagged, box];
+  return withSeason(
+    all.map((project, i) => ({
+      ...project,
+      // Begun one after the other, each worked on for some days, the first one last.
+      createdAt: hoursBefore(now, 24 * (4 + 3 * i)),
+      changedAt: hoursBefore(now, 2 + 31 * i),
+    })),
+    now,
+  );
 }

@@ -4,7 +4,19 @@ import { STOPS } from '../composables/stops.ts';
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'projects', component: () => import('../views/ProjectsView.vue'), meta: { title: 'Projects' } },
+    { path: '/', name: 'today', component: () => import('../views/TodayView.vue'), meta: { title: 'Today' } },
+    {
+      path: '/projects',
+      name: 'projects',
+      component: () => import('../views/ProjectsView.vue'),
+      meta: { title: 'Projects' },
+    },
+    {
+      path: '/calendar',
+      name: 'calendar',
+      component: () => import('../views/CalendarView.vue'),
+      meta: { title: 'Calendar' },
+    },
     { path: '/shelf', name: 'shelf', component: () => import('../views/ShelfView.vue'), meta: { title: 'Shelf' } },
     { path: '/stock', name: 'stock', component: () => import('../views/StockView.vue'), meta: { title: 'Stock' } },
     {
@@ -14,6 +26,18 @@ export const router = createRouter({
       meta: { title: 'Glossary' },
     },
     { path: '/about', name: 'about', component: () => import('../views/AboutView.vue'), meta: { title: 'About' } },
+    {
+      path: '/logbook',
+      name: 'logbook',
+      component: () => import('../views/LogbookView.vue'),
+      meta: { title: 'Logbook' },
+    },
+    {
+      path: '/practice/:exercise?',
+      name: 'practice',
+      component: () => import('../views/PracticeView.vue'),
+      meta: { title: 'Practice' },
+    },
     {
       path: '/together',
       name: 'together',

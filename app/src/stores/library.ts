@@ -1,4 +1,8 @@
 import {
+  keepable,
+  NEW_RUN,
+  NOTHING_PLANNED,
+  type BenchRun,
   newShelfBlank,
   type Backup,
   type Blank,
@@ -91,6 +95,14 @@ export const useLibrary = defineStore('library', () => {
     }
   }
 
+  /** The same once more under another name: nothing of it is done, promised or noted yet. */
+  async function copyProject(project: Project, name: string): Promise<Project> {
+    const at = new Date().toISOString();
+    const copy = { ...project, id: crypto.randomUUID(), name, createdAt: at, changedAt: at, log: [], bench: NEW_RUN, handOver: null, planning: NOTHING_PLANNED }; // prettier-ignore
+    await addProject(copy);
+    return copy;
+  }
+
   /** Writes a new project that found no room, as it stands in the list by now; unless that was done meanwhile. */
   async function writeAgain(id: string): Promise<void> {
     const project = projects.value.find((p) => p.id === id);
@@ -118,6 +130,45 @@ export const useLibrary = defineStore('library', () => {
   function noteProject(project: Project): void {
     written(project.id);
     projects.value = [project, ...projects.value.filter((p) => p.id !== project.id)];
+  }
+
+  /**
+   * Ticks steps of a project at the bench, or takes ticks away; one that is open in another tab hears of it.
+   *
+   * @throws when it cannot be written
+   */
+  const tickSteps = (id: string, steps: readonly string[], done: boolean): Promise<void> =>
+    changeBench(id, (bench) => {
+      const others = bench.doneSteps.filter((step) => !steps.includes(step));
+      return { ...bench, doneSteps: done ? [...others, ...steps] : others };
+    });
+
+  /**
+   * Changes the run at the bench of a project that is not open.
+   *
+   * @throws Error in words when it is gone or was changed meanwhile
+   */
+  const changeBench = (id: string, change: (bench: BenchRun) => BenchRun): Promise<void> =>
+    changeProject(id, (project) => ({ ...project, bench: change(project.bench) }));
+
+  /**
+   * Changes a project that is not open.
+   *
+   * @throws Error in words when it is gone, was changed meanwhile, or could not be read again
+   */
+  async function changeProject(id: string, change: (project: Project) => Project): Promise<void> {
+    const stored = await database.readProject(id);
+    const listed = projects.value.find((project) => project.id === id);
+    // As it is listed, so that nothing is taken for changed but its ticks; unless it was changed elsewhere.
+    const project = listed && listed.changedAt === stored?.document.changedAt ? listed : stored?.document;
+    if (!stored || !project) throw new Error('the project is gone');
+    const next = { ...change(project), changedAt: new Date().toISOString() };
+    const fits = keepable(next, project);
+    if (!fits.ok) throw new Error(`${fits.path}: ${fits.issue.message}`);
+    const outcome = await database.writeProject(next, stored.revision);
+    if (!outcome.ok) throw new Error('it was changed in another tab just now; try again');
+    projects.value = projects.value.map((one) => (one.id === id ? next : one));
+    tellTabs({ kind: 'project-saved', id, revision: outcome.revision });
   }
 
   async function removeProject(id: string): Promise<void> {
@@ -184,11 +235,12 @@ export const useLibrary = defineStore('library', () => {
     return true;
   }
 
-  /** Writes shelf blanks, over those with the same id. */
-  async function keepShelf(entries: readonly ShelfBlank[]): Promise<void> {
-    if (!(await writeDown({ shelf: entries }))) return;
+  /** Writes shelf blanks, over those with the same id; false where they could not be kept, which is said. */
+  async function keepShelf(entries: readonly ShelfBlank[]): Promise<boolean> {
+    if (!(await writeDown({ shelf: entries }))) return false;
     const ids = new Set(entries.map((b) => b.blank.id));
     shelf.value = [...shelf.value.filter((b) => !ids.has(b.blank.id)), ...entries];
+    return true;
   }
 
   /** The same blank once more, to be changed into another; or in another colour, sharing its readings from now on. */
@@ -282,7 +334,11 @@ export const useLibrary = defineStore('library', () => {
     load,
     loadShelf,
     addProject,
+    copyProject,
     noteProject,
+    tickSteps,
+    changeBench,
+    changeProject,
     removeProject,
     keepBlank,
     keepShelf,

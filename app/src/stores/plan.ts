@@ -57,7 +57,7 @@ export const usePlan = defineStore('plan', () => {
     const options = { ...settings.cutting, mirrored: false };
     const supply = stock.supplyFor(doc);
     stopWork = watchCloser(
-      { project: doc, limits: settings.limits, supply, options, seed: seed++ },
+      { project: doc, limits: settings.limits, learnt: settings.learnt, supply, options, seed: seed++ },
       (part) => (closer.value = part),
       (why) => {
         problem.value = why;

@@ -1,5 +1,17 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
-import { limitsWith, type CutOptions, type OwnLimits, type OwnSettings, type Units } from '@mivet/core';
+import {
+  limitsWith,
+  USUAL_HOURS,
+  type Accepted,
+  type CutOptions,
+  type KeptBox,
+  type OwnHabits,
+  type OwnLimits,
+  type OwnSettings,
+  type Practised,
+  type Units,
+  type WorkHours,
+} from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 
@@ -41,6 +53,14 @@ export const useSettings = defineStore('settings', () => {
   const split = useLocalStorage<number>('mivet-split', 0.42);
   /** Limits of the findings that the person changed; replaced whole. */
   const limits = useLocalStorage<OwnLimits>('mivet-limits', {}, { shallow: true });
+  /** What the person does otherwise than everybody begins; replaced whole. */
+  const habits = useLocalStorage<OwnHabits>('mivet-habits', {}, { shallow: true });
+  /** When hands are free; replaced whole. */
+  const hours = useLocalStorage<WorkHours>('mivet-hours', USUAL_HOURS, { shallow: true });
+  /** What was learnt from the logbook and accepted; replaced whole. */
+  const learnt = useLocalStorage<{ readonly [key: string]: Accepted }>('mivet-learnt', {}, { shallow: true });
+  /** How exercises went, the latest last; replaced whole. */
+  const practised = useLocalStorage<Practised>('mivet-practised', {}, { shallow: true });
   /** How cut files are written; replaced whole. */
   const cutting = useLocalStorage<Cutting>(
     'mivet-cutting',
@@ -51,8 +71,13 @@ export const useSettings = defineStore('settings', () => {
   const useOffcuts = useLocalStorage<boolean>('mivet-offcuts', true);
   /** The roll of transfer tape that jobs are lifted with; none yet chosen, or `none` off the shelf. */
   const tapeId = useLocalStorage<string>('mivet-tape', '');
+  const boxes = useLocalStorage<readonly KeptBox[]>('mivet-boxes', []);
   /** Rates that a job is priced by; replaced as a whole. */
   const rates = useLocalStorage<OwnRates>('mivet-rates', USUAL_RATES, { shallow: true, mergeDefaults: true });
+  /** How many entries of the logbook the minutes of hands stand on; 0 while none were accepted. */
+  const ownPace = computed(() =>
+    Math.max(0, ...Object.entries(learnt.value).flatMap(([key, { n }]) => (key.startsWith('pace:') ? [n] : []))),
+  );
   const judgedBy = computed(() => limitsWith(limits.value));
   const dark = usePreferredDark();
   const dim = computed(() => theme.value === 'dim' || (theme.value === 'system' && dark.value));
@@ -66,8 +91,14 @@ export const useSettings = defineStore('settings', () => {
       boardId: boardId.value,
       useOffcuts: useOffcuts.value,
       tapeId: tapeId.value,
+      // Plain, so that they can be posted.
+      boxes: boxes.value.map((one) => ({ ...one })),
       rates: { ...rates.value },
       cutting: cutting.value,
+      habits: { ...habits.value },
+      hours: hours.value,
+      learnt: learnt.value,
+      practised: practised.value,
     }),
     set: (given) => {
       measured.value = given.unit ?? measured.value;
@@ -77,8 +108,13 @@ export const useSettings = defineStore('settings', () => {
       boardId.value = given.boardId ?? boardId.value;
       useOffcuts.value = given.useOffcuts ?? useOffcuts.value;
       tapeId.value = given.tapeId ?? tapeId.value;
+      boxes.value = given.boxes ?? boxes.value;
       rates.value = { ...rates.value, ...given.rates };
       cutting.value = { ...cutting.value, ...given.cutting };
+      habits.value = { ...habits.value, ...given.habits };
+      hours.value = given.hours ?? hours.value;
+      learnt.value = { ...learnt.value, ...given.learnt };
+      practised.value = given.practised ?? practised.value;
     },
   });
   return {
@@ -93,8 +129,14 @@ export const useSettings = defineStore('settings', () => {
     boardId,
     split,
     limits,
+    habits,
+    hours,
+    learnt,
+    practised,
+    ownPace,
     useOffcuts,
     tapeId,
+    boxes,
     rates,
     judgedBy,
     cutting,

@@ -72,15 +72,15 @@ export const useStock = defineStore('stock', () => {
     return loading;
   }
 
-  /** Changes the stock in one go, from what lies there now. */
+  /** Changes the stock in one go, from what lies there now; false where it could not be kept, which is said. */
   async function change(
     work: (now: readonly StockThing[], blanks: readonly CountedBlank[]) => ShelfChange | null,
-  ): Promise<void> {
+  ): Promise<boolean> {
     if (refused.value) {
       const wanted = work(things.value, []);
       const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
       things.value = [...things.value.filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
-      return;
+      return true;
     }
     let blanks = 0;
     const told = (...now: Parameters<typeof work>): ShelfChange | null => {
@@ -92,13 +92,14 @@ export const useStock = defineStore('stock', () => {
       things.value = await database.changeStock(told, new Date().toISOString());
     } catch (problem) {
       refuse(notKept(problem));
-      return;
+      return false;
     }
     if (blanks > 0) await useLibrary().loadShelf();
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
+    return true;
   }
-  const keep = (put: readonly StockThing[]): Promise<void> => change(() => ({ put, remove: [] }));
-  const remove = (id: string): Promise<void> => change(() => ({ put: [], remove: [id] }));
+  const keep = (put: readonly StockThing[]): Promise<boolean> => change(() => ({ put, remove: [] }));
+  const remove = (id: string): Promise<boolean> => change(() => ({ put: [], remove: [id] }));
 
   async function decide(
     work: (now: readonly StockThing[], blanks: readonly CountedBlank[]) => BookingResult,

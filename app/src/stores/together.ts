@@ -1,8 +1,8 @@
-import type { BookedShare, Film, Project } from '@mivet/core';
+import type { BookedShare, Film, GuideStep, Project } from '@mivet/core';
 import { blanksFor } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { fileNameOf, saveZip } from '../data/save-file.ts';
+import { fileNameOf, openPdf, saveZip } from '../data/save-file.ts';
 import { askCore, CallGivenUp } from '../workers/core-client.ts';
 import type { CoreJobs, TogetherPart } from '../workers/protocol.ts';
 import { useLibrary } from './library.ts';
@@ -29,12 +29,31 @@ export const useTogether = defineStore('together', () => {
   const projects = computed<Project[]>(() =>
     chosen.value.flatMap((id) => library.projects.find((project) => project.id === id) ?? []),
   );
-  const films = computed<Film[]>(() => projects.value.flatMap((project) => project.films));
+  /** The same as long as nothing changes that they are planned from: ticking a step plans nothing anew. */
+  const planned = computed<readonly Project[]>((before) => {
+    const same = (a: Project, b: Project | undefined): boolean =>
+      b !== undefined &&
+      (Object.keys(a) as (keyof Project)[]).every(
+        (key) => key === 'bench' || key === 'changedAt' || key === 'log' || a[key] === b[key],
+      );
+    const now = projects.value;
+    return before?.length === now.length && now.every((p, i) => same(p, before[i])) ? before : now;
+  });
+  const films = computed<Film[]>(() => planned.value.flatMap((project) => project.films));
   const title = computed(() => new Intl.ListFormat('en-GB').format(projects.value.map(({ name }) => name)));
   const input = computed(() => {
-    const { unit, limits, cutting } = settings;
+    const { unit, limits, cutting, habits, learnt } = settings;
     const supply = stock.supplyFor({ films: films.value });
-    return { projects: projects.value, limits, supply, boardId: settings.boardId, unit, options: cutting };
+    return {
+      projects: planned.value,
+      limits,
+      supply,
+      boardId: settings.boardId,
+      unit,
+      options: cutting,
+      habits,
+      learnt,
+    };
   });
 
   let stop: AbortController | null = null;
@@ -89,14 +108,45 @@ export const useTogether = defineStore('together', () => {
       return `Written: ${name} with ${files.length} files`;
     });
 
+  /** Whether a step is done in every project that it is of. */
+  const isDone = ({ of }: GuideStep): boolean =>
+    of.every(({ projectId, stepId }) =>
+      projects.value.find(({ id }) => id === projectId)?.bench.doneSteps.includes(stepId),
+    );
+  let ticking = Promise.resolve();
+  /** Ticks a step, or takes the tick away, in every project that it is of. */
+  const tick = ({ of }: GuideStep, done: boolean): Promise<void> => {
+    const write = async (): Promise<void> => {
+      for (const projectId of new Set(of.map((share) => share.projectId))) {
+        const steps = of.filter((share) => share.projectId === projectId).map(({ stepId }) => stepId);
+        await library.tickSteps(projectId, steps, done);
+      }
+    };
+    // One after the other: a second tick waits for the first and is not lost.
+    ticking = ticking.then(write).catch((why: unknown) => {
+      said.value = `Not ticked: ${why instanceof Error ? why.message : String(why)}`;
+    });
+    return ticking;
+  };
+  const printGuide = (): Promise<void> =>
+    run(async () => {
+      const steps = output.value!.guide;
+      openPdf(`${fileNameOf(title.value)}-guide.pdf`, await askCore('togetherGuide', { title: title.value, steps, paper: settings.paper })); // prettier-ignore
+      return 'Opened for printing.';
+    });
+
   /** Whether these very projects were booked together, and that was not undone. */
   const booked = computed(() => {
     const ids = (shares: readonly BookedShare[]): string => shares.map(({ projectId }) => projectId).sort().join(); // prettier-ignore
     const now = ids(output.value?.shares ?? []);
     return stock.things.some((thing) => thing.kind === 'booking' && thing.shares !== undefined && ids(thing.shares) === now); // prettier-ignore
   });
-  /** Takes all that it takes off the shelf in one booking, with the share of each project. */
-  const book = (): Promise<void> =>
+  /**
+   * Takes all that it takes off the shelf in one booking, with the share of each project.
+   *
+   * @param tape the roll that it is lifted with, and mm of it that go
+   */
+  const book = (tape: { readonly id: string; readonly lengthMm: number } | null): Promise<void> =>
     run(async () => {
       const { together, strips, shares } = output.value!;
       const blanks = new Map<string, number>();
@@ -116,11 +166,12 @@ export const useTogether = defineStore('together', () => {
           cutMm,
           used,
         })),
+        tape,
         blanks: [...blanks].map(([id, count]) => ({ id, count })),
         at: new Date().toISOString(),
         newId: () => crypto.randomUUID(),
       });
-      return why ?? 'Booked: the film is off the shelf, and each project knows its share.';
+      return why ?? `Booked: ${tape ? 'film and tape are' : 'the film is'} off the shelf, and each project knows its share.`; // prettier-ignore
     });
 
   watch(
@@ -132,5 +183,5 @@ export const useTogether = defineStore('together', () => {
     },
   );
 
-  return { chosen, projects, films, title, input, output, progress, problem, busy, said, booked, plan, cancel, choose, save, book }; // prettier-ignore
+  return { chosen, projects, films, title, input, output, progress, problem, busy, said, booked, plan, cancel, choose, save, book, isDone, tick, printGuide }; // prettier-ignore
 });

@@ -76,6 +76,8 @@ export const useViewModel = defineStore('view-model', () => {
             limits: settings.limits,
             supply: stock.supplyFor(doc),
             options: settings.cutting,
+            habits: settings.habits,
+            learnt: settings.learnt,
             unjudged: isUnjudged(doc),
           },
           { signal: judged.signal, onPart: (part) => showShape(part, doc) },
@@ -113,7 +115,7 @@ export const useViewModel = defineStore('view-model', () => {
   async function tryFixes(doc: Project): Promise<void> {
     trial?.abort(LEFT);
     const mine = (trial = new AbortController());
-    const input = { project: doc, limits: settings.limits, supply: stock.supplyFor(doc) };
+    const input = { project: doc, limits: settings.limits, learnt: settings.learnt, supply: stock.supplyFor(doc) };
     const tried = await askCore('fixes', input, { later: true, signal: mine.signal }).catch(() => null);
     if (mine.signal.aborted || project.doc !== doc || !viewModel.value?.ok) return;
     // What could not be tried is not offered.
@@ -174,7 +176,17 @@ export const useViewModel = defineStore('view-model', () => {
   }
 
   watch(
-    () => [project.doc, settings.unit, project.dragging, settings.limits, settings.cutting, stock.supply] as const,
+    () =>
+      [
+        project.doc,
+        settings.unit,
+        project.dragging,
+        settings.limits,
+        settings.cutting,
+        settings.habits,
+        settings.learnt,
+        stock.supply,
+      ] as const,
     ([doc], [before]) => {
       // Fixes of what is no longer so are of no use to anybody.
       trial?.abort(LEFT);

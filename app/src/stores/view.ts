@@ -36,8 +36,17 @@ export const useView = defineStore('view', () => {
   const selection = computed<ReadonlySet<string>>(
     () => new Set(selectedId.value === null ? [] : [selectedId.value, ...also.value]),
   );
+  /** Which copy of the selected item is looked at by itself, where it is scattered. */
+  const copyIndex = ref<number | null>(null);
   // Another one by itself.
-  watch(selectedId, () => (also.value = new Set()), { flush: 'sync' });
+  watch(
+    selectedId,
+    () => {
+      also.value = new Set();
+      copyIndex.value = null;
+    },
+    { flush: 'sync' },
+  );
 
   /** Selects one; with `adding`, besides what is selected, or no longer. */
   function select(id: string | null, adding = false): void {
@@ -88,6 +97,7 @@ export const useView = defineStore('view', () => {
     trial,
     selectedId,
     also,
+    copyIndex,
     selection,
     select,
     spot,

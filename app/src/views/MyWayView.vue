@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BOARDS, boardWords, type OwnFont } from '@mivet/core';
-import { ref } from 'vue';
+import { BOARDS, boardWords, habitsWith, SCHOOLS, type OwnFont } from '@mivet/core';
+import { computed, ref } from 'vue';
 import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
 import { tellOf } from '../composables/useDroppedFile.ts';
@@ -13,11 +13,14 @@ import { useTold } from '../stores/told.ts';
 import { useSettings } from '../stores/settings.ts';
 import UnreadableList from '../components/shell/UnreadableList.vue';
 import { useStock } from '../stores/stock.ts';
+import SchoolRow from '../components/fields/SchoolRow.vue';
+import WorkHoursFields from '../components/fields/WorkHoursFields.vue';
 import SelectRow from '../components/fields/SelectRow.vue';
 
 const settings = useSettings();
 const library = useLibrary();
 const stock = useStock();
+const habits = computed(() => habitsWith(settings.habits));
 const forgetting = ref<string | null>(null);
 const RIGHTS = { own: 'made by you', allowed: 'you may use it', unsure: 'ask whether you may use it' };
 const about = ({ source, rights }: OwnFont): string =>
@@ -115,6 +118,23 @@ async function demo(): Promise<void> {
         :options="BOARDS.map((board) => ({ value: board.id, label: boardWords(board, settings.unit) }))"
         @change="settings.boardId = $event"
       />
+    </section>
+    <section>
+      <h2>At the bench</h2>
+      <p class="quiet">Where there is more than one good way, the guide follows yours at once.</p>
+      <SchoolRow
+        v-for="(question, key) in SCHOOLS"
+        :key="key"
+        :label="question.label"
+        :schools="question.schools"
+        :value="habits[key]"
+        @choose="settings.habits = { ...settings.habits, [key]: $event }"
+      />
+    </section>
+    <section id="hours">
+      <h2>Your hours</h2>
+      <p class="quiet">Work is planned within them; what dries and cures goes on by itself.</p>
+      <WorkHoursFields :hours="settings.hours" @change="settings.hours = $event" />
     </section>
     <section>
       <h2>Limits</h2>

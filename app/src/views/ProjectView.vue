@@ -64,7 +64,7 @@ onBeforeRouteLeave(async () => {
       It was deleted, or it was made in another browser. Projects live in the browser they were made in; a backup file
       carries them over.
     </p>
-    <RouterLink class="btn btn-primary" to="/">All projects</RouterLink>
+    <RouterLink class="btn btn-primary" to="/projects">All projects</RouterLink>
   </div>
   <div v-else-if="project.doc" class="project">
     <StopStrip :current="stop" />

@@ -9,6 +9,7 @@ import {
   type ShelfBlank,
 } from '@mivet/core';
 import { computed, onMounted, ref } from 'vue';
+import HandOverDialog from '../components/schedule/HandOverDialog.vue';
 import ProjectCard from '../components/projects/ProjectCard.vue';
 import UnreadableList from '../components/shell/UnreadableList.vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
@@ -30,6 +31,7 @@ const shown = computed(() => {
   const wanted = search.value.trim().toLowerCase();
   return library.projects.filter((p) => `${p.name} ${p.blank.name}`.toLowerCase().includes(wanted));
 });
+const dated = ref<Project | null>(null);
 const endOfList = ref<HTMLElement | null>(null);
 const { part, left, grow } = useGrowingList(() => shown.value, endOfList);
 /** The ones touched last, or those that are looked for; the rest are a step away. */
@@ -62,18 +64,7 @@ onMounted(() =>
   }, 300),
 );
 
-async function duplicate(project: Project): Promise<void> {
-  const now = new Date().toISOString();
-  await library.addProject({
-    ...project,
-    id: crypto.randomUUID(),
-    name: `${project.name} (copy)`,
-    createdAt: now,
-    changedAt: now,
-    log: [],
-    bench: { doneSteps: [], waitsUntil: {} },
-  });
-}
+const duplicate = (project: Project): Promise<Project> => library.copyProject(project, `${project.name} (copy)`);
 </script>
 
 <template>
@@ -177,8 +168,10 @@ async function duplicate(project: Project): Promise<void> {
         :project="p"
         @remove="library.removeProject(p.id)"
         @duplicate="duplicate(p)"
+        @date="dated = p"
       />
     </div>
+    <HandOverDialog :project="dated" @close="dated = null" />
     <p v-if="left > 0" ref="endOfList" class="quiet end">
       {{ part.length }} of {{ shown.length }} shown.
       <BButton variant="link" size="sm" @click="grow">Show more</BButton>

@@ -60,16 +60,15 @@ function saveAll(): void {
 }
 
 async function keep(entry: ShelfBlank): Promise<void> {
-  await library.keepShelf([entry]);
-  editedId.value = null;
+  if (await library.keepShelf([entry])) editedId.value = null;
 }
 async function again(entry: ShelfBlank, as: 'copy' | 'colour'): Promise<void> {
-  await library.keepShelf([entry]);
+  if (!(await library.keepShelf([entry]))) return;
   editedId.value = (await library.copyBlank(entry, as)).blank.id;
 }
 async function remove(entry: ShelfBlank): Promise<void> {
-  editedId.value = null;
   await library.removeBlank(entry.blank.id);
+  editedId.value = null;
 }
 const toFile = (entry: ShelfBlank): void =>
   saveFile(`${fileNameOf(entry.blank.name)}.json`, JSON.stringify(entry, null, 2));
@@ -97,7 +96,7 @@ const toFile = (entry: ShelfBlank): void =>
     <p class="quiet">Blanks that you measured and kept. Press one to start a project on it.</p>
     <p v-if="library.loaded && library.shelf.length === 0" class="mt-4">
       Nothing here yet. Measure a blank in a project, then press <strong>Keep on the shelf</strong>.
-      <RouterLink to="/">Go to Projects</RouterLink>
+      <RouterLink to="/projects">Go to Projects</RouterLink>
     </p>
     <div class="grid">
       <ShelfCard

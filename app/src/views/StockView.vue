@@ -92,13 +92,12 @@ function edit(thing: StockThing, fresh = false): void {
   edited.value = thing;
   isNew.value = fresh;
 }
+/** What was entered stays on the screen until it is kept. */
 async function keep(thing: StockThing): Promise<void> {
-  edited.value = null;
-  await stock.keep([thing]);
+  if (await stock.keep([thing])) edited.value = null;
 }
 async function remove(id: string): Promise<void> {
-  edited.value = null;
-  await stock.remove(id);
+  if (await stock.remove(id)) edited.value = null;
 }
 async function undo(booking: Booking): Promise<void> {
   told.tell((await stock.unbook(booking)) ?? `“${booking.title}” is taken back; the film is on the shelf again.`);

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import LoadDrawing from '../components/cut/LoadDrawing.vue';
 import SelectRow from '../components/fields/SelectRow.vue';
 import WorkFrame from '../components/shell/WorkFrame.vue';
+import TogetherGuide from '../components/together/TogetherGuide.vue';
 import TogetherProjects from '../components/together/TogetherProjects.vue';
 import TogetherSums from '../components/together/TogetherSums.vue';
 import { useBoards } from '../composables/useBoards.ts';
@@ -41,6 +42,7 @@ watch(
 onBeforeUnmount(together.cancel);
 
 const plan = computed(() => together.output?.together.sheet.plan ?? null);
+const shown = ref(0);
 const boards = useBoards();
 const loads = computed(() => plan.value?.loads.length ?? 0);
 const heading = computed(() =>
@@ -53,19 +55,28 @@ const heading = computed(() =>
     <WorkFrame stop="together">
       <template #work>
         <section class="boards" aria-label="Boards">
-          <template v-if="plan && plan.loads.length > 0">
-            <LoadDrawing
-              v-for="load in plan.loads"
-              :key="load.number"
-              :load="load"
-              :loads="plan.loads.length"
-              :board="plan.board"
-              :strips="together.output!.strips.filter((s) => s.load === load.number)"
-              :films="together.output!.together.films"
-              :unit="settings.unit"
-              still
-            />
-          </template>
+          <BTabs
+            v-if="plan && plan.loads.length > 0"
+            v-model:index="shown"
+            nav-wrapper-class="shows"
+            content-class="shown"
+            lazy
+          >
+            <BTab title="Loads">
+              <LoadDrawing
+                v-for="load in plan.loads"
+                :key="load.number"
+                :load="load"
+                :loads="plan.loads.length"
+                :board="plan.board"
+                :strips="together.output!.strips.filter((s) => s.load === load.number)"
+                :films="together.output!.together.films"
+                :unit="settings.unit"
+                still
+              />
+            </BTab>
+            <BTab title="Bench"><TogetherGuide /></BTab>
+          </BTabs>
           <p v-else-if="together.progress" class="nothing quiet" role="status">
             Working out {{ together.progress.name }}…
           </p>
@@ -115,6 +126,9 @@ h1 {
   overflow: auto;
   display: flex;
   flex-direction: column;
+}
+.boards :deep(.shows) {
+  padding: 0.45rem 1.1rem 0;
 }
 .nothing {
   margin: auto;

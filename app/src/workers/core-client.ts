@@ -45,6 +45,11 @@ const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
   files: 120_000,
   together: 300_000,
   togetherFiles: 300_000,
+  togetherGuide: 120_000,
+  plan: 600_000,
+  stepPictures: 30_000,
+  shopping: 30_000,
+  learn: 120_000,
   packBackup: 600_000,
   readBackup: 600_000,
 };
@@ -59,7 +64,7 @@ export interface CallOptions<K extends keyof CoreJobs = 'examine'> {
   /** Gives the call up where it may be left off; it is refused with `CallGivenUp`. Aborted with `LEFT`, it ends by force. */
   readonly signal?: AbortSignal;
   /** Told what is there before the rest. */
-  readonly onPart?: (part: K extends 'together' ? TogetherPart : ShapeViewModel) => void;
+  readonly onPart?: (part: K extends 'together' | 'plan' ? TogetherPart : ShapeViewModel) => void;
   /** Low priority: starts when no other call is pending, and restarts after any that comes in meanwhile. */
   readonly later?: boolean;
 }

@@ -9,7 +9,10 @@ import {
   examineStages,
   judgedShape,
   lightened,
+  habitsWith,
+  stepPictures,
   limitsWith,
+  type OwnHabits,
   marksCost,
   NO_STOCK,
   planJob,
@@ -21,7 +24,14 @@ import {
 } from '@mivet/core';
 import { type Call, inTurns } from './call.ts';
 import { fontsOf } from './fonts.ts';
-import type { CoreAnswer, CoreJobs } from './protocol.ts';
+import { materialsOf } from './learnt.ts';
+import type { CoreAnswer, CoreJobs, OwnLearnt } from './protocol.ts';
+
+/** How a person works, and what was learnt of it. */
+interface OwnWays {
+  readonly habits?: OwnHabits | undefined;
+  readonly learnt?: OwnLearnt | undefined;
+}
 
 type Input<K extends keyof CoreJobs> = CoreJobs[K]['input'];
 type Answer<K extends keyof CoreJobs> = Promise<CoreAnswer<K>>;
@@ -46,12 +56,21 @@ export class LastProject {
 
 /** Examines a project in one go, reusing what the last examination made. */
 export async function examined(
-  { project, limits, supply }: Omit<Input<'fixes'>, 'unit'>,
+  { project, limits, supply, habits, learnt }: Input<'fixes'> & OwnWays,
   last: LastProject,
   unit: Units = 'mm',
 ): Promise<Examined> {
   const fonts = await fontsOf(project.items);
-  return examineProject(project, fonts, limitsWith(limits), supply, last.of(project), unit);
+  return examineProject(
+    project,
+    fonts,
+    limitsWith(limits),
+    supply,
+    last.of(project),
+    unit,
+    habitsWith(habits),
+    materialsOf(learnt),
+  );
 }
 
 /**
@@ -59,7 +78,11 @@ export async function examined(
  *
  * @throws in words when it is not
  */
-export async function examinedWell(input: Input<'fixes'>, last: LastProject, unit: Units = 'mm'): Promise<Good> {
+export async function examinedWell(
+  input: Input<'fixes'> & OwnWays,
+  last: LastProject,
+  unit: Units = 'mm',
+): Promise<Good> {
   const made = await examined(input, last, unit);
   if (!made.ok) throw new Error(describeBlankProblem(made.problem, unit));
   return made;
@@ -67,10 +90,10 @@ export async function examinedWell(input: Input<'fixes'>, last: LastProject, uni
 
 /** Examines a project: sends its shape as soon as it is there, and can be cancelled between stages. */
 export async function examine(input: Input<'examine'>, call: Call, last: LastProject): Answer<'examine'> {
-  const { project, unit, limits, supply, options, unjudged } = input;
+  const { project, unit, limits, supply, options, unjudged, habits, learnt } = input;
   if (unjudged) return examineLightly(input, call);
   const fonts = await fontsOf(project.items);
-  const stages = examineStages({ project, fonts, limits: limitsWith(limits), supply, unit }, last.open(project));
+  const stages = examineStages({ project, fonts, limits: limitsWith(limits), supply, unit, habits: habitsWith(habits), materials: materialsOf(learnt) }, last.open(project)); // prettier-ignore
   const made = await inTurns(stages, call, ({ stage, shape }) => {
     if (stage === 'pieces' && shape) call.part(shapeViewModel(project, shape));
   });
@@ -82,10 +105,13 @@ export async function examine(input: Input<'examine'>, call: Call, last: LastPro
 }
 
 /** The shape of a project that is too heavy to be judged, without what makes it so; nothing is said of it beyond that. */
-async function examineLightly({ project, unit, limits, supply }: Input<'examine'>, call: Call): Answer<'examine'> {
+async function examineLightly(
+  { project, unit, limits, learnt, supply }: Input<'examine'>,
+  call: Call,
+): Answer<'examine'> {
   const { project: lighter, leftOut } = lightened(project);
   const fonts = await fontsOf(project.items);
-  const derived = deriveWrap(lighter, fonts);
+  const derived = deriveWrap(lighter, fonts, materialsOf(learnt));
   if (!derived.ok) return derived;
   call.part(shapeViewModel(lighter, derived));
   const bare = { ...project, items: [], names: null, laid: [] };
@@ -95,19 +121,43 @@ async function examineLightly({ project, unit, limits, supply }: Input<'examine'
   return { ok: true, ...judgedShape(bare, made, undefined, supply), ...nothing };
 }
 
+/** Pictures of a step, drawn when it is looked at. */
+export async function stepPicturesOf(
+  { stepId, thingId, unit, ...input }: Input<'stepPictures'>,
+  _: Call,
+  last: LastProject,
+): Answer<'stepPictures'> {
+  const made = await examinedWell(input, last, unit);
+  const step = made.steps.find(({ id }) => id === stepId);
+  const thing = made.things.find(({ id }) => id === thingId) ?? null;
+  return step ? stepPictures(step, thing, { project: input.project, examined: made, unit, habits: habitsWith(input.habits) }) : []; // prettier-ignore
+}
+
 /** Tries every fix before it is offered; can be cancelled between tries. */
 export async function fixes(input: Input<'fixes'>, call: Call, last: LastProject): Answer<'fixes'> {
   const made = await examined(input, last);
   if (!made.ok) return [];
-  const { project, limits, supply } = input;
-  const by = { fonts: await fontsOf(project.items), limits: limitsWith(limits), supply };
+  const { project, limits, learnt, supply } = input;
+  const by = {
+    fonts: await fontsOf(project.items),
+    limits: limitsWith(limits),
+    supply,
+    materials: materialsOf(learnt),
+  };
   return inTurns(triedFixes(project, made.findings, by), call);
 }
 
 /** The same wrap from some side, without judging it. */
-export async function seen({ project, azimuth, limits }: Input<'seen'>, _: Call, last: LastProject): Answer<'seen'> {
+export async function seen(
+  { project, azimuth, limits, learnt }: Input<'seen'>,
+  _: Call,
+  last: LastProject,
+): Answer<'seen'> {
   const by = { fonts: await fontsOf(project.items), limits: limitsWith(limits), supply: NO_STOCK };
-  for (const { shape } of examineStages({ project, ...by, unit: 'mm' }, last.of(project)))
+  for (const { shape } of examineStages(
+    { project, ...by, unit: 'mm', materials: materialsOf(learnt) },
+    last.of(project),
+  ))
     if (shape) return seenViewModel(project, shape.wrap, azimuth, by.limits);
   return null;
 }
@@ -117,7 +167,7 @@ export async function marks(input: Input<'marks'>, _: Call, last: LastProject): 
   const made = await examined(input, last);
   if (!made.ok) return [];
   const cost = marksCost(input.project, made, input.supply);
-  return made.stack.layers.map(({ film, marksMm2 }) => ({ film, mm2: marksMm2 ?? cost.of(film) }));
+  return made.stack.layers.map(({ layer, marksMm2 }) => ({ layer, mm2: marksMm2 ?? cost.of(layer) }));
 }
 
 /** What batches take, plan by plan. */

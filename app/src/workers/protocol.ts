@@ -10,14 +10,24 @@ import type {
   JobFile,
   JobSheet,
   KeptFilm,
+  Learnt,
+  LogbookEntry,
+  OwnHabits,
+  Accepted,
   OwnLimits,
   Paper,
   Raster,
   Project,
+  ProjectsPlan,
+  Shelves,
+  WorkHours,
   SentLoad,
+  StepPicture,
+  ToBuy,
   SilhouetteOptions,
   SilhouetteResult,
   Supply,
+  GuideStep,
   TogetherPlan,
   TogetherShare,
   TraceOptions,
@@ -59,9 +69,24 @@ export interface TogetherPart {
   readonly name: string;
 }
 
+/** What was learnt from the logbook and accepted, by name. */
+export interface OwnLearnt {
+  readonly [key: string]: Accepted;
+}
+
 /** Which file is asked for. */
 export type FileKind =
-  'cut' | 'all' | 'template-pdf' | 'fit-pdf' | 'bench-pdf' | 'proof-pdf' | 'template-svg' | 'template-dxf';
+  | 'bench-card-pdf'
+  | 'care-pdf'
+  | 'take-along'
+  | 'cut'
+  | 'all'
+  | 'template-pdf'
+  | 'fit-pdf'
+  | 'bench-pdf'
+  | 'proof-pdf'
+  | 'template-svg'
+  | 'template-dxf';
 
 /** One typed map of worker jobs: name → input and output. */
 export interface CoreJobs {
@@ -71,8 +96,10 @@ export interface CoreJobs {
       readonly project: Project;
       readonly unit: Units;
       readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
       readonly supply: Supply;
       readonly options?: CutOptions;
+      readonly habits?: OwnHabits;
       /** Whether only its shape is wanted, without what is too heavy to be worked out in good time. */
       readonly unjudged?: boolean;
     };
@@ -82,7 +109,12 @@ export interface CoreJobs {
   };
   /** The findings of a project with those of their fixes that help, each tried. */
   readonly fixes: {
-    readonly input: { readonly project: Project; readonly limits: OwnLimits; readonly supply: Supply };
+    readonly input: {
+      readonly project: Project;
+      readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
+      readonly supply: Supply;
+    };
     readonly output: readonly JudgedViewModel[];
   };
   readonly drawing: {
@@ -98,6 +130,27 @@ export interface CoreJobs {
       readonly colours: number;
       readonly matches: readonly (string | null)[];
     };
+  };
+  /** Pictures of a step on one thing; several are a short loop. */
+  readonly stepPictures: {
+    readonly input: {
+      readonly project: Project;
+      readonly unit: Units;
+      readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
+      readonly supply: Supply;
+      readonly habits: OwnHabits;
+      readonly stepId: string;
+      readonly thingId: string | null;
+    };
+    readonly output: readonly StepPicture[];
+  };
+  /** What a logbook teaches. */
+  readonly learn: { readonly input: { readonly entries: readonly LogbookEntry[] }; readonly output: readonly Learnt[] };
+  /** A shopping list on paper. */
+  readonly shopping: {
+    readonly input: { readonly title: string; readonly list: readonly ToBuy[]; readonly paper: Paper };
+    readonly output: Uint8Array;
   };
   /** A backup as the ZIP that it is written as; tried out by reading it again. */
   readonly packBackup: {
@@ -117,7 +170,12 @@ export interface CoreJobs {
     readonly output: PartsViewModel;
   };
   readonly seen: {
-    readonly input: { readonly project: Project; readonly azimuth: number; readonly limits: OwnLimits };
+    readonly input: {
+      readonly project: Project;
+      readonly azimuth: number;
+      readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
+    };
     /** null when the blank cannot be flattened. */
     readonly output: SeenViewModel | null;
   };
@@ -132,14 +190,20 @@ export interface CoreJobs {
   };
   /** What marks on each layer cost, or would cost, mm² of film by the plan; null when they do not fit on its board. */
   readonly marks: {
-    readonly input: { readonly project: Project; readonly limits: OwnLimits; readonly supply: Supply };
-    readonly output: readonly { readonly film: string; readonly mm2: number | null }[];
+    readonly input: {
+      readonly project: Project;
+      readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
+      readonly supply: Supply;
+    };
+    readonly output: readonly { readonly layer: string; readonly mm2: number | null }[];
   };
   /** What a batch takes when everything is cut so many times. */
   readonly batch: {
     readonly input: {
       readonly project: Project;
       readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
       readonly supply: Supply;
       readonly times: readonly number[];
     };
@@ -150,25 +214,56 @@ export interface CoreJobs {
       readonly loads: number;
     }[];
   };
+  /** All open projects planned backwards from their hand-overs; those that cannot be examined are named and left out. */
+  readonly plan: {
+    readonly input: {
+      readonly projects: readonly Project[];
+      readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
+      readonly unit: Units;
+      readonly habits: OwnHabits;
+      readonly hours: WorkHours;
+      readonly shelves: Shelves;
+      /** ms since 1970. */
+      readonly now: number;
+    };
+    readonly output: {
+      readonly plan: ProjectsPlan;
+      readonly leftOut: readonly { readonly project: string; readonly why: string }[];
+      /** Films that several projects have yet to be cut from, with the ids of those projects. */
+      readonly shared: readonly { readonly film: string; readonly projects: readonly string[] }[];
+    };
+  };
   /** Several projects laid on common boards. */
   readonly together: {
     readonly input: {
       readonly projects: readonly Project[];
       readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
       readonly supply: Supply;
       readonly boardId: string;
       readonly unit: Units;
       readonly options: CutOptions;
+      readonly habits?: OwnHabits;
     };
     readonly output: {
       readonly together: Omit<TogetherPlan, 'cut'>;
       readonly strips: readonly StripViewModel[];
       readonly shares: readonly TogetherShare[];
+      /** One guide for all. */
+      readonly guide: readonly GuideStep[];
+      /** mm² of transfer tape that lift everything once. */
+      readonly tapeMm2: number;
       /** Projects that cannot be cut, and why. */
       readonly leftOut: readonly { readonly projectId: string; readonly why: string }[];
       /** Findings that will fail, of those that can. */
       readonly failing: readonly { readonly projectId: string; readonly count: number }[];
     };
+  };
+  /** The guide of several projects as a sheet to tick off, PDF. */
+  readonly togetherGuide: {
+    readonly input: { readonly title: string; readonly steps: readonly GuideStep[]; readonly paper: Paper };
+    readonly output: Uint8Array;
   };
   readonly togetherFiles: {
     readonly input: CoreJobs['together']['input'] & {
@@ -183,6 +278,7 @@ export interface CoreJobs {
     readonly input: {
       readonly project: Project;
       readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
       readonly supply: Supply;
       readonly options: CutOptions & { readonly mirrored: boolean };
     };
@@ -195,6 +291,7 @@ export interface CoreJobs {
       readonly paper: Paper;
       readonly kind: FileKind;
       readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
       readonly supply: Supply;
       /** What is cut besides the pieces, and the format of cut files. */
       readonly options: CutOptions & { readonly mirrored: boolean };
@@ -202,6 +299,7 @@ export interface CoreJobs {
       /** Whether a load is one file, each of its films is one as well, or each film only. */
       readonly singles: 'none' | 'too' | 'only';
       readonly withPieces: boolean;
+      readonly habits?: OwnHabits;
     };
     readonly output: readonly JobFile[];
   };

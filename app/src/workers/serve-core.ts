@@ -1,10 +1,11 @@
-import { findSilhouette, partsViewModel } from '@mivet/core';
+import { findSilhouette, learnFrom, partsViewModel, STARTING_MATERIALS } from '@mivet/core';
 import { openBackup, packBackup } from './backup-jobs.ts';
 import { type Call, GivenUp } from './call.ts';
-import { files, send } from './file-jobs.ts';
+import { files, send, shopping } from './file-jobs.ts';
 import { fontSample, fontsOf } from './fonts.ts';
-import { batch, closer, examine, fixes, LastProject, marks, seen } from './project-jobs.ts';
-import { together, togetherFiles } from './together-jobs.ts';
+import { batch, closer, examine, fixes, LastProject, marks, seen, stepPicturesOf } from './project-jobs.ts';
+import { plan } from './plan-jobs.ts';
+import { together, togetherFiles, togetherGuide } from './together-jobs.ts';
 import type { CoreAnswer, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
 
 type Handlers = {
@@ -26,6 +27,11 @@ const HANDLERS: Handlers = {
   send,
   together,
   togetherFiles,
+  togetherGuide,
+  plan,
+  shopping,
+  learn: ({ entries }) => learnFrom(entries, STARTING_MATERIALS),
+  stepPictures: stepPicturesOf,
   parts: async ({ item }) => partsViewModel(item, await fontsOf([item])),
   font: ({ bytes }) => fontSample(bytes),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),

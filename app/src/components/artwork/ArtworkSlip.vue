@@ -1,5 +1,17 @@
 <script setup lang="ts">
-import { countAlike, itemsOfDrawing, pairForBothHands, type ArtItem, type OwnFont, type OwnMotif } from '@mivet/core';
+import {
+  countAlike,
+  eachApart,
+  formatLength,
+  itemsOfDrawing,
+  MASK_MARGIN_MM,
+  pairForBothHands,
+  radiusOnSide,
+  type ArtItem,
+  type MaskReach,
+  type OwnFont,
+  type OwnMotif,
+} from '@mivet/core';
 import { computed, ref } from 'vue';
 import { takeIn } from '../../composables/useDroppedFile.ts';
 import { useItems } from '../../composables/useItems.ts';
@@ -20,6 +32,8 @@ import NameSlip from './NameSlip.vue';
 import SeveralSelected from './SeveralSelected.vue';
 import ItemList from './ItemList.vue';
 import HowMany from '../cut/HowMany.vue';
+import LastTime from '../logbook/LastTime.vue';
+import ChoiceRow from '../fields/ChoiceRow.vue';
 import ProcessFields from './ProcessFields.vue';
 
 const project = useProject();
@@ -42,11 +56,29 @@ function makePair(): void {
   view.showNames = true;
 }
 
+/** A row for each, to be told apart. */
+function makeDiffer(): void {
+  project.edit('Make several that differ', (p) => ({
+    ...p,
+    names: eachApart(p.names, p.blank.name, () => crypto.randomUUID()),
+  }));
+  view.showNames = true;
+}
+
 /** Whether there is a plate that the design is cut out of. */
 const masked = computed(() => project.doc!.items.some((i) => i.acts.shapesOnly));
+const settings = useSettings();
+const reach = ref<MaskReach>('rim');
+const REACHES = computed((): { value: MaskReach; label: string; title: string }[] => {
+  const past = `${formatLength(MASK_MARGIN_MM, settings.unit)} past the design`;
+  return [
+    { value: 'rim', label: 'Rim', title: `Up to the rim edge, where it is aligned; ${past} elsewhere` },
+    { value: 'border', label: 'Border', title: `${past} on every side: least film, more to tape off` },
+    { value: 'side', label: 'All round', title: 'The whole side but the figures: nothing is left to tape off' },
+  ];
+});
 const incoming = useIncoming();
 const films = useFilms();
-const settings = useSettings();
 const library = useLibrary();
 const said = ref<string | null>(null);
 /** Half the way round, or most of a face: what a drawing is offered at when it is larger. */
@@ -55,6 +87,16 @@ const room = computed(() => {
   if (!shape) return 60;
   const across = shape.template.closed ? shape.template.rimLength / 3 : shape.template.rimLength * 0.7;
   return Math.min(across, shape.size.side * 0.8);
+});
+/** What the blank takes at most, and once round it at the middle of its side. */
+const most = computed(() => {
+  const { shape } = viewModel;
+  return shape ? { widthMm: shape.template.rimLength, heightMm: shape.size.side } : { widthMm: 60, heightMm: 60 };
+});
+const onceRound = computed(() => {
+  const { shape } = viewModel;
+  if (!shape?.template.closed || project.doc!.blank.handleWidthMm > 0) return null;
+  return 2 * Math.PI * radiusOnSide(shape, shape.size.side / 2);
 });
 async function bringIn(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -122,6 +164,8 @@ async function keepFont(font: OwnFont): Promise<void> {
     :films="films.offered"
     :unit="settings.unit"
     :room="room"
+    :most="most"
+    :round="onceRound"
     @place="placeDrawing"
     @leave="incoming.drawing = null"
   />
@@ -182,6 +226,7 @@ async function keepFont(font: OwnFont): Promise<void> {
       />
       <ItemList v-if="project.doc!.items.length > 0" class="mt-4" />
       <HowMany v-if="project.doc!.items.length > 0" class="mt-3" />
+      <LastTime :blank="project.doc!.blank" :shelf-id="project.doc!.shelfBlankId" />
       <BButton
         v-if="project.doc!.names && alike === null"
         variant="outline-primary"
@@ -199,14 +244,32 @@ async function keepFont(font: OwnFont): Promise<void> {
       >
         Make a pair, right and left
       </BButton>
+      <BButton
+        v-if="alike !== null && project.doc!.items.length > 0"
+        variant="outline-primary"
+        class="mt-3"
+        title="A row for each, with a film, a motif or a blank of its own"
+        @click="makeDiffer"
+      >
+        Make several that differ
+      </BButton>
       <template v-if="viewModel.shape.template.closed && project.doc!.items.length > 0 && !masked">
         <h3 class="mt-4 mb-1">Make a mask of it</h3>
-        <p class="quiet small mb-1">
-          A plate up to the rim edge, for stripping, etching, blasting or paint. What is open?
-        </p>
+        <ChoiceRow
+          says="Reaches"
+          :value="reach"
+          :options="REACHES"
+          label="How far the mask reaches"
+          @choose="reach = $event"
+        />
+        <p class="quiet small mb-1 mt-1">For stripping, etching, blasting or paint. What is open?</p>
         <div class="d-flex flex-wrap gap-2">
-          <BButton variant="outline-primary" size="sm" @click="items.makeMask('figure')"> The design itself </BButton>
-          <BButton variant="outline-primary" size="sm" @click="items.makeMask('ground')"> The ground round it </BButton>
+          <BButton variant="outline-primary" size="sm" @click="items.makeMask('figure', reach)">
+            The design itself
+          </BButton>
+          <BButton variant="outline-primary" size="sm" @click="items.makeMask('ground', reach)">
+            The ground round it
+          </BButton>
         </div>
       </template>
       <SeamFields v-if="viewModel.shape.template.closed && project.doc!.items.length > 0" />

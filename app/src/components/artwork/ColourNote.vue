@@ -45,7 +45,9 @@ const isKept = computed(() => library.motifs.some((m) => m.colours.some((c) => c
       <template v-if="item.source">From: {{ item.source }}.</template>
       <template v-if="item.rights === 'unsure'"> Ask whether you may use it.</template>
     </p>
-    <BButton v-if="!isKept" size="sm" variant="link" class="p-0 mb-2" @click="keepAsMotif"> Add to my motifs </BButton>
+    <BButton v-if="!isKept" size="sm" variant="link" class="p-0 mb-2 me-3" @click="keepAsMotif">
+      Add to my motifs
+    </BButton>
     <BButton v-if="mates.length > 0" size="sm" variant="outline-primary" class="mb-2" @click="leaveOff">
       Leave out this colour
     </BButton>

@@ -4,9 +4,11 @@ import {
   colourWord,
   FORMAT_VERSION,
   formatLength,
+  formatSize,
   itemSchema,
   itemsOfDrawing,
   keepDrawing,
+  ownMarks,
   ringsData,
   scaleDrawing,
   specksOf,
@@ -27,8 +29,12 @@ const props = defineProps<{
   incoming: IncomingDrawing;
   films: readonly Film[];
   unit: Units;
-  /** mm. Widest that it is offered at first. */
+  /** mm. What it is offered at when it is larger than the blank takes. */
   room: number;
+  /** mm. What the blank takes at most: along and across. */
+  most: { readonly widthMm: number; readonly heightMm: number };
+  /** mm once round; null where there is no way round. */
+  round: number | null;
 }>();
 const emit = defineEmits<{ place: [items: ArtItem[], keep: OwnMotif | null]; leave: [] }>();
 const id = useId();
@@ -50,10 +56,29 @@ const UNITS = [
   { value: '10' as const, label: 'cm' },
   { value: '25.4' as const, label: 'in' },
 ];
-const drawing = computed(() => {
+const whole = computed(() => {
   const { drawing: enclosed, asDrawn } = props.incoming;
   const taken = lines.value === 'broad' && asDrawn ? asDrawn : enclosed;
   return perUnit.value === '1' ? taken : scaleDrawing(taken, Number(perUnit.value));
+});
+/** Squares for lining up that came with it: Mivet places its own, where they cost least film. */
+const marks = computed(() => ownMarks(whole.value));
+const keepsMarks = ref(false);
+const drawing = computed(() => (marks.value && !keepsMarks.value ? marks.value.without : whole.value));
+/** What is sized and placed: its ink, or the page that it was drawn on. */
+const by = ref<'ink' | 'sheet'>('ink');
+const BY = [
+  { value: 'ink' as const, label: 'The drawing', title: 'From edge to edge of what is drawn' },
+  { value: 'sheet' as const, label: 'Its page', title: 'With the room round it on the page that it was drawn on' },
+];
+/** Whether its page is another than its ink, so that there is a choice. */
+const hasPage = computed(() => {
+  const { sheet, widthMm: w, heightMm: h } = drawing.value;
+  return sheet !== null && (Math.abs(sheet.widthMm - w) > 0.01 || Math.abs(sheet.heightMm - h) > 0.01);
+});
+const frame = computed(() => {
+  const { sheet } = drawing.value;
+  return hasPage.value && by.value === 'sheet' && sheet ? sheet : { ...drawing.value, x: 0, y: 0 };
 });
 const name = ref(props.incoming.name);
 const said = ref<Provenance>({ source: '', rights: 'unsure' });
@@ -67,11 +92,22 @@ const choose = (films: readonly (string | null)[]): void => {
   chosen.value = Object.fromEntries([...others, ...own]) as Record<string, string | null>;
 };
 choose(props.incoming.matches);
-const offered = (): number => Math.max(1, Math.min(drawing.value.widthMm, props.room));
-const widthMm = ref(offered());
-watch(drawing, () => (widthMm.value = offered()));
+/** As it was drawn, unless that is more than the blank takes. */
+const tooLarge = computed(
+  () => frame.value.widthMm > props.most.widthMm + 0.01 || frame.value.heightMm > props.most.heightMm + 0.01,
+);
+const offered = (): number => Math.max(1, tooLarge.value ? Math.min(frame.value.widthMm, props.room) : frame.value.widthMm); // prettier-ignore
+const typed = ref(offered());
+/** Once round: as long as the way round, and as high as that makes it. */
+const size = ref<'own' | 'round'>('own');
+const SIZES = [
+  { value: 'own' as const, label: 'This wide' },
+  { value: 'round' as const, label: 'Once round', title: 'As long as the way round: its ends meet at the seam' },
+];
+const widthMm = computed(() => (size.value === 'round' && props.round !== null ? props.round : typed.value));
+watch(frame, () => (typed.value = offered()));
 /** Specks at the size that it will have. They are left off, not thrown away: they come back when it is made larger. */
-const specks = computed(() => specksOf(drawing.value, (TINY_PIECE_MM * drawing.value.widthMm) / widthMm.value));
+const specks = computed(() => specksOf(drawing.value, (TINY_PIECE_MM * frame.value.widthMm) / widthMm.value));
 const requested = ref<boolean | null>(null);
 const leavesSpecks = computed({
   get: () => requested.value ?? !specks.value.pattern,
@@ -115,8 +151,8 @@ const edgeOf = (film: string | null): string | undefined =>
   film === null ? undefined : (edge.value(filmColour(film)) ?? undefined);
 const filmColour = (film: string | null): string => props.films.find((f) => f.id === film)?.colour ?? 'none';
 const view = computed(() => {
-  const { widthMm: w, heightMm: h } = drawing.value;
-  return `${-w / 2} ${-h / 2} ${w} ${h}`;
+  const { widthMm: w, heightMm: h, x, y } = frame.value;
+  return `${x - w / 2} ${-y - h / 2} ${w} ${h}`;
 });
 const taken = computed(() => Object.values(chosen.value).filter((film) => film !== null).length);
 
@@ -129,8 +165,11 @@ function place(): void {
   const drawn = keepDrawing(drawing.value);
   const films = drawn.colours.map(({ colour }) => chosen.value[colour] ?? null);
   const specksMm = leavesSpecks.value && specks.value.count > 0 ? TINY_PIECE_MM : 0;
-  const items = itemsOfDrawing(drawn, films, about, widthMm.value, () => crypto.randomUUID()).map((item) => ({
+  const round = size.value === 'round' && props.round !== null;
+  const items = itemsOfDrawing(drawn, films, about, widthMm.value, () => crypto.randomUUID()).map((item): ArtItem => ({
     ...item,
+    ...(hasPage.value ? { by: by.value } : {}),
+    ...(round ? { running: 'round', repeat: { mode: 'joined', count: 1 } } : {}),
     acts: { ...item.acts, specksMm },
   }));
   const motif: OwnMotif = {
@@ -173,11 +212,51 @@ function place(): void {
       <span>Its unit, which the file does not say</span>
       <ChoiceButtons :value="perUnit" :options="UNITS" label="Unit of the drawing" @choose="perUnit = $event" />
     </div>
-    <LengthField label="Width" :mm="widthMm" :unit="unit" :least="1" :most="2000" @change="widthMm = $event" />
+    <BFormCheckbox v-if="marks" v-model="keepsMarks" :value="false" :unchecked-value="true" class="my-2">
+      Use Mivet’s own squares for lining up
+      <span class="quiet"
+        >in place of {{ marks.places === 1 ? 'the one that came' : `the ${marks.places} that came` }} with it</span
+      >
+    </BFormCheckbox>
+    <div v-if="hasPage" class="row-line">
+      <span>Sized by</span>
+      <ChoiceButtons :value="by" :options="BY" label="What is sized and placed" @choose="by = $event" />
+    </div>
+    <div v-if="round !== null" class="row-line">
+      <span>Size</span>
+      <ChoiceButtons :value="size" :options="SIZES" label="Size of the drawing" @choose="size = $event" />
+    </div>
+    <LengthField
+      v-if="size === 'own' || round === null"
+      label="Width"
+      :mm="typed"
+      :unit="unit"
+      :least="1"
+      :most="2000"
+      @change="typed = $event"
+    />
+    <div v-else class="row-line">
+      <span>Width</span><span class="dims">{{ formatLength(widthMm, unit) }}</span>
+    </div>
     <div class="row-line">
       <span>Height</span
-      ><span class="dims">{{ formatLength((widthMm * drawing.heightMm) / drawing.widthMm, unit) }}</span>
+      ><span class="dims"
+        >{{ size === 'round' && round !== null ? 'about ' : ''
+        }}{{ formatLength((widthMm * frame.heightMm) / frame.widthMm, unit) }}</span
+      >
     </div>
+    <p v-if="size === 'own'" class="quiet small mb-1">
+      Drawn {{ formatSize(frame.widthMm, frame.heightMm, unit)
+      }}{{ tooLarge ? ', which is more than the blank takes' : '' }}.
+      <BButton
+        v-if="Math.abs(typed - frame.widthMm) > 0.05"
+        variant="link"
+        size="sm"
+        class="p-0 align-baseline"
+        @click="typed = frame.widthMm"
+        >As drawn</BButton
+      >
+    </p>
     <h3 class="mt-3 mb-1">Its colours on your films</h3>
     <div v-if="shares.length > 1" class="row-line">
       <span>Match to my films</span>

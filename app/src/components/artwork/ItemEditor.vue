@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import type { ArtworkItem, Running } from '@mivet/core';
-import { formatLength, formatSize, isMask, keepTogether, letGo, roomAround, togetherWith } from '@mivet/core';
+import {
+  colourWord,
+  cutOutOf,
+  formatLength,
+  formatSize,
+  isMask,
+  keepTogether,
+  letGo,
+  matesOf,
+  placedBy,
+  roomAround,
+  togetherWith,
+} from '@mivet/core';
 import { computed, useId } from 'vue';
 import { movedAlong, othersOf, roomWords, sideOf } from '../../composables/item-room.ts';
 import { itemTitle } from '../../composables/item-title.ts';
@@ -42,7 +54,22 @@ const room = computed(() => {
   const gaps = roomAround(placed.value, othersOf(doc.items, shape, own), side);
   return roomWords(placed.value, gaps, settings.unit);
 });
-const title = computed(() => itemTitle(props.item));
+/** A colour of a drawing is told from the others. */
+const title = computed(() => {
+  const own = itemTitle(props.item);
+  if (props.item.type !== 'art' || matesOf(project.doc!.items, props.item).length === 0) return own;
+  return `${own}, ${colourWord(props.item.colour)}`;
+});
+const SIZED: { value: 'ink' | 'sheet'; label: string; title: string }[] = [
+  { value: 'ink', label: 'The drawing', title: 'From edge to edge of what is drawn' },
+  { value: 'sheet', label: 'Its page', title: 'With the room round it on the page that it was drawn on' },
+];
+/** Whether a drawing has a page that is another than its ink. */
+const paged = computed(() => {
+  if (props.item.type !== 'art' || !props.item.sheet) return false;
+  const { sheet, drawn } = props.item;
+  return Math.abs(sheet.widthMm - drawn.widthMm) > 0.01 || Math.abs(sheet.heightMm - drawn.heightMm) > 0.01;
+});
 const findings = computed(() => viewModel.open.filter((f) => f.finding.itemIds.includes(props.item.id)).length);
 /** Whether there is a way round it to run along. */
 const round = computed(() => viewModel.shape?.template.closed ?? true);
@@ -88,6 +115,11 @@ function keepWith(other: string | null): void {
     ...p,
     items: other ? keepTogether(p.items, own, other) : letGo(p.items, own),
   }));
+}
+/** Knocked out of something: the two go on as one. */
+function cutOut(from: string): void {
+  const { id: own } = props.item;
+  project.edit('Cut it out', (p) => ({ ...p, items: cutOutOf(p.items, own, from) }));
 }
 function setSpares(event: Event): void {
   const input = event.target as HTMLInputElement;
@@ -138,6 +170,14 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
         @change="setHeight"
       />
     </template>
+    <ChoiceRow
+      v-if="item.type === 'art' && paged"
+      says="Sized by"
+      :value="item.by ?? 'ink'"
+      :options="SIZED"
+      label="What is sized and placed"
+      @choose="items.change('Change what is placed', (i) => (i.type === 'art' ? placedBy(i, $event) : i))"
+    />
     <ColourNote v-if="item.type === 'art'" :item="item" />
     <FilmChoice
       label="Film"
@@ -185,10 +225,11 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       @acts="(label, part) => items.change(label, (i) => ({ ...i, acts: { ...i.acts, ...part } }))"
       @change="(label, part) => items.change(label, (i) => ({ ...i, ...part }) as ArtworkItem)"
       @together="keepWith"
+      @out="cutOut"
     />
     <TogetherFields v-if="group.length > 1" :items="group" class="mt-2" />
     <div class="row-line mt-2">
-      <label :for="`${id}-s`">Spares cut beside the wrap</label>
+      <label :for="`${id}-s`">{{ item.byItself ? 'Cut it so many times more' : 'Spares cut beside the wrap' }}</label>
       <HeldInput
         :id="`${id}-s`"
         size="sm"

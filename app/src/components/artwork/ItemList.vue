@@ -24,11 +24,14 @@ const listed = computed(() => [...project.doc!.items].reverse());
 function nameOf(item: ArtworkItem): string {
   return item.type === 'art' ? `${item.name}, ${colourWord(item.colour)}` : itemTitle(item);
 }
+/** As many as found room; as many as are wanted while that is not known. */
+const scatteredOf = ({ id, repeat }: ArtworkItem): number =>
+  viewModel.shape?.items.find(({ itemId }) => itemId === id)?.copies.length ?? repeat.count;
 function howOften(item: ArtworkItem): string {
   const alone = isByItself(item) ? ', by itself' : '';
   if (item.acts.shapesOnly) return ', cutter only';
   if (item.repeat.mode === 'once') return alone;
-  if (item.repeat.mode === 'scattered') return `, ${item.repeat.count} scattered${alone}`;
+  if (item.repeat.mode === 'scattered') return `, ${scatteredOf(item)} scattered${alone}`;
   if (item.repeat.mode === 'joined' && item.repeat.count === 1) return ', all round';
   return item.repeat.mode === 'joined' ? `, ${item.repeat.count} joined` : `, ${item.repeat.count} times${alone}`;
 }

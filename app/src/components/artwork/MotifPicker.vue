@@ -1,19 +1,13 @@
 <script setup lang="ts">
-import { MOTIF_IDS, MOTIFS, motifViewBox, type MotifId, type OwnMotif } from '@mivet/core';
+import { MOTIF_IDS, MOTIFS, type MotifId, type OwnMotif } from '@mivet/core';
 import { computed, ref } from 'vue';
-import { useEdge } from '../../composables/useFilmColours.ts';
+import MotifDrawing from './MotifDrawing.vue';
 
 /** Motifs that ship with Mivet and those that the person keeps; looked for by name, and by where they are from. */
 const props = defineProps<{ own: readonly OwnMotif[] }>();
 const emit = defineEmits<{ motif: [id: MotifId]; own: [motif: OwnMotif]; forget: [motif: OwnMotif] }>();
 
-const edge = useEdge('slip');
-const shipped = MOTIF_IDS.map((id) => ({
-  id,
-  label: MOTIFS[id].label,
-  view: motifViewBox(id),
-  data: MOTIFS[id].pathData,
-}));
+const shipped = MOTIF_IDS.map((id) => ({ id, label: MOTIFS[id].label }));
 /** The first ones, all of them, or those that are looked for. */
 const FEW = 8;
 const FEW_OWN = 4;
@@ -32,8 +26,6 @@ const offeredOwn = computed(() => {
 const RIGHTS = { own: 'made by you', allowed: 'you may use it', unsure: 'ask whether you may use it' };
 const about = ({ name, source, rights }: OwnMotif): string =>
   `${name}${source ? `, from ${source}` : ''}; ${RIGHTS[rights]}`;
-const view = ({ widthMm, heightMm }: OwnMotif): string =>
-  [-widthMm / 2, -heightMm / 2, widthMm, heightMm].map((v) => v.toFixed(2)).join(' ');
 </script>
 
 <template>
@@ -52,18 +44,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
     <div class="motifs">
       <span v-for="m in offeredOwn" :key="m.id" class="own">
         <BButton variant="bare" :title="about(m)" @click="emit('own', m)">
-          <svg class="picture" aria-hidden="true" :viewBox="view(m)">
-            <path
-              v-for="(c, i) in m.colours"
-              :key="i"
-              :d="c.pathData"
-              :fill="c.colour"
-              :stroke="edge(c.colour) ?? undefined"
-              vector-effect="non-scaling-stroke"
-              fill-rule="evenodd"
-              transform="scale(1 -1)"
-            />
-          </svg>
+          <MotifDrawing :of="m" class="picture" />
           <span class="name">{{ m.name }}</span>
         </BButton>
         <BButton
@@ -78,7 +59,7 @@ const view = ({ widthMm, heightMm }: OwnMotif): string =>
         </BButton>
       </span>
       <BButton v-for="m in offered" :key="m.id" variant="bare" @click="emit('motif', m.id)">
-        <svg class="picture" aria-hidden="true" :viewBox="m.view"><path :d="m.data" fill="currentColor" /></svg>
+        <MotifDrawing :of="m.id" class="picture" />
         {{ m.label }}
       </BButton>
     </div>

@@ -23,11 +23,14 @@ const SHOWS = [
   { value: 'table', label: 'Table' },
 ] as const;
 /** Two views side by side want more room. */
-const least = computed(() => (props.viewModel.names.some((n) => !n.worded) ? '240px' : '150px'));
+const least = computed(() => (bySides.value && props.viewModel.names.some((n) => !n.worded) ? '240px' : '150px'));
+/** Whether there is a hand by which the sides are told. */
+const bySides = computed(() => props.viewModel.template.closed && props.blank.handleWidthMm > 0);
 const foot = ref<HTMLElement | null>(null);
 const { part: shown } = useGrowingList(() => props.viewModel.names, foot, 30);
-/** What is alike but for the hand is seen from the drinker's side and from the room's. */
-function sidesOf(rowId: string): number[] {
+/** Words are seen from the front; what is held by a handle from the drinker's side and from the room's. */
+function sidesOf(rowId: string, worded: boolean): number[] {
+  if (worded || !bySides.value) return [0];
   const hand = props.rows.find((row) => row.id === rowId)?.hand ?? props.hand;
   return [azimuthOfFacing('drinker', 0, hand), azimuthOfFacing('room', 0, hand)];
 }
@@ -66,7 +69,7 @@ const blankOf = (rowId: string): Blank => {
       <li v-for="n in shown" :key="n.rowId" :class="{ fails: n.overMm > 0 || n.missing.length > 0 || !n.made }">
         <div v-if="n.made" class="views">
           <CupDrawing
-            v-for="facing in n.worded ? [0] : sidesOf(n.rowId)"
+            v-for="facing in sidesOf(n.rowId, n.worded)"
             :key="facing"
             :blank="blankOf(n.rowId)"
             :view-model="n.solid ?? viewModel"
@@ -77,9 +80,7 @@ const blankOf = (rowId: string): Blank => {
         </div>
         <span v-else class="unmade quiet">{{ blankOf(n.rowId).name }} cannot be flattened yet</span>
         <span class="name">{{ n.name }}</span>
-        <span v-if="!n.worded && n.made && viewModel.template.closed" class="quiet small"
-          >the drinker’s side, and the room’s</span
-        >
+        <span v-if="!n.worded && n.made && bySides" class="quiet small">the drinker’s side, and the room’s</span>
         <span v-if="n.solid" class="quiet small">{{ blankOf(n.rowId).name }}</span>
         <span v-if="n.worded && n.cutMm" class="quiet small dims">{{
           formatSize(n.cutMm.width, n.cutMm.height, unit)

@@ -4,6 +4,7 @@ import { formatLength, parseLength } from '@mivet/core';
 import { computed } from 'vue';
 import HeldInput from '../fields/HeldInput.vue';
 import { fitWords } from './name-words.ts';
+import RowSwaps from './RowSwaps.vue';
 
 /** One name of the list: how often, for which hand, and how it was fitted. */
 const props = defineProps<{
@@ -87,6 +88,7 @@ function setCap(event: Event): void {
         <BFormSelectOption v-for="b in blanks" :key="b.id" :value="b.id">{{ b.name }}</BFormSelectOption>
       </BFormSelect>
     </label>
+    <RowSwaps :row="row" />
     <span v-if="says" class="says small">{{ says }}</span>
   </li>
 </template>

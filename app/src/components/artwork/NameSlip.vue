@@ -1,13 +1,26 @@
 <script setup lang="ts">
 import { textOf } from '../../data/file-text.ts';
-import { formatLength, MOST_NAMES, type Blank, type NameList, type NameRow } from '@mivet/core';
+import {
+  BOX_FACES,
+  faceOfBox,
+  formatLength,
+  MOST_NAMES,
+  otherFace,
+  plainRow,
+  type Blank,
+  type BoxFace,
+  type NameList,
+  type NameRow,
+} from '@mivet/core';
 import { computed, ref, useId } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import LengthField from '../fields/LengthField.vue';
+import CheckBox from '../fields/CheckBox.vue';
 import NameLine from './NameLine.vue';
+import RowColumns from './RowColumns.vue';
 
 /** The names that a job is made for: pasted or loaded, fitted to one place, exceptions set by hand. */
 const props = defineProps<{ list: NameList }>();
@@ -39,10 +52,16 @@ const onOthers = ref(props.list.rows.some((row) => row.blankId !== null));
 const blanks = computed((): Pick<Blank, 'id' | 'name'>[] => {
   if (!onOthers.value) return [];
   const { blank, otherBlanks, shelfBlankId } = project.doc!;
+  const faces = facesOf(blank).filter((face) => !otherBlanks.some(({ id }) => id === face.id));
   const known = new Set([blank.id, shelfBlankId, ...otherBlanks.map((b) => b.id)]);
   const shelf = library.shelf.map((entry) => entry.blank).filter((b) => !known.has(b.id));
-  return [blank, ...otherBlanks, ...shelf];
+  return [blank, ...otherBlanks, ...faces, ...shelf];
 });
+/** The other faces of a box. */
+const facesOf = (blank: Blank): Blank[] =>
+  blank.kind !== 'box'
+    ? []
+    : (Object.keys(BOX_FACES) as BoxFace[]).filter((face) => face !== faceOfBox(blank)).map((face) => otherFace(blank, face)); // prettier-ignore
 /** Makes a row on another blank, of which the project keeps its own copy from then on. */
 function setBlank(rowId: string, blankId: string): void {
   project.edit('Make it on another blank', (p) => {
@@ -50,7 +69,8 @@ function setBlank(rowId: string, blankId: string): void {
     const own = blankId === p.blank.id;
     const rows = p.names.rows.map((row) => (row.id === rowId ? { ...row, blankId: own ? null : blankId } : row));
     const used = new Set(rows.map((row) => row.blankId));
-    const fromShelf = library.shelf.map((entry) => entry.blank).filter((b) => b.id === blankId);
+    const shelf = library.shelf.map((entry) => entry.blank);
+    const fromShelf = [...facesOf(p.blank), ...shelf].filter((b) => b.id === blankId);
     const all = [...p.otherBlanks, ...fromShelf.filter((b) => !p.otherBlanks.some((o) => o.id === b.id))];
     return { ...p, names: { ...p.names, rows }, otherBlanks: all.filter((b) => used.has(b.id)) };
   });
@@ -66,7 +86,7 @@ async function take(text: string): Promise<void> {
   const { readNames } = await import('@mivet/core/tables');
   const { names, leftOut } = readNames(text);
   const room = MOST_NAMES - props.list.rows.length;
-  const rows = names.slice(0, room).map((name) => ({ ...name, id: crypto.randomUUID(), capMm: null, blankId: null }));
+  const rows = names.slice(0, room).map((name) => ({ ...plainRow(crypto.randomUUID(), name.name), ...name }));
   if (rows.length > 0) change('Add names', { rows: [...props.list.rows, ...rows] });
   const out = [
     ...leftOut.slice(0, 3).map(({ line, why }) => `Line ${line}: ${why}.`),
@@ -74,6 +94,10 @@ async function take(text: string): Promise<void> {
     ...(names.length > room ? [`A list takes ${MOST_NAMES} names; ${names.length - room} were left out.`] : []),
   ];
   said.value = [rows.length === 1 ? 'One name added.' : `${rows.length} names added.`, ...out].join(' ');
+}
+function another(): void {
+  const called = `${project.doc!.blank.name} ${props.list.rows.length + 1}`;
+  change('Add one', { rows: [...props.list.rows, plainRow(crypto.randomUUID(), called)] });
 }
 async function add(): Promise<void> {
   await take(pasted.value);
@@ -86,7 +110,7 @@ async function load(event: Event): Promise<void> {
   if (file) await take(await textOf(file));
 }
 function drop(): void {
-  project.edit('Delete the list of names', (p) => ({ ...p, names: null, otherBlanks: [] }));
+  project.edit('Delete the list of names', (p) => ({ ...p, names: null, otherBlanks: [], rowDrawings: [] }));
   emit('done');
 }
 </script>
@@ -102,7 +126,7 @@ function drop(): void {
         {{ list.rows.length === 1 ? 'One name' : `${list.rows.length} names` }}, {{ total }} to make. Each takes the
         place of the words, and is fitted to it.
       </template>
-      <template v-else>{{ total }} to make, alike but for the hand that holds it and the blank.</template>
+      <template v-else>{{ total }} to make: each row is one, or as many as it says.</template>
     </p>
     <form v-if="worded" @submit.prevent="add">
       <label class="quiet" :for="`${id}-p`">One per line; a count and a hand may follow</label>
@@ -135,6 +159,15 @@ function drop(): void {
         @change="change('Change the place of names', { widthMm: $event })"
       />
       <LengthField
+        v-if="list.heightMm !== undefined && !inRing"
+        label="Highest name"
+        :mm="list.heightMm"
+        :unit="settings.unit"
+        :least="2"
+        :most="2000"
+        @change="change('Change the place of names', { heightMm: $event })"
+      />
+      <LengthField
         label="Smallest capitals"
         :mm="list.leastCapMm"
         :unit="settings.unit"
@@ -149,7 +182,15 @@ function drop(): void {
         :most="20"
         @change="change('Change the place of names', { closeMm: $event })"
       />
+      <CheckBox
+        class="mt-2"
+        :checked="list.sameSize === true"
+        @change="change('Set names in one size', { sameSize: $event })"
+      >
+        All in one size
+      </CheckBox>
     </template>
+    <RowColumns />
     <template v-if="list.rows.length > 0">
       <p v-if="!allFitted" class="quiet" role="status">Fitting them…</p>
       <div v-else-if="worded || bad > 0" class="note-bar" :class="bad > 0 ? 'fails' : 'fine'">
@@ -173,8 +214,18 @@ function drop(): void {
           @remove="change('Delete a name', { rows: list.rows.filter((r) => r.id !== row.id) })"
         />
       </ul>
-      <div v-if="library.shelf.length > 0 && !onOthers" class="mt-2">
-        <BButton variant="outline-primary" size="sm" @click="onOthers = true"> Some on another blank </BButton>
+      <div class="d-flex flex-wrap gap-2 mt-2">
+        <BButton v-if="!worded && list.rows.length < MOST_NAMES" variant="outline-primary" size="sm" @click="another">
+          Add one
+        </BButton>
+        <BButton
+          v-if="(library.shelf.length > 0 || project.doc!.blank.kind === 'box') && !onOthers"
+          variant="outline-primary"
+          size="sm"
+          @click="onOthers = true"
+        >
+          Some on another blank
+        </BButton>
       </div>
     </template>
     <BButton variant="link" class="text-brick mt-3 p-0" @click="drop">

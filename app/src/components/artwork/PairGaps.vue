@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { formatLength, type TextItem, type Units } from '@mivet/core';
+import { formatLength, type SetLetter, type TextItem, type Units } from '@mivet/core';
 import { computed, ref } from 'vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberRow from '../fields/NumberRow.vue';
 
 /** The letters of a text in a row: each is moved along the line by dragging it, or by the arrow keys. */
 const props = withDefaults(
@@ -9,10 +11,12 @@ const props = withDefaults(
     unit: Units;
     /** How much its gaps have grown from what is noted. */
     growth?: number;
+    /** mm. Height of its capitals. */
+    cap?: number;
   }>(),
-  { growth: 1 },
+  { growth: 1, cap: 10 },
 );
-const emit = defineEmits<{ change: [gaps: TextItem['pairGaps']] }>();
+const emit = defineEmits<{ change: [gaps: TextItem['pairGaps']]; letters: [letters: readonly SetLetter[]] }>();
 /** mm that a letter moves for each pixel that it is dragged, and for each press of a key. */
 const [PER_PX, PER_KEY] = [0.05, 0.1];
 const letters = computed(() =>
@@ -20,9 +24,21 @@ const letters = computed(() =>
     letter,
     index,
     mm: props.growth * props.item.pairGaps.reduce((sum, gap) => (gap.after === index - 1 ? sum + gap.mm : sum), 0),
-    moves: index > 0 && !/\s/.test(letter),
+    moves: !/\s/.test(letter),
+    set: props.item.letters?.find(({ at }) => at === index) ?? null,
   })),
 );
+/** The letter that is set by itself: the one that was pressed last. */
+const chosen = ref<number | null>(null);
+const own = computed(() => (chosen.value === null ? null : (letters.value[chosen.value] ?? null)));
+const asSet = computed(() => own.value?.set ?? { turnDeg: 0, raise: 0, size: 1 });
+function setLetter(change: Partial<SetLetter>): void {
+  const at = chosen.value!;
+  const letter: SetLetter = { at, ...asSet.value, ...change };
+  const others = (props.item.letters ?? []).filter((one) => one.at !== at);
+  const plain = letter.turnDeg === 0 && letter.raise === 0 && letter.size === 1;
+  emit('letters', plain ? others : [...others, letter]);
+}
 const held = ref<number | null>(null);
 let [from, start] = [0, 0];
 const gapOf = (index: number): number => letters.value[index]?.mm ?? 0;
@@ -33,6 +49,8 @@ function set(index: number, mm: number): void {
 }
 function grab(event: PointerEvent, index: number): void {
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+  chosen.value = index;
+  if (index === 0) return;
   held.value = index;
   from = event.clientX;
   start = gapOf(index);
@@ -42,7 +60,7 @@ function drag(event: PointerEvent): void {
 }
 function press(event: KeyboardEvent, index: number): void {
   const by = event.key === 'ArrowLeft' ? -PER_KEY : event.key === 'ArrowRight' ? PER_KEY : 0;
-  if (by === 0) return;
+  if (by === 0 || index === 0) return;
   event.preventDefault();
   event.stopPropagation();
   set(index, gapOf(index) + by);
@@ -57,7 +75,7 @@ function press(event: KeyboardEvent, index: number): void {
       <BButton
         v-else
         variant="bare"
-        :class="{ moved: l.mm !== 0 }"
+        :class="{ moved: l.mm !== 0 || l.set !== null, chosen: l.index === chosen }"
         :style="{ marginLeft: `${Math.max(-8, Math.min(24, l.mm * 3))}px` }"
         :title="l.mm === 0 ? 'Font default' : `${l.mm > 0 ? '+' : ''}${formatLength(l.mm, unit)}`"
         :aria-label="`${l.letter}, ${formatLength(l.mm, unit)} from where the font has it`"
@@ -65,6 +83,7 @@ function press(event: KeyboardEvent, index: number): void {
         @pointermove="drag"
         @pointerup="held = null"
         @pointercancel="held = null"
+        @focus="chosen = l.index"
         @keydown="press($event, l.index)"
         @dblclick="set(l.index, 0)"
       >
@@ -72,6 +91,32 @@ function press(event: KeyboardEvent, index: number): void {
       </BButton>
     </template>
   </div>
+  <template v-if="own?.moves">
+    <p class="quiet small mb-0">“{{ own.letter }}” by itself</p>
+    <NumberRow
+      label="Turned, °"
+      :value="asSet.turnDeg"
+      :least="-360"
+      :most="360"
+      @change="setLetter({ turnDeg: $event })"
+    />
+    <LengthField
+      label="Raised"
+      :mm="asSet.raise * cap"
+      :unit="unit"
+      :least="-400"
+      :most="400"
+      hint="Negative values lower it"
+      @change="setLetter({ raise: $event / cap })"
+    />
+    <NumberRow
+      label="Size, %"
+      :value="Math.round(asSet.size * 1000) / 10"
+      :least="10"
+      :most="500"
+      @change="setLetter({ size: $event / 100 })"
+    />
+  </template>
 </template>
 
 <style scoped>
@@ -95,6 +140,9 @@ function press(event: KeyboardEvent, index: number): void {
 .btn.btn-bare:hover,
 .btn.btn-bare:focus-visible {
   border-color: var(--teal);
+}
+.btn.btn-bare.chosen {
+  background: color-mix(in srgb, var(--teal) 14%, transparent);
 }
 .moved {
   border-color: var(--teal);

@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import type { ArtworkItem, Film, ItemViewModel, MotifId, RepeatRound, ShapeViewModel, Units } from '@mivet/core';
-import { formatLength, MOTIF_IDS, MOTIFS, radiusOnSide } from '@mivet/core';
-import { computed, nextTick, ref, useId } from 'vue';
+import type { ArtworkItem, Film, ItemViewModel, RepeatRound, ShapeViewModel, Units } from '@mivet/core';
+import { formatLength, MOTIFS, NEW_SCATTER, radiusOnSide } from '@mivet/core';
+import { computed, useId } from 'vue';
 import { useItems } from '../../composables/useItems.ts';
-import { useProject } from '../../stores/project.ts';
-import { itemTitle } from '../../composables/item-title.ts';
-import FilmChoice from '../films/FilmChoice.vue';
 import CheckBox from '../fields/CheckBox.vue';
 import LengthField from '../fields/LengthField.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
+import ScatterFields from './ScatterFields.vue';
 import HeldInput from '../fields/HeldInput.vue';
 
 /** How often the item comes round the blank. */
@@ -19,19 +17,22 @@ const props = defineProps<{
   unit: Units;
   films: readonly Film[];
 }>();
-const others = computed(() => props.films.filter(({ id: film }) => film !== props.item.film));
 const items = useItems();
 const id = useId();
 const round = computed(() => props.viewModel?.template.closed ?? true);
-const scattered = computed(() => (props.item.repeat.mode === 'scattered' ? props.item.repeat.scatter : undefined));
-const found = computed(() => props.placed?.copies.length ?? 0);
-const modes = computed((): { value: RepeatRound['mode']; label: string }[] => [
+const scattered = computed(() => props.item.repeat.mode === 'scattered');
+const modes = computed((): { value: RepeatRound['mode']; label: string; title?: string }[] => [
   { value: 'once', label: 'Once' },
   ...(round.value ? [{ value: 'spaced' as const, label: 'Spaced' }] : []),
-  // The colours of a drawing have to stay in their places.
-  ...(props.item.type === 'art' ? [] : [{ value: 'scattered' as const, label: 'Scattered' }]),
-  ...(props.item.type === 'motif' && MOTIFS[props.item.motif].joins
-    ? [{ value: 'joined' as const, label: 'Joined' }]
+  { value: 'scattered' as const, label: 'Scattered' },
+  ...(props.item.type === 'art' || (props.item.type === 'motif' && MOTIFS[props.item.motif].joins)
+    ? [
+        {
+          value: 'joined' as const,
+          label: 'Joined',
+          title: 'Side by side all round, each as wide as its share: the last meets the first',
+        },
+      ]
     : []),
 ]);
 const pitch = computed(() => {
@@ -40,45 +41,13 @@ const pitch = computed(() => {
 });
 
 function setMode(mode: RepeatRound['mode']): void {
-  const count = mode === 'once' ? 1 : Math.max(mode === 'scattered' ? 20 : 2, props.item.repeat.count);
-  const scatter = props.item.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] };
+  const least = mode === 'scattered' ? 20 : mode === 'joined' && props.item.type === 'art' ? 1 : 2;
+  const count = mode === 'once' ? 1 : Math.max(least, props.item.repeat.count);
+  const scatter = props.item.repeat.scatter ?? NEW_SCATTER;
   items.change('Change the repeat', (i) => ({
     ...i,
     repeat: mode === 'scattered' ? { mode, count, scatter } : { ...i.repeat, mode, count },
   }));
-}
-function setScatter(change: Partial<NonNullable<RepeatRound['scatter']>>, label: string): void {
-  items.change(label, (i) => ({
-    ...i,
-    repeat: { ...i.repeat, scatter: { ...(i.repeat.scatter ?? { seed: 1, gapMm: 3, films: [] }), ...change } },
-  }));
-}
-const project = useProject();
-/** The item that says how it is arranged: itself, unless it is mixed into another's arrangement. */
-const leadId = computed(() => {
-  const lead = scattered.value?.with;
-  const there = lead && project.doc!.items.some((i) => i.id === lead && i.repeat.mode === 'scattered');
-  return there ? lead : props.item.id;
-});
-const leads = computed(() => leadId.value === props.item.id);
-const mixed = computed(() =>
-  project
-    .doc!.items.filter(
-      (i) => i.id !== props.item.id && (i.id === leadId.value || i.repeat.scatter?.with === leadId.value),
-    )
-    .map(itemTitle),
-);
-/** The motif that is chosen to be mixed in: none again as soon as it is done. */
-const toMix = ref('');
-async function mixIn(motif: unknown): Promise<void> {
-  toMix.value = String(motif);
-  if (motif) items.scatterToo(motif as MotifId);
-  await nextTick();
-  toMix.value = '';
-}
-function toggleFilm(film: string): void {
-  const now = scattered.value?.films ?? [];
-  setScatter({ films: now.includes(film) ? now.filter((f) => f !== film) : [...now, film] }, 'Change the films');
 }
 /** As many as come nearest to the pitch; it then closes exactly. */
 function setPitch(mm: number): void {
@@ -109,7 +78,8 @@ function setCount(event: Event): void {
     @change="setAlternate"
     >Mirror the one for the room</CheckBox
   >
-  <template v-if="item.repeat.mode !== 'once'">
+  <ScatterFields v-if="scattered" :item="item" :placed="placed" :unit="unit" :films="films" :round="round" />
+  <template v-else-if="item.repeat.mode !== 'once'">
     <div class="row-line">
       <label :for="`${id}-c`">How many</label>
       <HeldInput
@@ -123,52 +93,7 @@ function setCount(event: Event): void {
         @change="setCount"
       />
     </div>
-    <template v-if="scattered">
-      <LengthField
-        v-if="leads"
-        label="Smallest gap"
-        :mm="scattered.gapMm"
-        :unit="unit"
-        :most="100"
-        @change="setScatter({ gapMm: $event }, 'Change the smallest gap')"
-      />
-      <FilmChoice label="More films" several :films="others" :chosen="scattered.films" @choose="toggleFilm" />
-      <div class="row-line">
-        <label :for="`${id}-x`">Mix in another motif</label>
-        <BFormSelect :id="`${id}-x`" size="sm" class="w-auto" :model-value="toMix" @update:model-value="mixIn">
-          <BFormSelectOption value="">choose a motif</BFormSelectOption>
-          <BFormSelectOption v-for="m in MOTIF_IDS" :key="m" :value="m">{{ MOTIFS[m].label }}</BFormSelectOption>
-        </BFormSelect>
-      </div>
-      <p v-if="mixed.length > 0" class="quiet small mb-1">
-        Mixed with {{ mixed.join(', ') }}. {{ leads ? 'This one leads' : 'The other leads' }}: its room and arrangement
-        hold for all.
-      </p>
-      <div class="note-bar" :class="placed && found < item.repeat.count ? 'look' : 'fine'">
-        <p v-if="!placed" role="status">Arranging them…</p>
-        <p v-else-if="found < item.repeat.count">{{ found }} of {{ item.repeat.count }} found room.</p>
-        <p v-else>{{ found }} spread out{{ round ? ', running on across the seam; none is cut by it' : '' }}.</p>
-        <BButton
-          v-if="leads"
-          variant="outline-primary"
-          size="sm"
-          class="mt-2"
-          @click="setScatter({ seed: (scattered.seed + 1) % 1000000 }, 'Shuffle')"
-        >
-          Shuffle
-        </BButton>
-        <span v-if="leads" class="quiet small ms-2">Arrangement {{ scattered.seed }}</span>
-      </div>
-    </template>
-    <LengthField
-      v-if="!scattered && pitch"
-      label="Spacing"
-      :mm="pitch"
-      :unit="unit"
-      :least="1"
-      :most="2000"
-      @change="setPitch"
-    />
+    <LengthField v-if="pitch" label="Spacing" :mm="pitch" :unit="unit" :least="1" :most="2000" @change="setPitch" />
     <CheckBox
       v-if="item.repeat.mode === 'spaced'"
       class="mt-2"
@@ -188,7 +113,7 @@ function setCount(event: Event): void {
     >
       The same along the {{ item.placement.from === 'rim' ? 'base' : 'rim' }}
     </BButton>
-    <div v-if="!scattered && pitch" class="note-bar fine">
+    <div v-if="pitch" class="note-bar fine">
       <p class="fw-bold">Closes at the seam</p>
       <p>{{ item.repeat.count }} times {{ formatLength(pitch, unit) }}; the last meets the first.</p>
     </div>

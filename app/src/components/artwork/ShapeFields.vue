@@ -12,6 +12,7 @@ const emit = defineEmits<{
   acts: [label: string, part: Partial<OutlineActs>];
   change: [label: string, part: Partial<ArtworkItem>];
   together: [other: string | null];
+  out: [from: string];
 }>();
 const id = useId();
 const picking = ref(props.item.acts.dropped.length > 0);
@@ -35,6 +36,14 @@ async function addAway(id: unknown): Promise<void> {
   if (id) emit('acts', 'Cut away', { cutAway: [...props.item.acts.cutAway, String(id)] });
   await nextTick();
   toCutAway.value = '';
+}
+/** What it is cut out of, in one act. */
+const outOf = ref('');
+async function cutOut(from: unknown): Promise<void> {
+  outOf.value = String(from);
+  if (from) emit('out', String(from));
+  await nextTick();
+  outOf.value = '';
 }
 /** What moves along with it, and is fused with it where the film is the same. */
 const kept = computed(() => togetherWith(props.items, props.item).filter((i) => i.id !== props.item.id));
@@ -92,6 +101,13 @@ const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
           <BFormSelectOption v-for="o in offered" :key="o.id" :value="o.id">{{ itemTitle(o) }}</BFormSelectOption>
         </BFormSelect>
       </div>
+      <div v-if="!item.acts.shapesOnly" class="row-line">
+        <label :for="`${id}-o`">Cut it out of</label>
+        <BFormSelect :id="`${id}-o`" size="sm" class="w-50" :model-value="outOf" @update:model-value="cutOut">
+          <BFormSelectOption value="">choose an item</BFormSelectOption>
+          <BFormSelectOption v-for="o in others" :key="o.id" :value="o.id">{{ itemTitle(o) }}</BFormSelectOption>
+        </BFormSelect>
+      </div>
       <div class="row-line">
         <label :for="`${id}-i`">Keep only inside</label>
         <BFormSelect
@@ -130,6 +146,13 @@ const isMask = computed(() => maskPlate(props.items)?.id === props.item.id);
       hint="For a mask laid by hand; nothing leaves islands loose on the tape"
       @change="emit('acts', 'Bridge the islands', { bridgeMm: $event })"
     />
+    <CheckBox
+      v-if="isMask"
+      class="mt-2"
+      :checked="item.acts.slits ?? false"
+      @change="emit('acts', $event ? 'Slit its edge' : 'Keep its edge whole', { slits: $event })"
+      >Slit its edge <span class="quiet">(where the blank curves both ways, so that it lies)</span></CheckBox
+    >
     <CheckBox
       v-if="shapes > 0 || item.acts.shapesOnly"
       class="mt-2"

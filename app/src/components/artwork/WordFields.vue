@@ -14,6 +14,7 @@ import { useView } from '../../stores/view.ts';
 import ChoiceRow from '../fields/ChoiceRow.vue';
 import LengthField from '../fields/LengthField.vue';
 import SelectRow from '../fields/SelectRow.vue';
+import BoxFields from './BoxFields.vue';
 import PairGaps from './PairGaps.vue';
 import RingFields from './RingFields.vue';
 
@@ -76,6 +77,7 @@ function makeForNames(): void {
   const good = props.placed;
   if (project.doc!.names?.itemId !== props.item.id && good) {
     const cap = good.capHeight ?? 10;
+    const { size } = props.item;
     project.edit('Make it for a list of names', (p) => ({
       ...p,
       items: p.items.map((i) =>
@@ -83,7 +85,8 @@ function makeForNames(): void {
       ),
       names: {
         itemId: props.item.id,
-        widthMm: Math.max(5, Math.ceil(good.widthMm)),
+        widthMm: size.by === 'box' ? size.mm : Math.max(5, Math.ceil(good.widthMm)),
+        ...(size.by === 'box' ? { heightMm: size.highMm } : {}),
         leastCapMm: Math.max(2, Math.round(cap / 2)),
         closeMm: 1,
         // So many alike are no names.
@@ -124,7 +127,9 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       <input type="file" accept=".ttf,.otf,.woff,.woff2" class="visually-hidden" @change="bringFont" />
     </label>
     <p v-if="fontSaid" class="quiet small mb-1" role="status">{{ fontSaid }}</p>
+    <BoxFields v-if="!item.ring" :item="item" :placed="placed" @change="text({ size: $event }, 'Fit into a box')" />
     <LengthField
+      v-if="item.size.by !== 'box'"
       label="Capital height"
       :mm="placed?.capHeight ?? item.size.mm"
       :unit="settings.unit"
@@ -133,12 +138,13 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
       @change="setHeight"
     />
     <LengthField
-      v-if="!item.ring"
+      v-if="!item.ring && item.size.by !== 'box'"
       :label="turned ? 'Length' : 'Width'"
       :mm="placed?.own.alongMm ?? item.size.mm"
       :unit="settings.unit"
       :least="0.5"
       :most="20000"
+      hint="Of a paper strip laid where the words go, say"
       @change="setWidth"
     />
     <LengthField
@@ -156,6 +162,8 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
         :item="item"
         :unit="settings.unit"
         :growth="growth"
+        :cap="placed?.capHeight ?? item.size.mm"
+        @letters="text({ letters: $event }, 'Set a letter by itself', 'letter')"
         @change="text({ pairGaps: $event, ...gapsHeld }, 'Move a letter', 'pair')"
       />
       <template v-if="item.text.includes('\n')">

@@ -125,11 +125,34 @@ describe('single letters and parts', () => {
     const bench = await openWorkbench(oneLine);
     const view = bench.mount(PairGaps, { item: stroke, unit: 'mm' });
     const letters = view.findAll('button');
-    expect(letters.map((b) => b.text())).toEqual([...'TROKE']);
+    expect(letters.map((b) => b.text())).toEqual([...'STROKE']);
+    // The first one stays where the line begins.
     await letters[0]!.trigger('keydown', { key: 'ArrowLeft' });
-    await letters[1]!.trigger('keydown', { key: 'ArrowRight' });
+    await letters[1]!.trigger('keydown', { key: 'ArrowLeft' });
+    await letters[2]!.trigger('keydown', { key: 'ArrowRight' });
     expect(view.emitted('change')).toEqual([[[{ after: 0, mm: -0.1 }]], [[{ after: 1, mm: 0.1 }]]]);
-    expect(letters[0]!.attributes('aria-label')).toBe('T, 0.0 mm from where the font has it');
+    expect(letters[1]!.attributes('aria-label')).toBe('T, 0.0 mm from where the font has it');
+  });
+
+  it('are turned, raised and sized by themselves, and plain again', async () => {
+    const bench = await openWorkbench(oneLine);
+    const view = bench.mount(PairGaps, { item: stroke, unit: 'mm', cap: 20 });
+    await view.findAll('button')[2]!.trigger('focus');
+    const set = async (label: string, value: string): Promise<void> => {
+      const field = view
+        .findAll('.row-line')
+        .find((row) => row.text().includes(label))!
+        .get('input');
+      await field.setValue(value);
+    };
+    await set('Turned', '15');
+    expect(view.emitted('letters')!.at(-1)).toEqual([[{ at: 2, turnDeg: 15, raise: 0, size: 1 }]]);
+    await set('Raised', '5');
+    // 5 mm of capitals of 20 mm.
+    expect(view.emitted('letters')!.at(-1)).toEqual([[{ at: 2, turnDeg: 0, raise: 0.25, size: 1 }]]);
+    await view.setProps({ item: { ...stroke, letters: [{ at: 2, turnDeg: 0, raise: 0, size: 1.5 }] } } as never);
+    await set('Size', '100');
+    expect(view.emitted('letters')!.at(-1)).toEqual([[]]);
   });
 
   it('are dropped by a press, and all come back', async () => {

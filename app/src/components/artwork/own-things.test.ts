@@ -106,7 +106,7 @@ describe('a list without words', () => {
     expect(useView().showNames).toBe(true);
     await bench.settled();
     expect(bench.viewModel.good!.names).toMatchObject([{ worded: false }, { worded: false }]);
-    expect(bench.mount(NameSlip, { list: bench.project.doc!.names }).text()).toContain('2 to make, alike but for');
+    expect(bench.mount(NameSlip, { list: bench.project.doc!.names }).text()).toContain('2 to make: each row is one');
   });
 
   it('takes another blank from the shelf into the project, and lets it go when nothing is made on it', async () => {
@@ -132,11 +132,11 @@ describe('what is done with several things', () => {
     const items = useItems();
     items.addMotif('crest');
     await bench.settled();
-    await items.makeMask('ground');
+    await items.makeMask('ground', 'rim');
     const [crest, field, plate] = bench.project.doc!.items;
     expect([crest!.keepTogether, field!.acts.shapesOnly, plate!.acts.cutAway]).toEqual([plate!.id, true, [field!.id]]);
     bench.project.undo();
-    await items.makeMask('figure');
+    await items.makeMask('figure', 'rim');
     expect(bench.project.doc!.items.map((i) => i.acts.shapesOnly)).toEqual([true, false]);
     await bench.settled();
 

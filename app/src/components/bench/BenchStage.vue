@@ -1,75 +1,85 @@
 <script setup lang="ts">
-import TermLine from '../terms/TermLine.vue';
-import { waitText } from '@mivet/core';
-import { useIntervalFn, useWakeLock } from '@vueuse/core';
-import { computed, nextTick, onMounted, ref, watch } from 'vue';
-import { useViewModel } from '../../stores/view-model.ts';
+import { explainStep, isStepDone, mendsFor } from '@mivet/core';
+import { useEventListener, useWakeLock } from '@vueuse/core';
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { useBench } from '../../stores/bench.ts';
 import { useProject } from '../../stores/project.ts';
-import StepIllustration from './StepIllustration.vue';
+import { useViewModel } from '../../stores/view-model.ts';
+import BenchFinished from './BenchFinished.vue';
+import MendPanel from './MendPanel.vue';
+import StepCard from './StepCard.vue';
+import { useSettings } from '../../stores/settings.ts';
 
 /** One step a screen, big enough to read with film in both hands. */
 const viewModel = useViewModel();
 const project = useProject();
-const steps = computed(() => viewModel.good?.steps ?? []);
-const done = computed(() => new Set(project.doc!.bench.doneSteps));
-const at = ref(0);
-const step = computed(() => steps.value[at.value] ?? null);
-const finished = computed(() => steps.value.length > 0 && steps.value.every((s) => done.value.has(s.id)));
-const wentWrong = ref(false);
-const now = ref(Date.now());
-useIntervalFn(() => (now.value = Date.now()), 1000);
+const settings = useSettings();
+const bench = useBench();
+const step = computed(() => bench.stop?.step ?? null);
+const thing = computed(() => bench.stop?.thing ?? null);
 const wake = useWakeLock();
-
-/** Goes to the first step that is not done, once the steps are there. */
-const stopFirst = watch(
-  steps,
-  (list) => {
-    if (list.length === 0) return;
-    const next = list.findIndex((s) => !done.value.has(s.id));
-    at.value = Math.max(0, next);
-    void nextTick(() => stopFirst());
-  },
-  { immediate: true },
-);
 onMounted(() => {
   if (wake.isSupported.value) void wake.request('screen').catch(() => undefined);
 });
-watch(at, () => (wentWrong.value = false));
+
+const wrong = ref(false);
+const passing = ref(false);
+const area = useTemplateRef<HTMLElement>('area');
 watch(
-  () => steps.value.length,
-  (count) => (at.value = Math.min(at.value, Math.max(0, count - 1))),
+  () => bench.at,
+  () => {
+    passing.value = false;
+    void nextTick(() => area.value?.scrollTo({ top: 0 }));
+  },
 );
-
-const waitEnd = computed(() => {
-  const end = step.value ? project.doc!.bench.waitsUntil[step.value.id] : undefined;
-  return end ? Date.parse(end) : null;
-});
-const left = computed(() => {
-  if (waitEnd.value === null) return null;
-  const seconds = Math.round((waitEnd.value - now.value) / 1000);
-  if (seconds <= 0) return 'The wait is over.';
-  const h = Math.floor(seconds / 3600);
-  const m = Math.floor((seconds % 3600) / 60);
-  return h > 0 ? `${h} h ${m} min left` : `${m}:${String(seconds % 60).padStart(2, '0')} left`;
-});
-
-function setBench(label: string, doneSteps: readonly string[], waitsUntil = project.doc!.bench.waitsUntil): void {
-  project.edit(label, (p) => ({ ...p, bench: { doneSteps, waitsUntil } }));
-}
 function next(): void {
-  if (!step.value) return;
-  setBench('Step done', [...new Set([...project.doc!.bench.doneSteps, step.value.id])]);
-  if (at.value < steps.value.length - 1) at.value += 1;
+  if (bench.hangs && !passing.value) {
+    passing.value = true;
+    return;
+  }
+  bench.done();
 }
-function startWait(): void {
-  const s = step.value!;
-  const until = new Date(Date.now() + s.waitMinutes * 60_000).toISOString();
-  setBench('Start a wait', project.doc!.bench.doneSteps, { ...project.doc!.bench.waitsUntil, [s.id]: until });
+
+const where = computed(() => {
+  const n = bench.steps.findIndex(({ id }) => id === step.value?.id);
+  return `step ${n + 1} of ${bench.steps.length}`;
+});
+const which = computed(() => {
+  const { stop } = bench;
+  if (!stop?.thing) return null;
+  const hand = stop.thing.hand === 'left' ? ', left hand' : '';
+  return `${stop.nth} of ${stop.of}${stop.thing.name ? ` · ${stop.thing.name}${hand}` : ''}`;
+});
+/** Steps for the bar; with very many, what is done would be a hair. */
+const bar = computed(() => bench.steps.map((one) => ({ id: one.id, done: isStepDone(bench.run, one), here: one.id === step.value?.id }))); // prettier-ignore
+const primary = computed(() => {
+  if (passing.value && bench.hangs) return 'Go on all the same';
+  const last = bench.at === bench.stops.length - 1;
+  const following = bench.stops[bench.at + 1];
+  const same = following?.step.id === step.value?.id && following?.thing?.name;
+  if (last) return 'Done';
+  return same ? `Done, next: ${following.thing!.name}` : 'Done, next';
+});
+const mends = computed(() => (project.doc ? mendsFor(project.doc, step.value, settings.unit) : []));
+const explained = computed(() => (step.value ? explainStep(step.value, bench.steps) : null));
+const canBeMadeAgain = computed(() => (bench.things.length > 0 ? thing.value?.name || (bench.things.length === 1 ? 'it' : null) : null)); // prettier-ignore
+function again(why: string): void {
+  const id = thing.value?.id ?? bench.things[0]?.id;
+  if (id) bench.again(id, why);
+  wrong.value = false;
 }
-function again(): void {
-  setBench('Start the bench again', [], {});
-  at.value = 0;
-}
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const target = event.target as HTMLElement | null;
+  // Also while the panel still comes in, when it does not have the keys yet.
+  if (event.key === 'Escape') wrong.value = false;
+  if (!step.value || wrong.value || event.ctrlKey || event.metaKey || event.altKey) return;
+  if (target?.closest('input, textarea, select, button, a, label, [role="dialog"], [contenteditable]')) return;
+  const act = { ' ': next, ArrowRight: () => bench.goTo(bench.at + 1), ArrowLeft: () => bench.goTo(bench.at - 1), w: () => (wrong.value = true) }[event.key]; // prettier-ignore
+  if (!act || (event.key === ' ' && event.repeat)) return;
+  event.preventDefault();
+  act();
+});
 </script>
 
 <template>
@@ -82,50 +92,43 @@ function again(): void {
     <template v-else>
       <header>
         <span class="fw-bold name">{{ project.doc!.name }}</span>
-        <span class="dims">{{ finished ? 'all done' : `step ${at + 1} of ${steps.length}` }}</span>
+        <span class="dims">{{ bench.finished ? 'all done' : where }}</span>
       </header>
       <div class="bar" aria-hidden="true">
-        <span v-for="(s, i) in steps" :key="s.id" :class="{ done: done.has(s.id), here: i === at }" />
+        <span v-for="one in bar" :key="one.id" :class="{ done: one.done, here: one.here }" />
       </div>
-      <div class="card-area">
-        <article :key="step.id">
-          <h1>{{ step.title }}</h1>
-          <StepIllustration
-            v-if="step.illustration && viewModel.shape"
-            :kind="step.illustration"
-            :film="step.film"
-            :view-model="viewModel.shape"
-            :films="project.doc!.films"
-            :blank="project.doc!.blank"
-          />
-          <p class="body">{{ step.body }}</p>
-          <TermLine :text="`${step.title} ${step.body}`" />
-          <p v-if="step.why" class="quiet">{{ step.why }}</p>
-          <div v-if="step.caution" class="note-bar look">
-            <p>{{ step.caution }}</p>
-          </div>
-          <div v-if="step.waitMinutes > 0" class="wait">
-            <span class="dims">Wait {{ waitText(step.waitMinutes) }}</span>
-            <BButton v-if="waitEnd === null" variant="outline-primary" @click="startWait"> Start the wait </BButton>
-            <span v-else class="dims" role="timer">{{ left }}</span>
-          </div>
-          <div v-if="step.check" class="note-bar">
-            <p class="fw-bold">{{ step.check.ask }}</p>
-            <p v-if="wentWrong">{{ step.check.ifNot }}</p>
-          </div>
-          <p class="quiet small">Labels of film, tape and blank, local codes and trained people come first.</p>
-        </article>
+      <div ref="area" class="card-area" tabindex="-1">
+        <BenchFinished v-if="bench.finished" :steps="bench.steps" />
+        <StepCard v-else :key="`${step.id} ${thing?.id}`" :step="step" :which="which" :explained="explained!" />
+        <div v-if="passing && bench.hangs" class="note-bar look passing" role="status">
+          <p class="fw-bold">The wait is not over.</p>
+          <p>What comes next hangs on it. Let it run, or go on all the same.</p>
+        </div>
       </div>
       <footer>
-        <BButton variant="outline-primary" class="big" :disabled="at === 0" @click="at -= 1">Back</BButton>
-        <BButton v-if="step.check && !wentWrong" variant="outline-primary" class="big" @click="wentWrong = true">
-          Went wrong
+        <BButton variant="outline-primary" class="big" :disabled="bench.at === 0" @click="bench.goTo(bench.at - 1)"
+          >Back</BButton
+        >
+        <BButton v-if="!bench.finished" variant="outline-primary" class="big" @click="wrong = true">Went wrong</BButton>
+        <BButton v-if="bench.finished" variant="outline-primary" class="big grow" @click="bench.startOver()">
+          Start again
         </BButton>
-        <BButton v-if="finished" variant="outline-primary" class="big grow" @click="again"> Start again </BButton>
-        <BButton v-else variant="primary" class="big grow" @click="next">
-          {{ at === steps.length - 1 ? 'Done' : 'Done, next' }}
-        </BButton>
+        <template v-else>
+          <BButton v-if="bench.stop!.of > 1" variant="outline-primary" class="big all" @click="bench.doneOnAll()">
+            All {{ bench.stop!.of }} done
+          </BButton>
+          <BButton variant="primary" class="big grow" @click="next">{{ primary }}</BButton>
+        </template>
       </footer>
+      <MendPanel
+        :open="wrong"
+        :kind="step.kind"
+        :mends="mends"
+        :thing="canBeMadeAgain"
+        @close="wrong = false"
+        @take="bench.mend"
+        @again="again"
+      />
     </template>
   </div>
 </template>
@@ -175,30 +178,15 @@ header {
   flex: 1;
   min-height: 0;
   overflow: auto;
+  outline: none;
 }
-article {
+.passing {
   max-width: 42rem;
-  margin: 0 auto;
-  padding: 1.4rem;
-}
-h1 {
-  font-size: 1.85rem;
-  line-height: 1.2;
-  margin-bottom: 0.9rem;
-}
-.body {
-  font-size: 1.3rem;
-  line-height: 1.5;
-}
-.wait {
-  display: flex;
-  align-items: center;
-  gap: 1rem;
-  font-size: 1.25rem;
-  margin: 1rem 0;
+  margin: 0 auto 1.4rem;
 }
 footer {
   display: flex;
+  flex-wrap: wrap;
   justify-content: center;
   gap: 0.75rem;
   padding: 0.8rem 1.25rem;
@@ -213,16 +201,26 @@ footer {
   flex: 1;
   max-width: 22rem;
 }
-@media (max-width: 420px) {
-  article {
-    padding: 1.1rem 1.35rem;
-  }
+@media (max-width: 480px) {
   footer {
     gap: 0.5rem;
     padding-inline: 0.9rem;
   }
   .big {
-    padding-inline: 0.8rem;
+    min-height: 56px;
+    padding-inline: 0.7rem;
+    font-size: 1.05rem;
+  }
+  .grow {
+    max-width: none;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .all {
+    order: 1;
+    flex-basis: 100%;
+    min-height: 44px;
   }
 }
 </style>

@@ -1,21 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useBooking } from '../../composables/useBooking.ts';
-import SelectRow from '../fields/SelectRow.vue';
-import { longWords } from '../stock/stock-words.ts';
-import { NO_TAPE, useTape } from '../../composables/useTape.ts';
+import { useTape } from '../../composables/useTape.ts';
 import { usePlan } from '../../stores/plan.ts';
-import { useSettings } from '../../stores/settings.ts';
+import TapeRow from './TapeRow.vue';
 
 /** Allocation what a job was cut from off the shelf, and putting it back. */
 const plan = usePlan();
 const booking = useBooking();
-const settings = useSettings();
-const { tapes, tape, takesMm } = useTape();
-const choices = computed(() => [
-  ...tapes.value.map(({ id, name }) => ({ value: id, label: name })),
-  { value: NO_TAPE, label: 'No tape of the stock' },
-]);
+const { tape } = useTape();
 const taken = computed(() =>
   new Intl.ListFormat('en-GB').format([
     'the film',
@@ -23,28 +16,12 @@ const taken = computed(() =>
     ...(booking.blanks.value.length > 0 ? ['the blanks'] : []),
   ]),
 );
-const tapeWords = computed(() => {
-  if (!tape.value) return '';
-  const [takes, left] = [takesMm.value, tape.value.lengthMm].map((mm) => longWords(mm, settings.unit));
-  return tape.value.lengthMm < takesMm.value ? `${takes}, only ${left} there` : `${takes} of ${left}`;
-});
 </script>
 
 <template>
   <div>
     <h3 class="mt-4">After cutting</h3>
-    <template v-if="tapes.length > 0">
-      <SelectRow
-        label="Lifted with"
-        :value="tape?.id ?? NO_TAPE"
-        :options="choices"
-        @change="settings.tapeId = $event"
-      />
-      <div v-if="tape" class="row-line">
-        <span>{{ tape.name }}, about</span>
-        <span class="dims" :class="{ short: tape.lengthMm < takesMm }">{{ tapeWords }}</span>
-      </div>
-    </template>
+    <TapeRow />
     <div v-for="b in booking.blanks.value" :key="b.id" class="row-line">
       <span>{{ b.name }}, from the shelf</span>
       <span class="dims" :class="{ short: b.there < b.count }">{{

@@ -57,7 +57,13 @@ watch(
   () => {
     if (!open.value || !viewModel.good || !project.doc) return void ask(null);
     const supply = stock.supplyFor(project.doc);
-    const input = { project: project.doc, limits: settings.limits, supply, times: count.value };
+    const input = {
+      project: project.doc,
+      limits: settings.limits,
+      learnt: settings.learnt,
+      supply,
+      times: count.value,
+    };
     void ask(askCore('batch', input).catch(() => []));
   },
   { immediate: true },

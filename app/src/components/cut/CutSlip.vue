@@ -112,7 +112,13 @@ async function send(): Promise<void> {
     await viewModel.changesMade();
     const options = { ...settings.cutting, mirrored: files.mirrored.value };
     const supply = stock.supplyFor(project.doc!);
-    const made = await askCore('send', { project: project.doc!, limits: settings.limits, supply, options });
+    const made = await askCore('send', {
+      project: project.doc!,
+      limits: settings.limits,
+      learnt: settings.learnt,
+      supply,
+      options,
+    });
     view.cutShows = 'cutter';
     await cutter.send(made);
   } catch (problem) {

@@ -17,10 +17,10 @@ const view = useView();
 const cutter = useCutter();
 onMounted(cutter.listen);
 onBeforeUnmount(cutter.hangUp);
-/** Puts a film at another place of the stack, counted from the blank. */
-function move(film: string, to: number): void {
-  const order = (viewModel.good?.stack.layers ?? []).map((layer) => layer.film).filter((id) => id !== film);
-  order.splice(to, 0, film);
+/** Puts a layer at another place of the stack, counted from the blank. */
+function move(layer: string, to: number): void {
+  const order = (viewModel.good?.stack.layers ?? []).map(({ layer }) => layer).filter((id) => id !== layer);
+  order.splice(to, 0, layer);
   project.edit('Change the order of the films', (p) => ({ ...p, stack: { ...p.stack, order } }));
 }
 const SHOWS = ['loads', 'stack', 'cutter'] as const;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TermLine from '../terms/TermLine.vue';
 import TermWord from '../terms/TermWord.vue';
-import { formatArea, type LayerReport, type Stack } from '@mivet/core';
+import { filmOfLayer, formatArea, layerName, type LayerReport, type Stack } from '@mivet/core';
 import { computed, shallowRef, watch } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
@@ -24,13 +24,18 @@ const report = computed(() => viewModel.good?.stack ?? null);
 /** What marks would cost on layers that need none: worked out when one looks. */
 const costs = shallowRef<ReadonlyMap<string, number | null>>(new Map());
 const ask = takeLatest<CoreJobs['marks']['output']>(
-  (answer) => (costs.value = new Map(answer.map(({ film, mm2 }) => [film, mm2]))),
+  (answer) => (costs.value = new Map(answer.map(({ layer, mm2 }) => [layer, mm2]))),
 );
 watch(
   report,
   (now) => {
     if (!now || !project.doc || now.layers.every(({ marksMm2 }) => marksMm2 !== null)) return void ask(null);
-    const input = { project: project.doc, limits: settings.limits, supply: supplies.supplyFor(project.doc) };
+    const input = {
+      project: project.doc,
+      limits: settings.limits,
+      learnt: settings.learnt,
+      supply: supplies.supplyFor(project.doc),
+    };
     void ask(askCore('marks', input).catch(() => []));
   },
   { immediate: true },
@@ -50,6 +55,16 @@ const LAYS = [
   { value: 'flat', label: 'Flat first', title: 'Put together on the table, laid once' },
   { value: 'on the blank', label: 'On the blank', title: 'Film by film, each on its marks' },
 ] as const;
+const LEVELS = [
+  { value: 'as drawn', label: 'Twice', title: 'As an upper and a lower layer, each weeded and taped by itself' },
+  { value: 'once', label: 'Once', title: 'One layer of each film, whatever is drawn' },
+] as const;
+/** Whether some film lies under another and over it. */
+const bothWays = computed(
+  () =>
+    report.value?.layers.some(({ layer }) => layer !== filmOfLayer(layer)) ||
+    viewModel.good?.findings.some(({ finding }) => finding.code === 'stack-levels'),
+);
 const AIMS = [
   { value: 'rule', label: 'Automatic' },
   { value: 'marks', label: 'Marks' },
@@ -58,14 +73,16 @@ const AIMS = [
 function change(label: string, what: Partial<Stack>): void {
   project.edit(label, (p) => ({ ...p, stack: { ...p.stack, ...what } }));
 }
-function aim(film: string, how: 'rule' | 'marks' | 'by hand'): void {
-  const rest = Object.fromEntries(Object.entries(stack.value.marks).filter(([id]) => id !== film));
-  change('Line a layer up', { marks: how === 'rule' ? rest : { ...rest, [film]: how } });
+function aim(layer: string, how: 'rule' | 'marks' | 'by hand'): void {
+  const rest = Object.fromEntries(Object.entries(stack.value.marks).filter(([id]) => id !== layer));
+  change('Line a layer up', { marks: how === 'rule' ? rest : { ...rest, [layer]: how } });
 }
-const filmName = (id: string): string => project.doc!.films.find((f) => f.id === id)?.name ?? id;
+const ids = computed(() => report.value?.layers.map(({ layer }) => layer) ?? []);
+const called = (layer: string): string =>
+  layerName(layer, ids.value, (id) => project.doc!.films.find((f) => f.id === id)?.name ?? id);
 const area = (mm2: number): string => formatArea(mm2, settings.unit);
 function says(layer: LayerReport): string {
-  const mm2 = layer.marksMm2 ?? costs.value.get(layer.film);
+  const mm2 = layer.marksMm2 ?? costs.value.get(layer.layer);
   const cost = (mm2 ?? 0) > 50 ? `${area(mm2!)} of film` : 'no film';
   const bodies = layer.bodies === 1 ? 'One thing to place' : `${layer.bodies} things to place`;
   let how = layer.marked ? 'marks' : 'by hand';
@@ -122,14 +139,30 @@ function says(layer: LayerReport): string {
               : 'Ticks stand on the rim edge of every marked film, one of them in the middle: put each on the same spot of the rim.'
           }}
         </p>
+        <template v-if="bothWays">
+          <ChoiceRow
+            says="Under and over another"
+            :value="stack.levels"
+            :options="LEVELS"
+            label="How often a film stands that lies under another and over it"
+            @choose="change('Let a film stand twice', { levels: $event })"
+          />
+          <p class="quiet small mt-1">
+            {{
+              stack.levels === 'once'
+                ? 'Each film is one layer: what was drawn over another may come to lie under it.'
+                : 'What lies on top is a layer of its own, cut from the same film.'
+            }}
+          </p>
+        </template>
         <h3><TermWord term="mark" shown="Lining up" /></h3>
-        <div v-for="(layer, i) in [...report.layers].reverse()" :key="layer.film" class="layer">
-          <strong>{{ report.layers.length - i }} {{ filmName(layer.film) }}</strong>
+        <div v-for="(layer, i) in [...report.layers].reverse()" :key="layer.layer" class="layer">
+          <strong>{{ report.layers.length - i }} {{ called(layer.layer) }}</strong>
           <ChoiceButtons
-            :value="stack.marks[layer.film] ?? 'rule'"
+            :value="stack.marks[layer.layer] ?? 'rule'"
             :options="AIMS"
-            :label="`How ${filmName(layer.film)} is lined up`"
-            @choose="aim(layer.film, $event)"
+            :label="`How ${called(layer.layer)} is lined up`"
+            @choose="aim(layer.layer, $event)"
           />
           <p class="quiet small mb-0">{{ says(layer) }}</p>
         </div>

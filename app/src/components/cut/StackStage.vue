@@ -1,23 +1,24 @@
 <script setup lang="ts">
 import { useFilmColours } from '../../composables/useFilmColours.ts';
-import type { Film, GoodViewModel, StackReport } from '@mivet/core';
+import { layerName, type Film, type GoodViewModel, type StackReport } from '@mivet/core';
 import { computed } from 'vue';
 import WallSection from './WallSection.vue';
 
 /** The films on each other: a section through them, and layer by layer as they are laid. */
 const props = defineProps<{ viewModel: GoodViewModel; stack: StackReport; films: readonly Film[]; surface: string }>();
-const emit = defineEmits<{ move: [film: string, to: number] }>();
+const emit = defineEmits<{ move: [layer: string, to: number] }>();
 const box = computed(() => {
   const { minX, minY, maxX, maxY } = props.viewModel.band.bounds;
   // Marks may lie outside of the wrap.
   const room = props.viewModel.marks.length > 0 ? 16 : 1;
   return `${minX - room} ${-maxY - room} ${maxX - minX + 2 * room} ${maxY - minY + 2 * room}`;
 });
+const ids = computed(() => props.stack.layers.map(({ layer }) => layer));
 const steps = computed(() =>
   props.stack.layers.map((layer, i) => ({
     layer,
-    film: props.films.find((f) => f.id === layer.film),
-    below: new Set(props.stack.layers.slice(0, i).map(({ film }) => film)),
+    name: layerName(layer.layer, ids.value, (id) => props.films.find((f) => f.id === id)?.name ?? id),
+    below: new Set(props.stack.layers.slice(0, i).map(({ layer }) => layer)),
   })),
 );
 const colours = useFilmColours(() => props.films);
@@ -26,20 +27,15 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 
 <template>
   <div class="stack">
-    <WallSection :stack="stack" :films="films" :surface="surface" @move="(film, to) => emit('move', film, to)" />
+    <WallSection :stack="stack" :films="films" :surface="surface" @move="(layer, to) => emit('move', layer, to)" />
     <div class="layers" role="group" aria-label="Layer by layer" tabindex="0">
-      <figure v-for="(step, i) in steps" :key="step.layer.film">
-        <svg
-          :viewBox="box"
-          preserveAspectRatio="xMidYMid meet"
-          role="img"
-          :aria-label="`Layer ${i + 1}: ${step.film?.name}`"
-        >
+      <figure v-for="(step, i) in steps" :key="step.layer.layer">
+        <svg :viewBox="box" preserveAspectRatio="xMidYMid meet" role="img" :aria-label="`Layer ${i + 1}: ${step.name}`">
           <path :d="viewModel.outlineData" class="outline" />
           <template v-for="p in pieces" :key="p.id">
-            <path v-if="step.below.has(p.film)" :d="p.data" fill-rule="evenodd" class="below" />
+            <path v-if="step.below.has(p.layer)" :d="p.data" fill-rule="evenodd" class="below" />
             <path
-              v-else-if="p.film === step.layer.film"
+              v-else-if="p.layer === step.layer.layer"
               :d="p.data"
               fill-rule="evenodd"
               v-bind="colours.of(p.film)"
@@ -47,7 +43,7 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
             />
           </template>
           <path
-            v-for="(m, k) in viewModel.marks.filter((one) => one.film === step.layer.film)"
+            v-for="(m, k) in viewModel.marks.filter((one) => one.layer === step.layer.layer)"
             :key="`mark-${k}`"
             :d="m.data"
             class="mark"
@@ -55,7 +51,7 @@ const pieces = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
           />
         </svg>
         <figcaption>
-          <strong>{{ i + 1 }} {{ step.film?.name }}</strong>
+          <strong>{{ i + 1 }} {{ step.name }}</strong>
           {{ step.layer.pieces }} {{ step.layer.pieces === 1 ? 'piece' : 'pieces'
           }}{{ step.layer.marked ? ', with marks' : '' }}
         </figcaption>

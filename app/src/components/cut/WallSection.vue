@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatThickness, type Film, type StackReport } from '@mivet/core';
+import { filmOfLayer, formatThickness, layerName, type Film, type StackReport } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
@@ -9,7 +9,7 @@ import { useSettings } from '../../stores/settings.ts';
  * order, each as wide as it is there. A film is dragged up or down to change the order.
  */
 const props = defineProps<{ stack: StackReport; films: readonly Film[]; surface: string }>();
-const emit = defineEmits<{ move: [film: string, to: number] }>();
+const emit = defineEmits<{ move: [layer: string, to: number] }>();
 const settings = useSettings();
 const thickness = (id: string): string => formatThickness(named(id)?.thicknessMm ?? NaN, settings.unit);
 /** Steps of the drawing that a mm of film takes: an exaggeration that is stated beside the picture. */
@@ -22,7 +22,9 @@ const drawing = useTemplateRef<SVGSVGElement>('drawing');
 const { width } = useElementSize(drawing);
 /** Half the wall, as wide as there is room: names are as large as all other words, on a phone too. */
 const half = computed(() => (width.value > 0 ? Math.min(250, Math.max(60, (width.value - NAMES - 20) / 2)) : 250));
-const named = (id: string): Film | undefined => props.films.find((f) => f.id === id);
+const named = (layer: string): Film | undefined => props.films.find((f) => f.id === filmOfLayer(layer));
+const ids = computed(() => props.stack.layers.map(({ layer }) => layer));
+const called = (layer: string): string => layerName(layer, ids.value, (id) => named(id)?.name ?? id);
 /** mm across the section, and how they lie in the drawing. */
 const reach = computed(() => {
   const ends = props.stack.section.flatMap(({ spans }) => spans.flat());
@@ -32,9 +34,9 @@ const at = (x: number): number =>
   (half.value - 10) * ((2 * (x - reach.value.from)) / (reach.value.to - reach.value.from) - 1);
 /** Each film as bars that lie on whatever is below them there. */
 const bars = computed(() => {
-  const out: { film: string; x: number; width: number; y: number; height: number }[] = [];
+  const out: { layer: string; x: number; width: number; y: number; height: number }[] = [];
   const below: { from: number; to: number; top: number }[] = [];
-  for (const { film, thicknessMm, spans } of props.stack.section) {
+  for (const { layer, thicknessMm, spans } of props.stack.section) {
     const fresh: typeof below = [];
     for (const [from, to] of spans) {
       const cuts = [from, to, ...below.flatMap((b) => [b.from, b.to])].filter((x) => x >= from && x <= to);
@@ -43,7 +45,7 @@ const bars = computed(() => {
         const middle = (edges[i]! + edges[i + 1]!) / 2;
         const top = below.reduce((most, b) => (b.from <= middle && b.to >= middle ? Math.max(most, b.top) : most), 0);
         const height = Math.max(4, thicknessMm * EXAGGERATION);
-        out.push({ film, x: at(edges[i]!), width: at(edges[i + 1]!) - at(edges[i]!), y: -(top + height), height });
+        out.push({ layer, x: at(edges[i]!), width: at(edges[i + 1]!) - at(edges[i]!), y: -(top + height), height });
         fresh.push({ from: edges[i]!, to: edges[i + 1]!, top: top + height });
       }
     }
@@ -53,7 +55,7 @@ const bars = computed(() => {
 });
 const labels = computed(() =>
   props.stack.layers.map((layer, i) => {
-    const own = bars.value.filter((bar) => bar.film === layer.film);
+    const own = bars.value.filter((bar) => bar.layer === layer.layer);
     const from = own.length > 0 ? Math.min(...own.map((bar) => bar.y + bar.height / 2)) : 0;
     return { layer, from, to: Math.min(from, -LINE * (i + 0.5)) };
   }),
@@ -69,36 +71,36 @@ const deepestX = computed(() => (props.stack.deepest ? at(props.stack.deepest.x)
 const says = computed(() => {
   const { deepest } = props.stack;
   if (!deepest) return '';
-  const names = deepest.films.map((film) => named(film)?.name ?? film).join(', ');
-  const films = deepest.films.length === 1 ? 'one film' : `${deepest.films.length} films on each other`;
+  const names = deepest.layers.map(called).join(', ');
+  const films = deepest.layers.length === 1 ? 'one film' : `${deepest.layers.length} films on each other`;
   return `Deepest: ${films}, ${formatThickness(deepest.thicknessMm, settings.unit)} (${names})`;
 });
 
 const dragged = ref<string | null>(null);
-function grab(event: PointerEvent, film: string): void {
+function grab(event: PointerEvent, layer: string): void {
   if (props.stack.layers.length < 2) return;
   const target = event.currentTarget as SVGElement;
   target.setPointerCapture(event.pointerId);
-  dragged.value = film;
+  dragged.value = layer;
   const y0 = event.clientY;
   const drop = ({ clientY }: PointerEvent): void => {
     dragged.value = null;
     const scale = (target as SVGGraphicsElement).getScreenCTM()!.d;
     const steps = Math.round((y0 - clientY) / scale / LINE);
-    const index = props.stack.layers.findIndex((layer) => layer.film === film);
+    const index = ids.value.indexOf(layer);
     const to = Math.max(0, Math.min(props.stack.layers.length - 1, index + steps));
-    if (to !== index) emit('move', film, to);
+    if (to !== index) emit('move', layer, to);
   };
   target.addEventListener('pointerup', drop, { once: true });
   target.addEventListener('pointercancel', () => (dragged.value = null), { once: true });
 }
-function press(event: KeyboardEvent, film: string, index: number): void {
+function press(event: KeyboardEvent, layer: string, index: number): void {
   const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
   const to = index + by;
   if (by === 0 || to < 0 || to >= props.stack.layers.length) return;
   event.preventDefault();
   event.stopPropagation();
-  emit('move', film, to);
+  emit('move', layer, to);
 }
 </script>
 
@@ -128,26 +130,26 @@ function press(event: KeyboardEvent, film: string, index: number): void {
         :y="b.y"
         :width="b.width"
         :height="b.height"
-        :fill="named(b.film)?.colour"
+        :fill="named(b.layer)?.colour"
         class="layer"
       />
       <path v-if="deepestX !== null" :d="`M${deepestX} ${top - 4}V0`" class="deepest" />
-      <g v-for="(l, i) in labels" :key="`l-${l.layer.film}`">
+      <g v-for="(l, i) in labels" :key="`l-${l.layer.layer}`">
         <path :d="`M${half - 6} ${l.from}L${half + 12} ${l.to}`" class="lead" />
-        <rect :x="half + 16" :y="l.to - 8" width="10" height="16" :fill="named(l.layer.film)?.colour" class="layer" />
+        <rect :x="half + 16" :y="l.to - 8" width="10" height="16" :fill="named(l.layer.layer)?.colour" class="layer" />
         <text
           :x="half + 32"
           :y="l.to + 5"
           class="dims word name"
-          :class="{ held: dragged === l.layer.film, movable: stack.layers.length > 1 }"
+          :class="{ held: dragged === l.layer.layer, movable: stack.layers.length > 1 }"
           font-size="15"
           :tabindex="stack.layers.length > 1 ? 0 : undefined"
           :role="stack.layers.length > 1 ? 'button' : undefined"
-          :aria-label="`${named(l.layer.film)?.name}, layer ${i + 1} from the blank; arrows move it`"
-          @pointerdown="grab($event, l.layer.film)"
-          @keydown="press($event, l.layer.film, i)"
+          :aria-label="`${called(l.layer.layer)}, layer ${i + 1} from the blank; arrows move it`"
+          @pointerdown="grab($event, l.layer.layer)"
+          @keydown="press($event, l.layer.layer, i)"
         >
-          {{ named(l.layer.film)?.name }} {{ thickness(l.layer.film) }}
+          {{ called(l.layer.layer) }} {{ thickness(l.layer.layer) }}
         </text>
       </g>
     </svg>

@@ -5,10 +5,10 @@ import { takeRefusal } from '../../stores/refusal.ts';
 import FieldRow from './FieldRow.vue';
 import HeldInput from './HeldInput.vue';
 
-/** A length on the slip: shown in the person's unit, taken in any. */
+/** A length on the slip: shown in the person's unit, taken in any; empty while it is not known. */
 defineOptions({ inheritAttrs: false });
 const props = withDefaults(
-  defineProps<{ label: string; mm: number; unit: Units; least?: number; most?: number; hint?: string }>(),
+  defineProps<{ label: string; mm: number | null; unit: Units; least?: number; most?: number; hint?: string }>(),
   {
     least: 0,
     most: 2000,
@@ -18,7 +18,7 @@ const props = withDefaults(
 const emit = defineEmits<{ change: [mm: number] }>();
 const id = useId();
 const problem = ref<string | null>(null);
-const shown = computed(() => formatLength(props.mm, props.unit));
+const shown = computed(() => (props.mm === null ? '' : formatLength(props.mm, props.unit)));
 
 function take(event: Event): void {
   const input = event.target as HTMLInputElement;

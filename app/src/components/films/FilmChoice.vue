@@ -39,8 +39,8 @@ const take = (film: Film): void => project.edit('Use the film as it is in Stock'
 /** A film that is noted here, in the stock, and chosen at once. */
 const fresh = shallowRef<StockFilm | null>(null);
 async function keep(thing: StockThing): Promise<void> {
+  if (!(await stock.keep([thing]))) return;
   fresh.value = null;
-  await stock.keep([thing]);
   if (thing.kind === 'film') emit('choose', thing.film.id);
 }
 const attributes = (id: string): Record<string, unknown> =>

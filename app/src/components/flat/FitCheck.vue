@@ -2,6 +2,7 @@
 import {
   describeFit,
   describeFitProblem,
+  fitCheckFrom,
   formatLength,
   KINDS_OF_BLANK,
   MOST_SEEN_MM,
@@ -90,13 +91,9 @@ function begin(): void {
   wrapped.value = true;
 }
 function take(): void {
-  if (!result.value.ok) return;
-  const { after, sigma } = result.value;
-  emit(
-    'change',
-    { on: new Date().toISOString(), seen: seen.value, before: read.value, after, sigma },
-    fits.value ? 'Keep the fit check' : 'Apply the fit check',
-  );
+  const check = fitCheckFrom(props.blank, seen.value, new Date().toISOString());
+  if (!check) return;
+  emit('change', check, fits.value ? 'Keep the fit check' : 'Apply the fit check');
   wrapped.value = false;
 }
 </script>

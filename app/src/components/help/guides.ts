@@ -42,7 +42,9 @@ export const STOP_GUIDES: Readonly<Record<Stop, PlaceGuide>> = {
     steps: [
       'Type a name, press a motif, or drop a drawing, picture or font anywhere on the page.',
       'Drag it on the flat; lines for the middle, the rim and other things catch it. Alt lets go of them.',
-      'Set its size, film and where it faces on the slip.',
+      'Set its size, film and where it faces on the slip. To measure its place, lay a strip of paper where it goes, mark both ends, and type its length as the width.',
+      'Repeat it: once round, joined, spaced or scattered. One copy of a scatter is changed by pressing it.',
+      'Make as many as you like, each with words, a motif, a film or a blank of its own.',
       'Watch the seam window: it brings both ends of a wrap together.',
     ],
     hitch: 'Undo goes back through everything, as far as you like. Arrow keys move a selected thing by 1 mm.',
@@ -78,7 +80,9 @@ export const STOP_GUIDES: Readonly<Record<Stop, PlaceGuide>> = {
     about: 'The steps for your hands, one at a time, with their waits and cautions.',
     steps: [
       'Press “Done, next” as you go; what waits has a timer.',
-      'Tick steps off in the list in any order, or print them all on a sheet.',
+      'Where something goes wrong, “Went wrong” says what to do now, and changes the number for the next time.',
+      'Several of a kind have a grid: a tick for each step on each; one can be put aside, or made again.',
+      'Print the steps, or save them for the phone: what you tick there comes back.',
     ],
     hitch: 'What you have done is remembered, also when the page is closed.',
     terms: ['weed', 'transferTape', 'liner', 'burnish'],

@@ -46,7 +46,13 @@ function drop(id: string): void {
   project.edit('Delete a note', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
 }
 function toFile(): void {
-  saveProjectFile(project.doc!, library.fonts, useSettings().limits, useStock().supplyFor(project.doc!));
+  saveProjectFile(
+    project.doc!,
+    library.fonts,
+    useSettings().limits,
+    useSettings().habits,
+    useStock().supplyFor(project.doc!),
+  );
 }
 const copies = shallowRef<readonly { at: string; document: Project }[] | null>(null);
 async function showCopies(): Promise<void> {

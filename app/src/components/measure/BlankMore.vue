@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import FoldOut from '../fields/FoldOut.vue';
-import { isRound, SURFACES, USUAL_THICKNESS_MM, type Blank, type Reading, type Units } from '@mivet/core';
+import {
+  BEFORE_FILM,
+  isRound,
+  KINDS_OF_BLANK,
+  SURFACES,
+  USUAL_THICKNESS_MM,
+  type Blank,
+  type Reading,
+  type Units,
+} from '@mivet/core';
 import { computed, useId } from 'vue';
 import LengthField from '../fields/LengthField.vue';
 import HeldInput from '../fields/HeldInput.vue';
@@ -11,6 +20,15 @@ const props = defineProps<{ blank: Blank; unit: Units }>();
 const emit = defineEmits<{ change: [change: Partial<Blank>] }>();
 const id = useId();
 const GIRTHS = ['girthRim', 'girthBase', 'girth'] as const;
+/** What may have to be done before film: only a round thing is filled with water, only a ball is painted inside. */
+const before = computed(() => [
+  { value: 'clean' as const, label: 'only clean it' },
+  ...BEFORE_FILM.filter(
+    (one) =>
+    one === props.blank.before ||
+    (one === 'soak a label' ? round.value : one === 'paint inside' ? props.blank.kind === 'ball' : !KINDS_OF_BLANK[props.blank.kind].blownUp), // prettier-ignore
+  ).map((value) => ({ value, label: value })),
+]);
 const round = computed(() => isRound(props.blank.kind));
 const girths = computed((): Reading[] => [
   ...GIRTHS.flatMap((name) => props.blank.readings[name] ?? []),
@@ -48,6 +66,15 @@ function setName(event: Event): void {
     hint="Where it meets the side; 0 for none"
     @change="emit('change', { handleWidthMm: $event })"
   />
+  <LengthField
+    v-if="blank.kind === 'ball'"
+    label="Cap or loop, across"
+    :mm="blank.capMm ?? 0"
+    :unit="unit"
+    :most="500"
+    hint="The metal cap, loop or stem on its top; 0 for none"
+    @change="emit('change', { capMm: $event })"
+  />
   <FoldOut title="More about this blank">
     <div class="row-line">
       <label :for="`${id}-n`">Name</label>
@@ -58,6 +85,12 @@ function setName(event: Event): void {
       :value="blank.surface"
       :options="SURFACES.map((s) => ({ value: s, label: s }))"
       @change="emit('change', { surface: $event })"
+    />
+    <SelectRow
+      label="Before film"
+      :value="blank.before ?? 'clean'"
+      :options="before"
+      @change="emit('change', { before: $event === 'clean' ? undefined : $event })"
     />
     <div class="row-line">
       <label :for="`${id}-c`">Colour</label>

@@ -3,6 +3,7 @@ import {
   type Blank,
   type BlankKind,
   describeBlankProblem,
+  facesFollow,
   formatLength,
   isGirth,
   KINDS_OF_BLANK,
@@ -21,11 +22,14 @@ import { useSettings } from '../../stores/settings.ts';
 import type { Asked } from '@mivet/core';
 import { useView } from '../../stores/view.ts';
 import BalloonFields from './BalloonFields.vue';
+import BoxFields from './BoxFields.vue';
+import LastTime from '../logbook/LastTime.vue';
 import BlankMore from './BlankMore.vue';
 import KindPicker from './KindPicker.vue';
 import ProfileReadings from './ProfileReadings.vue';
 import ReadingField from './ReadingField.vue';
 import ReadingLog from './ReadingLog.vue';
+import SectionFields from './SectionFields.vue';
 import ReadingSums from './ReadingSums.vue';
 import { READING_HINTS } from './reading-hints.ts';
 
@@ -71,7 +75,8 @@ function setBlank(change: Partial<Blank>, label = 'Change the blank', kind = '')
     (p) => {
       const next = { ...p.blank, ...change };
       const readingLog = logReadings(p.blank, next, new Date().toISOString());
-      return { ...p, blank: { ...next, readingLog } };
+      const box = { ...next, readingLog };
+      return { ...p, blank: box, otherBlanks: facesFollow(box, p.otherBlanks) };
     },
     kind,
   );
@@ -144,6 +149,18 @@ async function keep(): Promise<void> {
         @take="takeInstead(name, $event)"
       />
     </div>
+    <BoxFields
+      v-if="blank.kind === 'box'"
+      :blank="blank"
+      @change="setBlank({ face: $event }, 'Choose a face', 'face')"
+    />
+    <SectionFields
+      v-if="blank.kind === 'straight'"
+      :section="blank.section ?? null"
+      :girth="fine?.size.rim.surface ?? null"
+      :unit="settings.unit"
+      @change="setBlank({ section: $event ?? undefined }, 'Change what it looks like from above', 'section')"
+    />
     <div v-if="problemWords && !unread" class="note-bar" :class="wrongStation ? 'fails' : 'look'" role="status">
       <p>{{ problemWords }}</p>
     </div>
@@ -155,6 +172,7 @@ async function keep(): Promise<void> {
       @change="setBlank({ balloon: $event }, 'Change the hand-over', 'balloon')"
     />
     <ReadingSums v-if="fine" :blank="blank" :view-model="fine" :unit="settings.unit" :project-id="project.doc!.id" />
+    <LastTime :blank="blank" :shelf-id="project.doc!.shelfBlankId" mends />
     <BlankMore :blank="blank" :unit="settings.unit" @change="setBlank" />
     <ReadingLog :blank="blank" :unit="settings.unit" />
     <div class="d-flex flex-wrap gap-2 mt-3">

@@ -12,6 +12,7 @@ export const READING_HINTS: Record<ReadingName, string> = {
   across: 'Straight across the middle, edge to edge.',
   hole: 'Across the hole, edge to edge. Leave it out when there is none.',
   holeIn: 'From the edge of the lid straight in to the hole. Left out, the hole is in the middle.',
-  width: 'Straight across the part that film may cover.',
+  width: 'Straight across: of a tag, the part that film may cover.',
   height: 'Straight down it.',
+  depth: 'Straight from the front to the back, lid closed.',
 };

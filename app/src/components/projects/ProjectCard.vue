@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import type { Project, ProjectViewModel } from '@mivet/core';
+import { dueOf, type Project, type ProjectViewModel } from '@mivet/core';
 import { useIntersectionObserver } from '@vueuse/core';
 import { formatDistanceToNow, parseISO, isValid } from 'date-fns';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { viewModelForList } from '../../composables/usePreviews.ts';
+import { whenWords } from '../../composables/time-words.ts';
 import CupDrawing from './CupDrawing.vue';
 import FlatDrawing from './FlatDrawing.vue';
 
 const props = defineProps<{ project: Project }>();
-const emit = defineEmits<{ remove: []; duplicate: [] }>();
+const emit = defineEmits<{ remove: []; duplicate: []; date: [] }>();
 const card = ref<HTMLElement | null>(null);
 const viewModel = shallowRef<ProjectViewModel | null>(null);
 const seen = ref(false);
@@ -44,6 +45,7 @@ const state = computed(() => {
   const open = viewModel.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null).length;
   return open === 0 ? 'Ready to cut' : `${open} to look at`;
 });
+const due = computed(() => props.project.handOver ? `Due ${whenWords(dueOf(props.project.handOver), Date.now())}` : null); // prettier-ignore
 const link = computed(() => ({
   name: 'project',
   params: { id: props.project.id, stop: good.value ? 'artwork' : 'measure' },
@@ -64,13 +66,14 @@ const link = computed(() => ({
       <p class="quiet">{{ state ? `${project.blank.name} · ${state}` : project.blank.name }}</p>
     </RouterLink>
     <div class="foot">
-      <span class="quiet small">{{ when }}</span>
+      <span class="quiet small">{{ due ?? when }}</span>
       <span v-if="sure" class="d-flex gap-2 align-items-center">
         <span class="small">Delete it?</span>
         <BButton variant="link" size="sm" class="brick" @click="emit('remove')">Delete</BButton>
         <BButton variant="link" size="sm" @click="sure = false">Cancel</BButton>
       </span>
       <span v-else class="d-flex gap-2">
+        <BButton variant="link" size="sm" @click="emit('date')">Hand-over</BButton>
         <BButton variant="link" size="sm" @click="emit('duplicate')">Copy</BButton>
         <BButton variant="link" size="sm" @click="sure = true">Delete</BButton>
       </span>

@@ -28,7 +28,11 @@ watch(
   [() => props.viewModel.pieces, side, () => settings.limits],
   () => {
     const azimuth = SIDES.value.find(({ value }) => value === side.value)!.azimuth;
-    void ask(askCore('seen', { project: props.project, azimuth, limits: settings.limits }).catch(() => null));
+    void ask(
+      askCore('seen', { project: props.project, azimuth, limits: settings.limits, learnt: settings.learnt }).catch(
+        () => null,
+      ),
+    );
   },
   { immediate: true },
 );

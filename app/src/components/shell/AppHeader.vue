@@ -14,9 +14,13 @@ const settings = useSettings();
 const view = useView();
 const inside = computed(() => route.name === 'project' && project.doc !== null);
 const places = [
+  { name: 'today', label: 'Today' },
   { name: 'projects', label: 'Projects' },
   { name: 'shelf', label: 'Shelf' },
   { name: 'stock', label: 'Stock' },
+  { name: 'calendar', label: 'Calendar' },
+  { name: 'logbook', label: 'Logbook' },
+  { name: 'practice', label: 'Practice' },
   { name: 'my-way', label: 'My way' },
 ];
 const UNITS = [
@@ -35,13 +39,13 @@ function rename(event: Event): void {
 
 <template>
   <header class="top">
-    <RouterLink to="/" class="mark" aria-label="Mivet, all projects">
+    <RouterLink to="/" class="mark" aria-label="Mivet, home">
       <img src="/icon.svg" alt="" width="30" height="30" />
       <span class="word">Mivet</span>
     </RouterLink>
     <component :is="inside ? 'div' : 'nav'" class="places" :aria-label="inside ? undefined : 'Places'">
       <BBreadcrumb v-if="inside" class="crumbs">
-        <BBreadcrumbItem to="/" class="up">Projects</BBreadcrumbItem>
+        <BBreadcrumbItem to="/projects" class="up">Projects</BBreadcrumbItem>
         <BBreadcrumbItem active>
           <HeldInput
             class="name"
@@ -54,9 +58,7 @@ function rename(event: Event): void {
         </BBreadcrumbItem>
       </BBreadcrumb>
       <BNav v-else class="all">
-        <BNavItem v-for="p in places" :key="p.name" :to="{ name: p.name }" exact-active-class="here">{{
-          p.label
-        }}</BNavItem>
+        <BNavItem v-for="p in places" :key="p.name" :to="{ name: p.name }" active-class="here">{{ p.label }}</BNavItem>
       </BNav>
     </component>
     <div class="tools">
@@ -102,9 +104,9 @@ function rename(event: Event): void {
             {{ project.canRedo ? `Redo: ${redoLabel}` : redoLabel }}
           </BDropdownItem>
           <BDropdownDivider />
-          <BDropdownItem v-for="p in places" :key="p.name" :to="{ name: p.name }">{{ p.label }}</BDropdownItem>
-          <BDropdownDivider />
         </template>
+        <BDropdownItem v-for="p in places" :key="p.name" :to="{ name: p.name }">{{ p.label }}</BDropdownItem>
+        <BDropdownDivider />
         <BDropdownItem :active="settings.measured === 'mm'" @click="settings.measured = 'mm'">
           Work in mm
         </BDropdownItem>
@@ -220,6 +222,11 @@ function rename(event: Event): void {
 .plain:disabled {
   opacity: 0.55;
 }
+@media print {
+  .top {
+    display: none;
+  }
+}
 @media (max-width: 860px) {
   .keys,
   .word {
@@ -241,6 +248,10 @@ function rename(event: Event): void {
   }
   .crumbs :deep(.breadcrumb-item.active)::before {
     display: none;
+  }
+  .places {
+    overflow-x: auto;
+    scrollbar-width: none;
   }
   .menu {
     display: block;

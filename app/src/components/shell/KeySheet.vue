@@ -13,6 +13,9 @@ const keys = [
   ['D', 'Select the next copy round the blank'],
   ['Delete', 'Delete the selection'],
   ['Esc', 'Clear the selection'],
+  ['Space', 'At the bench: done, next'],
+  ['←  →', 'At the bench: back and ahead without a tick'],
+  ['W', 'At the bench: went wrong'],
   ['Ctrl Z', 'Undo · with Shift redo'],
   ['?', 'This list'],
 ];

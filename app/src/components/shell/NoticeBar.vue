@@ -16,7 +16,7 @@ const inside = computed(() => route.name === 'project' && project.doc !== null);
 
 function saveToFile(): void {
   const doc = project.doc;
-  if (doc) saveProjectFile(doc, library.fonts, useSettings().limits, useStock().supplyFor(doc));
+  if (doc) saveProjectFile(doc, library.fonts, useSettings().limits, useSettings().habits, useStock().supplyFor(doc));
 }
 </script>
 

@@ -14,6 +14,7 @@ const KIND: Readonly<Record<Unreadable['store'], string>> = {
   fonts: 'font',
   motifs: 'motif',
   stock: 'in stock',
+  entries: 'entry of the logbook',
   copies: 'kept copy',
 };
 const save = ({ name, raw }: Unreadable): void => saveFile(`${fileNameOf(name)}.json`, JSON.stringify(raw, null, 2));

@@ -22,6 +22,8 @@ const props = defineProps<{
   highlighted: Place | null;
   guides: DragGuides | null;
   trial: ShownTrial | null;
+  /** A copy of a scatter that is looked at by itself, and how far it reaches, mm. */
+  ringed: { readonly azimuth: number; readonly slant: number; readonly reachMm: number } | null;
   dims: boolean;
   editable: boolean;
 }>();
@@ -95,6 +97,7 @@ const glanceLines = computed(() =>
 /** Spares lie beside the wrap; they are shown with the sheets. */
 const onWrap = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
 const spotAt = computed(() => (props.spot ? surface.value.forward(props.spot.azimuth, props.spot.slant) : null));
+const ringedAt = computed(() => props.ringed && surface.value.forward(props.ringed.azimuth, props.ringed.slant));
 const ringData = computed(() =>
   props.highlighted ? placeData(surface.value, props.viewModel, props.highlighted, 3 / scale.value) : null,
 );
@@ -266,6 +269,13 @@ defineExpose({ showAll });
         </text>
       </g>
       <path v-if="ringData" :d="ringData" class="ring" />
+      <circle
+        v-if="ringed && ringedAt"
+        :cx="ringedAt.x"
+        :cy="-ringedAt.y"
+        :r="ringed.reachMm + 4 / scale"
+        class="ring"
+      />
       <FlatGuides v-if="guides" :guides="guides" :surface="surface" :scale="scale" :side="viewModel.size.side" />
       <g v-else-if="spotAt" class="spot" :transform="`translate(${spotAt.x} ${-spotAt.y})`">
         <path :d="`M${-crossArm} 0H${crossArm}M0 ${-crossArm}V${crossArm}`" />

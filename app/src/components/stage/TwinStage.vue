@@ -65,6 +65,13 @@ function moveOff(command: Command): void {
   project.edit('Move it off the seam', (p) => applyCommand(p, command));
 }
 
+/** The copy of a scatter that is changed by itself. */
+const ringed = computed(() => {
+  const item = viewModel.shape?.items.find(({ itemId }) => itemId === view.selectedId);
+  const copy = view.copyIndex === null ? undefined : item?.spots?.[view.copyIndex];
+  if (!item || !copy) return null;
+  return { ...copy, reachMm: (copy.size * Math.hypot(item.widthMm, item.heightMm)) / 2 };
+});
 function splitTo(event: PointerEvent): void {
   const area = box.value!.getBoundingClientRect();
   settings.split = Math.min(0.7, Math.max(0.22, (event.clientX - area.left) / area.width));
@@ -136,6 +143,7 @@ function splitByKey(event: KeyboardEvent): void {
           :selection="view.selection"
           :spot="view.spot"
           :highlighted="view.highlighted"
+          :ringed="ringed"
           :trial="view.trial"
           :guides="view.guides"
           :dims="dims ?? false"

@@ -3,13 +3,16 @@ import { formatArea, formatFar, formatRange, formatSize, type TogetherShare } fr
 import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useTogether } from '../../stores/together.ts';
+import { useTape } from '../../composables/useTape.ts';
 import CutExtras from '../cut/CutExtras.vue';
+import TapeRow from '../cut/TapeRow.vue';
 import FilmLabel from '../films/FilmLabel.vue';
 
 /** Strips of the common plan, what each project has of it, its files, and booking it. */
 const together = useTogether();
 const settings = useSettings();
 const output = computed(() => together.output!);
+const { tape, takesMm } = useTape(() => together.output?.tapeMm2 ?? 0);
 const plan = computed(() => output.value.together.sheet.plan);
 const film = (id: string) => output.value.together.films.find((one) => one.id === id);
 const mirrored = computed({ get: () => false, set: () => undefined });
@@ -67,17 +70,21 @@ const blocked = computed(() => together.busy || together.progress !== null || ou
         <span class="dims">{{ area(share) }}{{ cost(share) }}</span>
       </div>
       <p class="quiet small">Film with its waste, by the area of the pieces.</p>
+      <TapeRow :lifts-mm2="output.tapeMm2" />
       <CutExtras v-model:mirrored="mirrored" :no-mark="noMark" no-mirror />
       <div class="d-flex flex-wrap gap-2 mt-3">
         <BButton variant="primary" :disabled="blocked" @click="together.save">Write cut files</BButton>
-        <BButton v-if="known" variant="outline-primary" :disabled="blocked" @click="together.book">{{
-          together.booked ? 'Book it again' : 'Book it'
-        }}</BButton>
+        <BButton
+          v-if="known"
+          variant="outline-primary"
+          :disabled="blocked"
+          @click="together.book(tape && { id: tape.id, lengthMm: takesMm })"
+          >{{ together.booked ? 'Book it again' : 'Book it' }}</BButton
+        >
       </div>
       <p v-if="together.said" class="mt-2" role="status">{{ together.said }}</p>
       <p v-if="together.booked" class="quiet small">
-        Booked. Undo it on <RouterLink :to="{ name: 'stock' }">Stock</RouterLink>. Transfer tape is booked by each
-        project.
+        Booked. Undo it on <RouterLink :to="{ name: 'stock' }">Stock</RouterLink>.
       </p>
     </template>
   </div>

@@ -1,5 +1,5 @@
-import { rowAt } from '@mivet/core';
-import { BufferGeometry, Float32BufferAttribute, Vector3 } from 'three';
+import { rowAt, spotOnSection } from '@mivet/core';
+import { BufferGeometry, CatmullRomCurve3, Float32BufferAttribute, TubeGeometry, Vector3 } from 'three';
 import type { BlankShape } from '../solid-shape.ts';
 
 /** Columns round a solid. */
@@ -58,17 +58,25 @@ export function diskGeometry(
   );
 }
 
-/** A spot of something turned, by its rows. */
-export function pointOnRows({ rows }: BlankShape, azimuth: number, slant: number, out: number): Vector3 {
+/** A spot of something turned, by its rows; or of what has another section, along that. */
+export function pointOnRows({ rows, section }: BlankShape, azimuth: number, slant: number, out: number): Vector3 {
   const [, radius, height] = rowAt(rows, slant);
-  return new Vector3((radius + out) * Math.sin(azimuth), height, (radius + out) * Math.cos(azimuth));
+  const { x, z, nx, nz } = spotOnSection(section, azimuth);
+  return new Vector3(radius * x + out * nx, height, radius * z + out * nz);
 }
 
 /** Which way something turned looks at a spot. */
-export function normalOnRows({ rows }: BlankShape, azimuth: number, slant: number): Vector3 {
+export function normalOnRows({ rows, section }: BlankShape, azimuth: number, slant: number): Vector3 {
   const lean = rowAt(rows, slant)[3];
   const level = Math.sqrt(Math.max(0, 1 - lean * lean));
-  return new Vector3(Math.sin(azimuth) * level, lean, Math.cos(azimuth) * level);
+  const { nx, nz } = spotOnSection(section, azimuth);
+  return new Vector3(nx * level, lean, nz * level);
+}
+
+/** A ring of the thickness of a wall along the edge of something turned, `inwards` from it. */
+export function edgeRing(shape: BlankShape, slant: number, inwards: number, thick: number): BufferGeometry {
+  const at = Array.from({ length: ROUND }, (_, i) => pointOnRows(shape, (2 * Math.PI * i) / ROUND, slant, -inwards));
+  return new TubeGeometry(new CatmullRomCurve3(at, true), ROUND, thick, 10, true);
 }
 
 /** The turned side as a grid; u runs round from −π to π, v down from the top. */

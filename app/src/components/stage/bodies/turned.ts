@@ -1,4 +1,4 @@
-import { rowAt, slantAtHeight } from '@mivet/core';
+import { azimuthOnSection, rowAt, slantAtHeight } from '@mivet/core';
 import {
   CatmullRomCurve3,
   DoubleSide,
@@ -7,12 +7,11 @@ import {
   Mesh,
   MeshMatcapMaterial,
   PlaneGeometry,
-  TorusGeometry,
   TubeGeometry,
 } from 'three';
 import type { BlankShape } from '../solid-shape.ts';
 import type { StageBody } from './body.ts';
-import { normalOnRows, pointOnRows, ROUND, sideGeometry } from './grid.ts';
+import { edgeRing, normalOnRows, pointOnRows, sideGeometry } from './grid.ts';
 
 const WALL = 2.6;
 
@@ -20,7 +19,10 @@ const WALL = 2.6;
 export const turned: StageBody = {
   pointOn: (shape, { azimuth, slant }, out) => pointOnRows(shape, azimuth, slant, out),
   normalOn: (shape, { azimuth, slant }) => normalOnRows(shape, azimuth, slant),
-  spotAt: ({ rows }, at) => ({ azimuth: Math.atan2(at.x, at.z), slant: slantAtHeight(rows, at.y) }),
+  spotAt: ({ rows, section }, at) => ({
+    azimuth: azimuthOnSection(section, at.x, at.z),
+    slant: slantAtHeight(rows, at.y),
+  }),
   faceGeometry: (shape, out) => sideGeometry(shape, out, 0, shape.side),
   meshes: (shape, painted, plain) => {
     const group = new Group();
@@ -31,11 +33,7 @@ export const turned: StageBody = {
     });
     const { side, above, below, shine } = shape;
     group.add(new Mesh(sideGeometry(shape, 0, -above, side + below), painted));
-    const [, top, height] = rowAt(shape.rows, -above);
-    const lip = new Mesh(new TorusGeometry(top - WALL / 2, WALL / 2, 10, ROUND), plain);
-    lip.rotation.x = Math.PI / 2;
-    lip.position.y = height;
-    group.add(lip);
+    group.add(new Mesh(edgeRing(shape, -above, WALL / 2, WALL / 2), plain));
     // Through glass one sees the far side itself.
     if (shine !== 'glass') group.add(new Mesh(sideGeometry(shape, -WALL, -above, (side + below) * 0.96), inside));
     group.add(foot(shape, plain, shine === 'glass' ? plain : inside));
@@ -55,13 +53,12 @@ export const turned: StageBody = {
 function foot(shape: BlankShape, outer: Material, inner: Material): Group {
   const { side, below } = shape;
   const group = new Group();
-  const [, r, height] = rowAt(shape.rows, side + below);
+  const [, r] = rowAt(shape.rows, side + below);
   const curve = Math.min(4, r * 0.1);
-  const edge = new Mesh(new TorusGeometry(r - curve, curve, 10, ROUND), outer);
-  edge.rotation.x = Math.PI / 2;
-  edge.position.y = height;
+  const edge = new Mesh(edgeRing(shape, side + below, curve, curve), outer);
   const floor = new Mesh(new PlaneGeometry(2 * r, 2 * r).rotateX(-Math.PI / 2), inner);
-  floor.scale.set(0.7, 1, 0.7);
+  const { section } = shape;
+  floor.scale.set(0.7 * (section ? Math.max(...section.xs) : 1), 1, 0.7 * (section ? section.zs[0]! : 1));
   floor.position.y = rowAt(shape.rows, (side + below) * 0.955)[2];
   group.add(edge, floor);
   return group;

@@ -1,0 +1,70 @@
+import type { LogbookEntry, Unreadable } from '@mivet/core';
+import { defineStore } from 'pinia';
+import { ref, shallowRef } from 'vue';
+import * as database from '../data/database.ts';
+import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { notKept, refuse } from './refusal.ts';
+
+const newestFirst = (entries: readonly LogbookEntry[]): LogbookEntry[] =>
+  [...entries].sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0));
+
+/** The logbook: what was made, how it came out, and what is told of it later. */
+export const useLogbook = defineStore('logbook', () => {
+  /** The newest first. */
+  const entries = shallowRef<readonly LogbookEntry[]>([]);
+  const unreadable = shallowRef<readonly Unreadable[]>([]);
+  const loaded = ref(false);
+  /** Whether it can only be kept for as long as this page is open. */
+  const refused = ref(false);
+
+  let loading: Promise<void> | null = null;
+  /** Reads the logbook; once, unless somebody else changed it. */
+  function load(again = false): Promise<void> {
+    if (again || !loading)
+      loading = readIn().catch(() => {
+        refused.value = true;
+        loaded.value = true;
+      });
+    return loading;
+  }
+  /** The newest of a long book are shown before the rest is read. */
+  async function readIn(): Promise<void> {
+    let latest: Awaited<ReturnType<typeof database.readLibrary<'entries'>>> = { kept: [], unreadable: [] };
+    for await (const read of database.readLogbook()) {
+      latest = read;
+      if (entries.value.length === 0) entries.value = newestFirst(read.kept);
+    }
+    entries.value = newestFirst(latest.kept);
+    unreadable.value = latest.unreadable;
+    loaded.value = true;
+  }
+
+  /** Writes entries, over those with the same id; false where they could not be kept, which is said. */
+  async function keep(put: readonly LogbookEntry[]): Promise<boolean> {
+    await load();
+    if (!refused.value)
+      try {
+        await database.writeAll([], { entries: put });
+      } catch (problem) {
+        refuse(notKept(problem));
+        return false;
+      }
+    const ids = new Set(put.map(({ id }) => id));
+    entries.value = newestFirst([...put, ...entries.value.filter(({ id }) => !ids.has(id))]);
+    if (!refused.value) tellTabs({ kind: 'library-changed', id: '', revision: 0 });
+    return true;
+  }
+
+  /** Takes an entry out of the book. */
+  async function remove(id: string): Promise<void> {
+    if (!refused.value) await database.deleteKept('entries', id);
+    entries.value = entries.value.filter((one) => one.id !== id);
+    if (!refused.value) tellTabs({ kind: 'library-changed', id: '', revision: 0 });
+  }
+
+  hearTabs((news) => {
+    if (loaded.value && news.kind === 'library-changed') void load(true);
+  });
+
+  return { entries, unreadable, loaded, refused, load, keep, remove };
+});
