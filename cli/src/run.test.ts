@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { newProject, newShelfBlank, type Blank, type Project } from '@mivet/core';
+import { emptyBackup, type LogbookEntry, newProject, newShelfBlank, type Blank, type Project } from '@mivet/core';
+import { blankEntry } from '@mivet/core/tables';
 import { makeBlank, makeProfile, textItem, tumbler, wave } from '../../core/test/jobs.ts';
 import { run } from './run.ts';
 
@@ -48,6 +49,76 @@ describe('units and paper', () => {
     expect(await mivet('make', path, '--out', join(folder, 'x'), '--paper', 'a3')).toMatchObject({ code: 2, err: 'mivet make: --paper takes a4 or letter, not “a3”.\n' }); // prettier-ignore
     const told = JSON.parse((await mivet('proof', path, '--units', 'in')).out) as { findings: { words: unknown }[] };
     expect(JSON.stringify(told.findings.map(({ words }) => words))).not.toMatch(/\d [mc]m/);
+  });
+});
+
+describe('mivet bench', () => {
+  it('tells the steps in order, each with what it waits for and counts with', async () => {
+    const { code, out } = await mivet('bench', save(project([wave(9), textItem('COX', { film: 'ensign' })])));
+    const { steps } = JSON.parse(out) as { steps: { id: string; kind: string; after: string[]; title: string; text: string; about: { film: string | null }; numbers: Record<string, number>; cautions: string[]; why: string | null }[] }; // prettier-ignore
+    expect(code).toBe(0);
+    expect(steps.map(({ kind }) => kind)).toEqual(['lay-out', 'place-film', 'test-cut', 'unload', 'trim', 'weed', 'weed', 'tape', 'stack', 'tape', 'clean', 'mark', 'aim', 'lay', 'seam', 'tape-off', 'cure', 'wrap-up']); // prettier-ignore
+    steps.forEach(({ after }, i) => after.forEach((id) => expect(steps.slice(0, i).map((one) => one.id)).toContain(id))); // prettier-ignore
+    // C, O and X with the counter of the O; film of two strips, told by its id.
+    expect(steps.find(({ id }) => id === 'weed:ensign')).toMatchObject({ about: { film: 'ensign' }, numbers: { pieces: 3, counters: 1 }, cautions: [] }); // prettier-ignore
+    expect(steps.find(({ kind }) => kind === 'place-film')!.numbers).toMatchObject({ count: 2, handsMinutes: 4 });
+    expect(steps.find(({ kind }) => kind === 'cure')!.numbers['waitMinutes']).toBe(2880);
+    const inches = await mivet('bench', save(project()), '--units', 'in');
+    expect(inches.out).not.toMatch(/\d mm/);
+    expect((await mivet('bench')).code).toBe(2);
+  });
+});
+
+describe('mivet plan', () => {
+  const handOver = { day: '2026-12-10', time: '12:00', whatFor: 'market', number: '', note: '', price: null } as const;
+  const backup = (at: Project['handOver']) => save({ ...emptyBackup('2026-12-01T09:00:00.000Z'), projects: [{ ...project(), handOver: at }] }); // prettier-ignore
+  type Lines = { tasks: { project: string; step: string; start: string; end: string; kind: string; slackMinutes: number }[]; late: { project: string; byMinutes: number; choices: { id: string }[] }[] }; // prettier-ignore
+
+  it('tells what is done when, hung from the hand-over, and writes a calendar', async () => {
+    const ics = join(folder, 'plan.ics');
+    const { code, out } = await mivet('plan', backup(handOver), '--from', '2026-12-01T09:00', '--ics', ics);
+    const { tasks, late } = JSON.parse(out) as Lines;
+    expect({ code, late }).toEqual({ code: 0, late: [] });
+    // It has cured for two days when it is handed over, and hands are at it before that, one thing at a time.
+    const cure = tasks.find(({ step }) => step === 'cure')!;
+    expect(cure).toMatchObject({
+      project: 'Test tumbler',
+      kind: 'wait',
+      end: new Date('2026-12-10T12:00').toISOString(),
+    });
+    expect(Date.parse(cure.end) - Date.parse(cure.start)).toBe(48 * 3_600_000);
+    const hands = tasks.filter(({ kind }) => kind === 'hands').sort((a, b) => a.start.localeCompare(b.start));
+    hands.slice(1).forEach(({ start }, i) => expect(start >= hands[i]!.end).toBe(true));
+    expect(readFileSync(ics, 'utf8').match(/BEGIN:VEVENT/g)!.length).toBeGreaterThanOrEqual(hands.length);
+  });
+
+  it('says by how much it is late and what could be done, and takes nothing that is no time', async () => {
+    const { code, out } = await mivet('plan', backup({ ...handOver, day: '2026-12-02' }), '--from', '2026-12-01T09:00');
+    const { late } = JSON.parse(out) as Lines;
+    expect(code).toBe(1);
+    expect(late[0]!.byMinutes).toBeGreaterThan(24 * 60);
+    expect(late[0]!.choices.map(({ id }) => id)).toContain('before-cure');
+    expect((await mivet('plan', backup(handOver), '--from', 'soon')).code).toBe(2);
+    expect((await mivet('plan', save('no'))).code).toBe(2);
+    expect(JSON.parse((await mivet('plan', backup(null))).out)).toEqual({ tasks: [], late: [] });
+  });
+});
+
+describe('mivet learn', () => {
+  it('tells what the logbook teaches, with how many entries it stands on, its range and where it is used', async () => {
+    const entry = (minutes: number): LogbookEntry => ({ ...blankEntry(`e${minutes}`, '2026-05-01T10:00:00.000Z'), title: 'Mug', work: [{ kind: 'weed', minutes, pieces: 20, cutM: 3, things: 1 }] }); // prettier-ignore
+    const path = save({ ...emptyBackup('2026-12-01T09:00:00.000Z'), entries: [12, 13, 14, 15].map(entry) });
+    const { code, out } = await mivet('learn', path);
+    const { learnt } = JSON.parse(out) as { learnt: { key: string; n: number; value: number; low: number; high: number; unit: string; usedAt: string }[] }; // prettier-ignore
+    expect(code).toBe(0);
+    const piece = learnt.find(({ key }) => key === 'pace:weed:piece')!;
+    // The start is a quarter of a minute; 20 pieces in 14 minutes are slower than that.
+    expect(piece).toMatchObject({ n: 4, unit: 'min each' });
+    expect(piece.value).toBeGreaterThan(0.25);
+    expect(piece.low).toBeLessThan(piece.value);
+    expect(piece.high).toBeGreaterThan(piece.value);
+    expect(piece.usedAt).toContain('Bench');
+    expect((await mivet('learn', save('{}'))).code).toBe(2);
   });
 });
 

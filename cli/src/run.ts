@@ -1,10 +1,13 @@
+import { bench } from './commands/bench.ts';
 import { check } from './commands/check.ts';
 import { flatten } from './commands/flatten.ts';
+import { learn } from './commands/learn.ts';
 import { make } from './commands/make.ts';
+import { plan } from './commands/plan.ts';
 import { judge } from './commands/proof.ts';
 import { BadInput, type CommandLine, type Output } from './input/command.ts';
 
-const COMMANDS: { readonly [name: string]: CommandLine } = { flatten, proof: judge, make, check };
+const COMMANDS: { readonly [name: string]: CommandLine } = { flatten, proof: judge, make, bench, plan, learn, check };
 
 const USAGE = `usage:
   mivet flatten <blank.json> [--film MM]     template as JSON (mm)
@@ -13,9 +16,13 @@ const USAGE = `usage:
                                              cut files, template, bench sheet, report
   mivet make    <a.json> <b.json> … --together --out DIR
                                              the same, cut on common boards
+  mivet bench   <project.json> [--units U]   steps at the bench as JSON
+  mivet plan    <backup.json> [--from 2026-11-27T09:00] [--ics FILE]
+                                             what is done when, and what is late, as JSON
+  mivet learn   <backup.json>                what the logbook teaches, as JSON
   mivet check   <file>                       what is wrong with a project, blank or backup
 U: mm (as it is without), in or in-decimal, for words and prints
-exit: 0 fine, 1 findings that will fail, 2 bad input
+exit: 0 fine, 1 findings that will fail or projects that are late, 2 bad input
 `;
 
 /**

@@ -13,8 +13,8 @@ export const check: CommandLine = (args, { out }) => {
 function describe(document: MivetDocument): string {
   switch (document.format) {
     case 'mivet-backup': {
-      const { projects, shelf, fonts, motifs, stock } = document;
-      return `backup with ${projects.length} projects, ${shelf.length} blanks, ${fonts.length} fonts, ${motifs.length} motifs and ${stock.length} things in stock`;
+      const { projects, shelf, fonts, motifs, stock, entries } = document;
+      return `backup with ${projects.length} projects, ${shelf.length} blanks, ${fonts.length} fonts, ${motifs.length} motifs, ${stock.length} things in stock and ${entries.length} entries in the logbook`;
     }
     case 'mivet-project':
       return `project “${document.name}” with ${document.items.length} items`;
@@ -26,5 +26,7 @@ function describe(document: MivetDocument): string {
       return `motif “${document.name}”`;
     case 'mivet-stock':
       return `piece of stock (${document.thing.kind})`;
+    case 'mivet-entry':
+      return `entry of the logbook “${document.title}”`;
   }
 }

@@ -1,4 +1,11 @@
-import { describeBlankProblem, examineProject, withTriedFixes, type Examined, type Project } from '@mivet/core';
+import {
+  describeBlankProblem,
+  examineProject,
+  habitsWith,
+  withTriedFixes,
+  type Examined,
+  type Project,
+} from '@mivet/core';
 import { jobFiles, type JobFileOptions } from '@mivet/core/papers';
 import { loadProject, takeFlag, takeOption } from '../input/files.ts';
 import { paperFonts } from '../input/fonts.ts';
@@ -35,7 +42,7 @@ export const make: CommandLine = async (args, { out, err }) => {
 
 function examine(project: Project, { unit }: JobFileOptions): Extract<Examined, { ok: true }> {
   const by = judgedBy(project);
-  const examined = examineProject(project, by.fonts, by.limits, by.supply);
+  const examined = examineProject(project, by.fonts, by.limits, by.supply, undefined, unit, habitsWith(project.carried?.habits)); // prettier-ignore
   if (!examined.ok) throw new BadInput(`${project.name}: ${describeBlankProblem(examined.problem, unit)}`);
   return { ...examined, findings: withTriedFixes(project, examined.findings, by) };
 }
