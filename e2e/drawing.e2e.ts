@@ -98,8 +98,7 @@ test('stars are scattered over a tumbler on three films, clear of the name, and 
   await page.getByRole('button', { name: 'Star', exact: true }).click();
   await setField(page, 'Width', '9 mm');
   await page.locator('.choice').getByText('Scattered', { exact: true }).click();
-  await page.getByRole('spinbutton', { name: 'How many' }).fill('24');
-  await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
+  await setField(page, 'How many', '24');
   await page
     .getByRole('button', { name: /^Brass\b/ })
     .first()
@@ -111,7 +110,6 @@ test('stars are scattered over a tumbler on three films, clear of the name, and 
   await goTo(page, 'Proof');
   await expect(page.getByText(/The seam cuts the star/)).toBeHidden();
   await goTo(page, 'Artwork');
-  await page.getByRole('spinbutton', { name: 'How many' }).fill('200');
-  await page.getByRole('spinbutton', { name: 'How many' }).press('Tab');
+  await setField(page, 'How many', '200');
   await expect(page.getByText(/of 200 found room/)).toBeVisible();
 });

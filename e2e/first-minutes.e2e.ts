@@ -9,7 +9,7 @@ test('a newcomer measures a tapered cup in inches and has cut files in 25 clicks
   page,
 }) => {
   await page.route('**/api/config', (route) => route.fulfill({ json: { demo: false } }));
-  await page.goto('/');
+  await page.goto('/projects');
   let [clicks, seconds] = [0, 0];
   const press = async (what: Locator): Promise<void> => {
     await what.click();
@@ -74,7 +74,7 @@ test('a newcomer measures a tapered cup in inches and has cut files in 25 clicks
 
 test('the tour walks through the demo in five stops, and help opens at the stop one is on', async ({ page }) => {
   await page.route('**/api/config', (route) => route.fulfill({ json: { demo: false } }));
-  await page.goto('/');
+  await page.goto('/projects');
   await page.getByRole('button', { name: 'Tour of the demo, five stops' }).click();
   const tour = page.getByRole('region', { name: 'Tour' });
   for (const [i, stop] of ['Measure', 'Flat', 'Artwork', 'Proof', 'Cut'].entries()) {

@@ -50,7 +50,7 @@ test('a browser that is killed in the middle of work has lost nothing older than
   let { browser, kill } = await startBrowser(profile);
   try {
     const page = await browser.contexts()[0]!.newPage();
-    await page.goto(`${baseURL}/`);
+    await page.goto(`${baseURL}/projects`);
     await expect(page.getByRole('heading', { name: 'Stroke seat’s tumbler' })).toBeVisible();
     await page.goto(`${baseURL}/project/demo-tumbler/artwork`);
     await page.getByLabel('Words or a name').fill('COXSWAIN');
@@ -118,7 +118,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page.getByRole('link', { name: 'My way' }).click();
   const written = readFileSync(await (await download(page, 'Write a backup')).path());
   const before = backupIn(written);
-  expect(before.projects).toHaveLength(12);
+  expect(before.projects).toHaveLength(14);
   await page.getByRole('link', { name: 'Projects', exact: true }).click();
   for (const name of [
     /Crew mug/,
@@ -133,6 +133,8 @@ test('a backup brings everything back as it was', async ({ page }) => {
     /Boats/,
     /Heron/,
     /beakers/,
+    /flag glasses/,
+    /Prize box/,
   ]) {
     const card = page.getByRole('article').filter({ has: page.getByRole('heading', { name }) });
     await card.getByRole('button', { name: 'Delete' }).click();
@@ -143,7 +145,9 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: written });
-  await expect(page.getByText(/12 projects, 12 blanks and 17 things in stock are back/)).toBeVisible();
+  await expect(
+    page.getByText(/14 projects, 12 blanks, 17 things in stock and 60 entries in the logbook are back/),
+  ).toBeVisible();
   const after = backupIn(readFileSync(await (await download(page, 'Write a backup')).path()));
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(after.projects!)).toEqual(byId(before.projects!));
@@ -153,7 +157,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
     .setInputFiles({ name: 'holiday.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
   await expect(
     page.getByText(
-      'holiday.json: The file is not a Mivet project, blank, font, motif, piece of stock or backup. Nothing was changed.',
+      'holiday.json: The file is not a Mivet project, blank, font, motif, piece of stock, entry of the logbook or backup. Nothing was changed.',
     ),
   ).toBeVisible();
 });

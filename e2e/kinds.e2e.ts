@@ -21,11 +21,12 @@ async function fresh(page: Page, kind: string): Promise<void> {
   await expect(page.getByRole('group', { name: 'Kind of blank' })).toBeVisible();
 }
 /** Width and path data of each outline in the template that the app writes, mm. */
-async function outlines(page: Page): Promise<{ width: number; data: string }[]> {
+async function outlines(page: Page): Promise<{ width: number; height: number; data: string }[]> {
   const svg = readFileSync(await (await download(page, 'Save as SVG')).path(), 'utf8');
   return [...svg.matchAll(/id="outline[^"]*" d="([^"]+)"/g)].map(([, data]) => {
-    const xs = pathPoints(data!).map(([x]) => x);
-    return { width: Math.max(...xs) - Math.min(...xs), data: data! };
+    const [xs, ys] = [pathPoints(data!).map(([x]) => x), pathPoints(data!).map(([, y]) => y)];
+    const span = (of: number[]): number => Math.max(...of) - Math.min(...of);
+    return { width: span(xs), height: span(ys), data: data! };
   });
 }
 // What is opened for printing is kept at hand: the page itself may not fetch it.
@@ -84,8 +85,8 @@ test('a lid with a straw hole is measured, flattened and printed at its size', a
 
 test('a flat side is its own template, and artwork keeps its size on it', async ({ page }) => {
   await fresh(page, 'Flat side');
-  await read(page, 'Across the face', '6 in');
-  await read(page, 'Down the face', '90');
+  await read(page, 'Width, left to right', '6 in');
+  await read(page, 'Height, top to bottom', '90');
   await goTo(page, 'Flat');
   const [face] = await outlines(page);
   expect(face!.width).toBeCloseTo(152.4, 3);
@@ -95,6 +96,23 @@ test('a flat side is its own template, and artwork keeps its size on it', async 
   await page.getByRole('button', { name: 'Place it' }).click();
   await expect(page.getByRole('textbox', { name: 'Right of the middle by' })).toBeVisible();
   await expect(page.getByText('Follows', { exact: true })).toBeHidden();
+});
+
+test('a box is measured once, and each of its faces has its own size', async ({ page }) => {
+  await fresh(page, 'Box');
+  await read(page, 'Width, left to right', '180');
+  await read(page, 'Depth, front to back', '120');
+  await read(page, 'Height, top to bottom', '70');
+  const size = async (): Promise<number[]> => {
+    const [face] = await outlines(page);
+    return [face!.width, face!.height].map((mm) => Math.round(mm * 100) / 100);
+  };
+  await goTo(page, 'Flat');
+  expect(await size()).toEqual([180, 120]);
+  await goTo(page, 'Measure');
+  await page.getByRole('combobox', { name: 'Film goes on its' }).selectOption('Left side');
+  await goTo(page, 'Flat');
+  expect(await size()).toEqual([120, 70]);
 });
 
 test('a ball takes the widest patch that lies flat, or gores round it', async ({ page }) => {

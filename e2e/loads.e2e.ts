@@ -225,7 +225,7 @@ test('whatever happens to the line, the page or the server, the cutter is shown 
   let server = await switchOn();
   try {
     const home = `http://127.0.0.1:${port}`;
-    await page.goto(home);
+    await page.goto(`${home}/projects`);
     await expect(page.getByRole('heading', { name: 'Stroke seat’s tumbler' })).toBeVisible();
     await page.goto(`${home}/project/demo-tumbler/cut`);
     await page.getByRole('button', { name: 'Send to the cutter' }).click();

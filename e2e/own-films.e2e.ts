@@ -32,6 +32,7 @@ test('a film of one’s own is noted where it is chosen, cut from, kept with the
     .getByRole('dialog')
     .getByRole('button', { name: /^(Add|Save)$/ })
     .click();
+  await expect(page.getByRole('dialog')).toBeHidden();
   await page.goto('/project/demo-tumbler/artwork');
   await page.getByRole('button', { name: 'STROKE' }).click();
   await expect(page.getByText('In Stock it is Plum, dark green, glitter by now')).toBeVisible();

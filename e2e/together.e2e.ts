@@ -53,11 +53,25 @@ test('projects are cut together: common strips and files, a share for each, book
   const cut = cutFilms(files).reduce((sum, { svg }) => sum + pathsIn(svg).length, 0);
   expect(report.projects.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(cut);
 
+  // One guide: the film that three share is weeded in one go, and a tick is there in each of them.
+  await page.getByRole('tab', { name: 'Bench' }).click();
+  const guide = page.getByRole('region', { name: 'One guide for all' });
+  const weed = guide.getByRole('checkbox', { name: /^Weed Deep water: Crew mugs with names, Heron on the can glass and Lane 3 ball/ }); // prettier-ignore
+  await expect(guide.getByText('Lane 3 ball: 1 piece stays')).toBeVisible();
+  await weed.check();
+  await expect(guide.getByText(/; 1 done/)).toBeVisible();
+  await page.reload();
+  await page.getByRole('tab', { name: 'Bench' }).click({ timeout: 60_000 });
+  await expect(weed).toBeChecked();
+  await page.getByRole('tab', { name: 'Loads' }).click();
+
   // One booking; each project tells its share, and undoing it puts all back.
   await page.getByRole('button', { name: 'Book it' }).click();
-  await expect(page.getByText('Booked: the film is off the shelf')).toBeVisible();
+  await expect(page.getByText('Booked: film and tape are off the shelf')).toBeVisible();
   await page.goto('/project/demo-heron/cut');
   await expect(page.getByText(/together with Crew mugs with names and Lane 3 ball/)).toBeVisible();
+  await page.goto('/project/demo-lane/bench');
+  await expect(page.getByRole('checkbox', { name: /^Weed Deep water/ })).toBeChecked();
   await page.goto('/stock');
   const booked = page.locator('.row-line').filter({ hasText: 'Crew mugs with names, Lane 3 ball and Heron' });
   await booked.getByRole('button', { name: 'Undo booking' }).click();

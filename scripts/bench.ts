@@ -5,6 +5,8 @@ import { benchFuse } from '../core/src/polygon/boolean.bench.ts';
 import { benchTrace } from '../core/src/artwork/trace/trace.bench.ts';
 import { benchProof } from '../core/src/proof/proof.bench.ts';
 import { benchTogether } from '../core/src/load/together.bench.ts';
+import { benchFilm } from '../core/src/film/film.bench.ts';
+import { benchSchedule } from '../core/src/schedule/schedule.bench.ts';
 import { benchNest } from '../core/src/nest/nest.bench.ts';
 import { benchCone } from '../core/src/surface/cone.bench.ts';
 import { benchPhoto } from '../core/src/measure/photo/photo.bench.ts';
@@ -30,7 +32,8 @@ for (const bench of [
   benchTrace,
   benchNest,
   benchTogether,
+  benchSchedule,
+  benchFilm,
 ])
   bench(row);
 await benchApp(row);
-for (const work of ['10,000 log rows']) row(work, '', 'not built yet');

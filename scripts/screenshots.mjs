@@ -1,10 +1,10 @@
 // Takes the pictures in docs/screenshots/ from the demo, in the built app. Run after `npm run build`.
-import { spawn, spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import process from 'node:process';
 import { chromium } from '@playwright/test';
-import { root, tool } from './setup.mjs';
+import { root } from './setup.mjs';
 
 const PORT = '5196';
 const base = `http://127.0.0.1:${PORT}`;
@@ -36,20 +36,10 @@ try {
     await page.screenshot({ path: `${out}/${name}.png` });
   };
   const select = (name) => page.getByRole('button', { name }).click();
-  await shoot('projects', '/');
+  await shoot('projects', '/projects');
   await shoot('shelf', '/shelf');
-  await shoot('my-way', '/my-way');
   await shoot('measure', '/project/demo-tumbler/measure');
   await shoot('flat', '/project/demo-tumbler/flat');
-  await shoot('fit-check', '/project/demo-tumbler/flat', async () => {
-    const see = (group, option) =>
-      page.getByRole('radiogroup', { name: group }).getByText(option, { exact: true }).click();
-    await page.getByRole('button', { name: 'A new paper is wrapped' }).click();
-    await see('At the rim, the ends', 'stand apart');
-    await page.getByLabel('At the rim, by').fill('1.5 mm');
-    await page.getByLabel('At the rim, by').press('Enter');
-    await page.getByRole('button', { name: 'Take these sizes' }).scrollIntoViewIfNeeded();
-  });
   await shoot('photo', '/project/demo-cup/measure', async () => {
     await page.getByRole('button', { name: 'From a photograph' }).click();
     await page.getByRole('button', { name: 'the goblet' }).click();
@@ -60,7 +50,7 @@ try {
   await shoot('names', '/project/demo-mug/artwork', () => select('8 names to make'));
   await shoot('stock', '/stock');
   await shoot('cut', '/project/demo-tumbler/cut');
-  await shoot('together', '/together?projects=demo-mug,demo-lane,demo-heron,demo-landing', () =>
+  await shoot('together', '/together?projects=demo-mug,demo-bow,demo-prize', () =>
     page.getByText('Share of each').waitFor(),
   );
   await shoot('stack', '/project/demo-heron/cut', () => page.getByRole('tab', { name: 'Film stack' }).click());
@@ -72,12 +62,25 @@ try {
     await page.getByRole('button', { name: 'Cut', exact: true }).click();
     await page.waitForTimeout(16_000);
   });
-  await shoot('bench', '/project/demo-tumbler/bench', async () => {
+  await shoot('bench', '/project/demo-mug/bench', async () => {
+    const mark = page.getByRole('heading', { level: 1, name: 'Mark face 2 of 2' });
+    const all = page.getByRole('button', { name: /^All \d+ done$/ });
+    for (let i = 0; i < 20 && !(await mark.isVisible()); i++)
+      await ((await all.isVisible()) ? all : page.getByRole('button', { name: /^Done, next/ })).click();
+    await page.getByRole('button', { name: /^Done, next/ }).click();
+  });
+  await shoot('today', '/', () => page.waitForTimeout(9000));
+  await shoot('calendar', '/calendar', () => page.locator('.chart svg').first().waitFor({ timeout: 60_000 }));
+  await shoot('logbook', '/logbook', () => page.getByText('Dwell', { exact: true }).click());
+  await shoot('practice', '/practice/lay-wrap?task=1', async () => {
+    await page.getByRole('slider', { name: 'Turn the sheet' }).fill('0.02');
+    await page.getByRole('button', { name: 'Press and roll it on' }).click();
+    await page.waitForTimeout(2500);
+  });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await shoot('bench-phone', '/project/demo-tumbler/bench', async () => {
     for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Done, next' }).click();
   });
-  await shoot('log', '/project/demo-mug/log');
-  await page.setViewportSize({ width: 390, height: 844 });
-  await shoot('bench-phone', '/project/demo-tumbler/bench');
   await page.setViewportSize({ width: 1280, height: 800 });
   // A wrap with something to say: butted ends, and words too near the rim.
   await shoot('proof', '/project/demo-tumbler/artwork', async () => {
@@ -88,14 +91,6 @@ try {
     await page.goto(`${base}/project/demo-tumbler/proof`);
     await page.getByRole('button', { name: /too near the rim/ }).click();
   });
-  const folder = `${root}.tmp/page`;
-  rmSync(folder, { recursive: true, force: true });
-  spawnSync(tool('tsx'), ['cli/src/main.ts', 'make', 'docs/format/example-tumbler.json', '--out', folder], {
-    cwd: root,
-    stdio: 'ignore',
-  });
-  spawnSync('pdftoppm', ['-r', '80', '-png', '-f', '1', '-l', '1', `${folder}/template.pdf`, `${folder}/p`]);
-  renameSync(`${folder}/p-1.png`, `${out}/template-page.png`);
 } finally {
   await browser.close();
   server.kill();

@@ -4,7 +4,7 @@ import { unzipSync, strFromU8 } from 'fflate';
 
 /** Opens the project list with the demo in it. */
 export async function openProjects(page: Page): Promise<void> {
-  await page.goto('/');
+  await page.goto('/projects');
   await expect(page.getByRole('heading', { name: 'Stroke seat’s tumbler' })).toBeVisible();
 }
 
@@ -47,3 +47,50 @@ export const text = (bytes: Uint8Array | undefined): string => strFromU8(bytes!)
 
 /** Waits until the header says that everything is saved. */
 export const saved = (page: Page): Promise<void> => expect(page.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();
+
+/** A project as the browser keeps it. */
+export interface StoredDocument {
+  readonly [field: string]: unknown;
+  readonly items: readonly { readonly type: string }[];
+  readonly films: readonly object[];
+  readonly stack: object;
+}
+
+/** Puts a project into the browser's database, made from one that is there. */
+export async function storeLike(
+  page: Page,
+  from: string,
+  change: (document: StoredDocument) => object & { readonly id: string },
+): Promise<void> {
+  const document = await page.evaluate(
+    (id) =>
+      new Promise<StoredDocument>((done, fail) => {
+        const open = indexedDB.open('mivet');
+        open.onerror = fail;
+        open.onsuccess = () => {
+          const got = open.result.transaction('projects').objectStore('projects').get(id);
+          got.onsuccess = () => {
+            open.result.close();
+            done((got.result as { document: StoredDocument }).document);
+          };
+        };
+      }),
+    from,
+  );
+  await page.evaluate(
+    (made) =>
+      new Promise<void>((done, fail) => {
+        const open = indexedDB.open('mivet');
+        open.onerror = fail;
+        open.onsuccess = () => {
+          const store = open.result.transaction('projects', 'readwrite').objectStore('projects');
+          store.put({ id: made.id, revision: 1, document: made });
+          store.transaction.oncomplete = () => {
+            open.result.close();
+            done();
+          };
+        };
+      }),
+    change(document),
+  );
+}
