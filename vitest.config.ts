@@ -5,6 +5,9 @@ import Components from 'unplugin-vue-components/vite';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
+// A place with summer time, so that days of 23 and 25 hours are among those that are tested.
+process.env['TZ'] ??= 'Europe/Berlin';
+
 /**
  * Project by project, since a worker that goes over to another one loads everything anew; in each, files that take longest
  * begin first, so that no worker is left alone with one of them at the end.
