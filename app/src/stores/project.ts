@@ -9,8 +9,6 @@ import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
 import { useStock } from './stock.ts';
 
-/** ms from a change to its save; even on a slow machine that draws at the same time the write ends inside a second. */
-const SAVE_AFTER_MS = 100;
 /** ms within which changes of one kind (typing in one field) make one step of undo. */
 const MERGE_MS = 1200;
 /** ms between kept copies of a project that is being worked on. */
@@ -40,7 +38,7 @@ export const useProject = defineStore('project', () => {
   const savedAt = ref<Date | null>(null);
 
   let revision = 0;
-  let timer: ReturnType<typeof setTimeout> | null = null;
+  let again: ReturnType<typeof setTimeout> | null = null;
   let writing: Promise<void> | null = null;
   let unsaved = false;
   let lastEdit = { kind: '', at: 0 };
@@ -86,7 +84,7 @@ export const useProject = defineStore('project', () => {
     doc.value = { ...next, changedAt: new Date().toISOString() };
     unsaved = true;
     if (saveState.value !== 'conflict') saveState.value = library().refused ? 'refused' : 'saving';
-    timer ??= setTimeout(() => void flush(), SAVE_AFTER_MS);
+    void flush();
   }
 
   const library = (): ReturnType<typeof useLibrary> => useLibrary();
@@ -159,26 +157,34 @@ export const useProject = defineStore('project', () => {
     replace(step.before);
   }
 
-  /** Saves now what is not saved yet. */
-  async function flush(): Promise<void> {
-    if (timer) clearTimeout(timer);
-    timer = null;
-    await writing;
-    const now = doc.value;
-    if (!now || !unsaved || dragStart || saveState.value === 'conflict' || library().refused) return;
-    unsaved = false;
-    writing = save(now);
-    await writing;
-    writing = null;
+  /**
+   * Saves what is not saved yet. A change is written at once, before it is drawn; those made while it is being written go
+   * together into the next write.
+   */
+  function flush(): Promise<void> {
+    if (again) clearTimeout(again);
+    again = null;
+    writing ??= saveAll().finally(() => (writing = null));
+    return writing;
   }
 
-  async function save(now: Project): Promise<void> {
+  async function saveAll(): Promise<void> {
+    for (let kept = true; kept;) {
+      const now = doc.value;
+      if (!now || !unsaved || dragStart || saveState.value === 'conflict' || library().refused) return;
+      unsaved = false;
+      kept = await save(now);
+    }
+  }
+
+  /** Whether it was written. */
+  async function save(now: Project): Promise<boolean> {
     try {
       const outcome = await database.writeProject(now, revision);
       if (!outcome.ok) {
         unsaved = true;
         saveState.value = 'conflict';
-        return;
+        return false;
       }
       takeJournal(now.id);
       revision = outcome.revision;
@@ -191,11 +197,13 @@ export const useProject = defineStore('project', () => {
         // A kept copy is not worth holding up the next save for; one that fails is tried again with the next save.
         database.writeSnapshot(now, now.changedAt).catch(() => (lastSnapshot = 0));
       }
+      return true;
     } catch {
       unsaved = true;
       saveState.value = 'refused';
       // Room may be made meanwhile: it is tried again until it is written.
-      timer ??= setTimeout(() => void flush(), AGAIN_MS);
+      again ??= setTimeout(() => void flush(), AGAIN_MS);
+      return false;
     }
   }
 
