@@ -45,7 +45,7 @@ const WIDTHS = [
 ] as const;
 for (const theme of ['light', 'dark'] as const)
   test(`every view is accessible at three widths, in the ${theme} theme`, async ({ page }) => {
-    test.setTimeout(520_000);
+    test.setTimeout(900_000);
     await page.emulateMedia({ colorScheme: theme });
     await openProjects(page);
     await page.evaluate(() => localStorage.setItem('mivet-theme', 'system'));
