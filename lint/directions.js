@@ -8,7 +8,6 @@ const CORE = [
   ['polygon', ['numeric', 'plane']],
   ['raster', ['numeric', 'plane', 'polygon']],
   ['surface', ['numeric', 'plane']],
-  ['film', ['numeric', 'plane', 'polygon', 'surface']],
   ['model', []],
   ['material', ['model']],
   ['solid', ['numeric', 'plane', 'surface', 'model']],
@@ -25,6 +24,12 @@ const CORE = [
       ...['artwork', 'flat', 'layout', 'layers', 'seam'],
     ],
   ],
+  [
+    'film',
+    [
+      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'solid', 'measure', 'flat', 'seam', 'pieces'],
+    ],
+  ],
   ['stack', ['numeric', 'plane', 'polygon', 'raster', 'surface', 'model', 'layout', 'layers', 'pieces']],
   ['nest', ['numeric', 'plane', 'polygon', 'raster']],
   ['load', ['numeric', 'plane', 'polygon', 'model', 'material', 'layers', 'pieces', 'stack', 'nest']],
@@ -34,14 +39,14 @@ const CORE = [
     'proof',
     [
       ...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'measure', 'artwork', 'flat', 'layout'],
-      ...['layers', 'seam', 'pieces', 'stack', 'load', 'document'],
+      ...['layers', 'seam', 'pieces', 'film', 'stack', 'load', 'document'],
     ],
   ],
   [
     'bench',
     [
       ...['numeric', 'plane', 'surface', 'model', 'material', 'measure', 'layers', 'seam', 'pieces', 'load', 'cut'],
-      ...['document', 'proof'],
+      ...['film', 'document', 'proof'],
     ],
   ],
   ['schedule', ['numeric', 'model', 'material', 'measure', 'load', 'bench']],
@@ -49,7 +54,7 @@ const CORE = [
   [
     'practice',
     [
-      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'measure', 'artwork', 'seam', 'document'],
+      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'measure', 'artwork', 'seam', 'film', 'document'],
       ...['proof', 'bench'],
     ],
   ],
@@ -57,7 +62,7 @@ const CORE = [
     'present',
     [
       ...['numeric', 'plane', 'polygon', 'surface', 'model', 'solid', 'measure', 'artwork', 'flat', 'layout', 'seam'],
-      ...['layers', 'pieces', 'stack', 'load', 'cut', 'proof', 'bench', 'schedule', 'log', 'pipeline.ts'],
+      ...['layers', 'pieces', 'film', 'stack', 'load', 'cut', 'proof', 'bench', 'schedule', 'log', 'pipeline.ts'],
     ],
   ],
   [

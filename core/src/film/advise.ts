@@ -1,7 +1,9 @@
-import type { Polygon, Ring } from '../polygon/polygon.ts';
-import { ringsOf } from '../polygon/polygon.ts';
+import type { EvenSlits, Looked, LookedOrder, WayToLay } from '../model/looked.ts';
+import { simplifyRing } from '../plane/simplify.ts';
 import { subtractRings } from '../polygon/boolean.ts';
-import { type Begun, type Laid, layInOrder, type LayOrder, usualOrders } from './lay.ts';
+import type { Polygon, Ring } from '../polygon/polygon.ts';
+import { polygonArea, ringsOf } from '../polygon/polygon.ts';
+import { type Begun, type Laid, layInOrder, type LayNews, type LayOrder, usualOrders } from './lay.ts';
 import type { FilmGives } from './membrane.ts';
 import { meshOf, type Sheet } from './sheet.ts';
 import type { TurnedSide } from './side.ts';
@@ -11,8 +13,11 @@ import { type LaidMap, mapOf } from './tents.ts';
 export interface LaidOn {
   readonly side: TurnedSide;
   readonly gives: FilmGives;
-  /** mm down the side at which the middle of the piece comes to lie. */
+  /** mm down the side at which the middle of the piece comes to lie, and rad round. */
   readonly slant: number;
+  readonly azimuth?: number;
+  /** rad by which its flat is turned against upright there. */
+  readonly askew?: number;
 }
 
 /** A piece as it came to lie in one order. */
@@ -23,50 +28,79 @@ export interface Tried {
 }
 
 /** Steps in which a piece is laid. */
-const STEPS = 12;
-/** How finely a piece is meshed, as a share of its smaller breadth. */
-const FINENESS = 14;
+export const STEPS = 12;
+/** How finely a piece is meshed, as a share of its smaller breadth: at first, for what is tried often, and at last. */
+const [COARSE, OFTEN, FINE] = [6, 10, 14] as const;
+/** About how many points a piece is given at most. */
+const MOST_POINTS = 1200;
 /** How near the largest size is found, as a share of it. */
 const NEAR = 0.01;
 /** Fewest and most slits that are tried, and how deep, as shares of the way to the middle. */
-const [FEWEST, MOST] = [3, 24];
+const [FEWEST, MOST] = [2, 24];
 const DEPTHS = [0.5, 0.7, 0.85] as const;
 /** mm. A slit is a notch so narrow. */
 const SLIT_MM = 0.02;
+/** Share of an edge of the mesh by which an outline may be straightened. */
+const STRAIGHT = 0.04;
+/** Tents that are told. */
+const TOLD = 12;
 
 /** Lays a sheet in an order, to its end. */
-export function layWhole(sheet: Sheet, { side, gives, slant }: LaidOn, order: LayOrder): Tried {
-  const laying = layInOrder(sheet, side, gives, begunAt(sheet, slant), order);
+export function layWhole(sheet: Sheet, on: LaidOn, order: LayOrder): Tried {
+  return toTheEnd(laying(sheet, on, order));
+}
+
+function* laying(sheet: Sheet, on: LaidOn, order: LayOrder): Generator<LayNews, Tried> {
+  const laid = yield* layInOrder(sheet, on.side, on.gives, begunOn(sheet, on), order);
+  return { order, laid, map: mapOf(sheet, laid.membrane, laid.at, on.gives) };
+}
+
+function toTheEnd<T>(steps: Generator<unknown, T>): T {
   for (;;) {
-    const next = laying.next();
-    if (next.done) return { order, laid: next.value, map: mapOf(sheet, next.value.membrane, next.value.at, gives) };
+    const step = steps.next();
+    if (step.done) return step.value;
   }
 }
 
 /** The middle of a sheet goes where it is aimed. */
-function begunAt({ flat }: Sheet, slant: number): Begun {
+export function begunOn({ flat }: Pick<Sheet, 'flat'>, { slant, azimuth = 0, askew = 0 }: LaidOn): Begun {
+  const { minX, maxX, minY, maxY } = extentOf(flat);
+  return { flat: [(minX + maxX) / 2, (minY + maxY) / 2], azimuth, slant, askew };
+}
+
+/** A sheet laid in each of the usual orders, the one that tents least first. */
+export const bestOrders = (sheet: Sheet, on: LaidOn): Tried[] =>
+  usualOrders(sheet, STEPS)
+    .map((order) => layWhole(sheet, on, order))
+    .sort(better);
+
+const better = (a: Tried, b: Tried): number => a.map.excessMm2 - b.map.excessMm2;
+
+/** mm that the tallest tent of a piece stands off. */
+export const tallestOf = ({ tents }: LaidMap): number => tents[0]?.height ?? 0;
+
+function extentOf(flat: ArrayLike<number>): { minX: number; maxX: number; minY: number; maxY: number } {
   let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
   for (let i = 0; i < flat.length; i += 2) {
     [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
     [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
   }
-  return { flat: [(minX + maxX) / 2, (minY + maxY) / 2], azimuth: 0, slant, askew: 0 };
+  return { minX, maxX, minY, maxY };
 }
 
-/** A sheet laid in each of the usual orders, the one with the least film too much first. */
-export const bestOrders = (sheet: Sheet, on: LaidOn): Tried[] =>
-  usualOrders(sheet, STEPS)
-    .map((order) => layWhole(sheet, on, order))
-    .sort((a, b) => a.map.excessMm2 - b.map.excessMm2);
+/** How fine a mesh a piece is given, mm. @param fineness edges across its smaller breadth */
+function edgeFor(piece: Polygon, fineness: number): number {
+  const { minX, maxX, minY, maxY } = extentOf(piece.outer);
+  // A triangle has 0.43 of its edge's square, and there are two of them to a point.
+  const least = Math.sqrt(polygonArea(piece) / MOST_POINTS / 0.87);
+  return Math.max(0.2, least, Math.min(maxX - minX, maxY - minY) / fineness);
+}
 
-/** How fine a mesh a piece is given, mm. */
-function edgeFor(piece: Polygon): number {
-  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (let i = 0; i < piece.outer.length; i += 2) {
-    [minX, maxX] = [Math.min(minX, piece.outer[i]!), Math.max(maxX, piece.outer[i]!)];
-    [minY, maxY] = [Math.min(minY, piece.outer[i + 1]!), Math.max(maxY, piece.outer[i + 1]!)];
-  }
-  return Math.max(0.2, Math.min(maxX - minX, maxY - minY) / FINENESS);
+/** A piece as a mesh, its outline no finer than that can tell. @throws SheetProblem */
+function sheetOf(piece: Polygon, fineness: number): { sheet: Sheet; edge: number } {
+  const edge = edgeFor(piece, fineness);
+  const straight = (ring: Ring): Ring => simplifyRing(ring, STRAIGHT * edge);
+  return { sheet: meshOf({ outer: straight(piece.outer), holes: piece.holes.map(straight) }, edge), edge };
 }
 
 const scaled = ({ outer, holes }: Polygon, by: number): Polygon => ({
@@ -77,19 +111,24 @@ const scaled = ({ outer, holes }: Polygon, by: number): Polygon => ({
 /**
  * The largest size at which a piece lies flat, laid from its middle.
  *
+ * @param limitMm that its tallest tent may stand off
  * @returns the factor on its size, between `least` and `most`; `most` where it lies flat even then, null where it tents at
  *   `least` already
  */
-export function largestFlat(piece: Polygon, on: LaidOn, least = 0.1, most = 4): number | null {
-  const edge = edgeFor(piece);
+export function largestFlat(piece: Polygon, on: LaidOn, limitMm: number, least = 0.1, most = 4): number | null {
+  return toTheEnd(findLargest(piece, on, limitMm, least, most));
+}
+
+function* findLargest(piece: Polygon, on: LaidOn, limitMm: number, least: number, most: number): Generator<null, number | null> { // prettier-ignore
   const lies = (by: number): boolean => {
-    const sheet = meshOf(scaled(piece, by), edge * by);
-    return layWhole(sheet, on, usualOrders(sheet, STEPS)[0]!).map.tents.length === 0;
+    const { sheet } = sheetOf(scaled(piece, by), OFTEN);
+    return tallestOf(layWhole(sheet, on, usualOrders(sheet, STEPS)[0]!).map) <= limitMm;
   };
   if (!lies(least)) return null;
   if (lies(most)) return most;
   let [low, high] = [least, most];
   while (high - low > NEAR * low) {
+    yield null;
     const middle = Math.sqrt(low * high);
     if (lies(middle)) low = middle;
     else high = middle;
@@ -98,53 +137,175 @@ export function largestFlat(piece: Polygon, on: LaidOn, least = 0.1, most = 4): 
 }
 
 /** Slits that take a piece's tents under a limit. */
-export interface FoundSlits {
-  readonly count: number;
+export interface FoundSlits extends EvenSlits {
   /** mm from the edge inwards. */
-  readonly depth: number;
+  readonly depthMm: number;
   readonly piece: Polygon;
   readonly map: LaidMap;
 }
 
 /**
- * The fewest even slits from the edge of a piece towards its middle with which it has no more than so much film too much.
+ * The fewest even slits from the edge of a piece towards its middle with which none of its tents stands off farther. They
+ * begin where its edge is nearest to its middle, at an inner corner, or at its top.
  *
- * @param limitMm2 of film too much
+ * @param limitMm that its tallest tent may stand off
  * @returns null where even the most do not do
  */
-export function fewestSlits(piece: Polygon, on: LaidOn, limitMm2: number): FoundSlits | null {
-  const edge = edgeFor(piece);
+export function fewestSlits(piece: Polygon, on: LaidOn, limitMm: number): FoundSlits | null {
+  return toTheEnd(findSlits(piece, on, limitMm));
+}
+
+function* findSlits(piece: Polygon, on: LaidOn, limitMm: number): Generator<null, FoundSlits | null> {
+  const tried = (slits: EvenSlits, fineness: number): FoundSlits | null => {
+    const slit = withSlits(piece, slits);
+    if (!slit) return null;
+    const { sheet } = sheetOf(slit.piece, fineness);
+    const { map } = layWhole(sheet, on, usualOrders(sheet, STEPS)[0]!);
+    return tallestOf(map) <= limitMm ? { ...slits, depthMm: slit.depthMm, piece: slit.piece, map } : null;
+  };
+  const turns = [...new Set([innerTurn(piece), Math.PI / 2])];
   for (let count = FEWEST; count <= MOST; count++)
-    for (const deep of DEPTHS) {
-      const slit = withSlits(piece, count, deep);
-      if (!slit) continue;
-      const sheet = meshOf(slit.piece, edge);
-      const { map } = layWhole(sheet, on, usualOrders(sheet, STEPS)[0]!);
-      if (map.excessMm2 <= limitMm2) return { count, depth: slit.depth, piece: slit.piece, map };
-    }
+    for (const deep of DEPTHS)
+      for (const turn of turns) {
+        yield null;
+        const slits = { count, deep, turn };
+        // What a coarse look promises has to hold in a fine one.
+        const found = tried(slits, OFTEN) && tried(slits, FINE);
+        if (found) return found;
+      }
   return null;
 }
 
-/** A piece with even slits from its edge, so deep; null where they would take it apart. */
+/** Middle of a piece as its slits take it: the mean of its outline; and how far its edge reaches. */
+function middleOf({ outer }: Polygon): { x: number; y: number; reach: number } {
+  let [x, y, whole, reach] = [0, 0, 0, 0];
+  for (let i = 0, n = outer.length; i < n; i += 2) {
+    const [ax, ay, bx, by] = [outer[i]!, outer[i + 1]!, outer[(i + 2) % n]!, outer[(i + 3) % n]!];
+    const length = Math.hypot(bx - ax, by - ay);
+    x += ((ax + bx) / 2) * length;
+    y += ((ay + by) / 2) * length;
+    whole += length;
+  }
+  [x, y] = [x / whole, y / whole];
+  for (let i = 0; i < outer.length; i += 2) reach = Math.max(reach, Math.hypot(outer[i]! - x, outer[i + 1]! - y));
+  return { x, y, reach };
+}
+
+/** rad to the spot of the outline that is nearest to the middle. */
+function innerTurn(piece: Polygon): number {
+  const { x, y } = middleOf(piece);
+  let [best, turn] = [Infinity, 0];
+  const { outer } = piece;
+  for (let i = 0, n = outer.length; i < n; i += 2) {
+    const [ax, ay] = [outer[i]! - x, outer[i + 1]! - y];
+    const [ex, ey] = [outer[(i + 2) % n]! - x - ax, outer[(i + 3) % n]! - y - ay];
+    const along = Math.max(0, Math.min(1, -(ax * ex + ay * ey) / Math.max(1e-12, ex * ex + ey * ey)));
+    const [dx, dy] = [ax + along * ex, ay + along * ey];
+    // Of those that are as near, the first counts, whatever the last digit says.
+    if (Math.hypot(dx, dy) < best - 1e-6) [best, turn] = [Math.hypot(dx, dy), Math.atan2(dy, dx)];
+  }
+  return turn;
+}
+
+/**
+ * A piece with even slits from its edge; null where they would take it apart.
+ *
+ * @param open mm by which each is open at the edge; left out, a hair
+ */
 export function withSlits(
   piece: Polygon,
-  count: number,
-  deep: number,
-): { readonly piece: Polygon; readonly depth: number } | null {
-  // prettier-ignore
-  const { outer } = piece;
-  let [x0, y0, reach] = [0, 0, 0];
-  for (let i = 0; i < outer.length; i += 2) {
-    x0 += outer[i]! / (outer.length / 2);
-    y0 += outer[i + 1]! / (outer.length / 2);
-  }
-  for (let i = 0; i < outer.length; i += 2) reach = Math.max(reach, Math.hypot(outer[i]! - x0, outer[i + 1]! - y0));
+  { count, deep, turn }: EvenSlits,
+  open = SLIT_MM,
+): { readonly piece: Polygon; readonly depthMm: number } | null {
+  const { x, y, reach } = middleOf(piece);
   const notches = Array.from({ length: count }, (_, k): Ring => {
-    const turn = Math.PI / 2 + (2 * Math.PI * k) / count;
-    const [cos, sin, half] = [Math.cos(turn), Math.sin(turn), SLIT_MM / 2];
-    const at = (along: number, aside: number): number[] => [x0 + along * cos - aside * sin, y0 + along * sin + aside * cos]; // prettier-ignore
+    const way = turn + (2 * Math.PI * k) / count;
+    const [cos, sin] = [Math.cos(way), Math.sin(way)];
+    // As wide as it is open where the edge is farthest, and on from there.
+    const half = (open / 2) * (1 + 0.1 / deep);
+    const at = (along: number, aside: number): number[] => [x + along * cos - aside * sin, y + along * sin + aside * cos]; // prettier-ignore
     return Float64Array.from([...at(reach * (1 - deep), 0), ...at(reach * 1.1, -half), ...at(reach * 1.1, half)]);
   });
   const [one, ...others] = subtractRings(ringsOf(piece), notches);
-  return one && others.length === 0 ? { piece: one, depth: reach * deep } : null;
+  return one && others.length === 0 && one.holes.length === piece.holes.length
+    ? { piece: one, depthMm: reach * deep }
+    : null;
 }
+
+/** News while a piece is looked at: a first answer soon, then how far it is. */
+export interface LookNews {
+  readonly share: number;
+  /** What is known so far; coarse until the last. */
+  readonly look: Omit<Looked, 'of'> | null;
+}
+
+/**
+ * Looks closely at a piece: lays it in the usual orders, coarsely and then finely, and where it tents looks for the largest
+ * size that lies flat and for the fewest slits.
+ *
+ * @param limitMm that a tent may stand off and still count as lying flat
+ * @throws SheetProblem
+ */
+export function* lookCloser(piece: Polygon, on: LaidOn, limitMm: number): Generator<LookNews, Omit<Looked, 'of'>> {
+  const first = sheetOf(piece, COARSE);
+  const told = ({ sheet, edge }: { sheet: Sheet; edge: number }, tried: readonly Tried[]): Omit<Looked, 'of'> => {
+    const { flat } = begunOn(sheet, on);
+    return {
+      edgeMm: edge,
+      orders: tried.map(orderTold),
+      tents: tried[0]!.map.tents.slice(0, TOLD).map(({ middle: [x, y], length, direction, height, area }) => ({
+        ...{ x: x - flat[0], y: y - flat[1], lengthMm: length, direction, heightMm: height, areaMm2: area },
+      })),
+      largest: null,
+      slits: null,
+    };
+  };
+  yield { share: 0.05, look: told(first, bestOrders(first.sheet, on)) };
+  const fine = sheetOf(piece, FINE);
+  const orders = usualOrders(fine.sheet, STEPS);
+  const tried: Tried[] = [];
+  for (const order of orders) {
+    const steps = laying(fine.sheet, on, order);
+    for (;;) {
+      const step = steps.next();
+      if (step.done) {
+        tried.push(step.value);
+        break;
+      }
+      yield { share: 0.05 + (0.55 * (tried.length + (step.value.step + 1) / step.value.steps)) / orders.length, look: null }; // prettier-ignore
+    }
+  }
+  const look = told(fine, tried.sort(better));
+  if (tallestOf(tried[0]!.map) <= limitMm) return look;
+  yield { share: 0.6, look };
+  const largest = yield* counted(findLargest(piece, on, limitMm, 0.3, 1), 0.6, 0.7, 7);
+  yield { share: 0.7, look: { ...look, largest } };
+  const slits = yield* counted(findSlits(piece, on, limitMm), 0.7, 1, (MOST - FEWEST) * DEPTHS.length);
+  return {
+    ...look,
+    largest,
+    slits: slits && { count: slits.count, deep: slits.deep, turn: slits.turn, depthMm: slits.depthMm, tallestMm: tallestOf(slits.map) }, // prettier-ignore
+  };
+}
+
+/** The same in one. */
+export const lookWhole = (piece: Polygon, on: LaidOn, limitMm: number): Omit<Looked, 'of'> =>
+  toTheEnd(lookCloser(piece, on, limitMm));
+
+/** Steps of a search told as shares. */
+function* counted<T>(steps: Generator<null, T>, from: number, to: number, about: number): Generator<LookNews, T> {
+  for (let done = 1; ; done++) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    yield { share: from + (to - from) * Math.min(1, done / about), look: null };
+  }
+}
+
+const orderTold = ({ order, map }: Tried): LookedOrder => ({
+  way: order.name as WayToLay,
+  tents: map.tents.length,
+  tallestMm: tallestOf(map),
+  tentedMm2: map.tentedMm2,
+  pull: map.most.pull,
+  push: map.most.push,
+});

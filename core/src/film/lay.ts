@@ -259,7 +259,8 @@ function swing(
   }
 }
 
-function neighboursOf({ flat, edges }: Sheet): number[][] {
+/** Points that each point of a sheet is joined to by an edge. */
+export function neighboursOf({ flat, edges }: Sheet): number[][] {
   const list: number[][] = Array.from({ length: flat.length / 2 }, () => []);
   for (let e = 0; e < edges.length; e += 2) {
     list[edges[e]!]!.push(edges[e + 1]!);

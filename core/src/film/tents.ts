@@ -9,7 +9,7 @@ export interface Tent {
   /** mm that it is long, and rad on the flat from x to the way it runs. */
   readonly length: number;
   readonly direction: number;
-  /** mm that it stands off, for a wave as long as it is wide. */
+  /** mm that it stands off, for a wave of `WAVE_MM`. */
   readonly height: number;
 }
 
@@ -33,17 +33,31 @@ const COUNTS = 0.05;
 export const WAVE_MM = 3;
 
 /**
- * Reads off a laid sheet where it is pulled, pushed and tents.
+ * mm that film stands off where it is too long by a share of its ground.
  *
  * @source a bump ½H(1 − cos 2πx/L) is longer than its ground by (πH/2L)²: H = (2L/π)·√excess
  */
-export function mapOf(sheet: Sheet, membrane: Membrane, at: Float64Array, { squeeze }: FilmGives): LaidMap {
+export const standsOff = (excess: number): number => ((2 * WAVE_MM) / Math.PI) * Math.sqrt(excess);
+
+/**
+ * Reads off a laid sheet where it is pulled, pushed and tents.
+ *
+ * @param counts triangles that are pressed on; left out, all
+ */
+export function mapOf(
+  sheet: Sheet,
+  membrane: Membrane,
+  at: Float64Array,
+  { squeeze }: FilmGives,
+  counts: (triangle: number) => boolean = () => true,
+): LaidMap {
   const count = sheet.triangles.length / 3;
   const [pull, push, excess, runs] = [new Float64Array(count), new Float64Array(count), new Float64Array(count), new Float64Array(count)]; // prettier-ignore
   const out = new Float64Array(3);
   let [mostPull, mostPush, tentedMm2, excessMm2] = [0, 0, 0, 0];
   membrane.measure(at);
   for (let t = 0; t < count; t++) {
+    if (!counts(t)) continue;
     membrane.strains(t, out);
     pull[t] = out[0]!;
     push[t] = out[1]!;
@@ -55,8 +69,37 @@ export function mapOf(sheet: Sheet, membrane: Membrane, at: Float64Array, { sque
     if (excess[t]! > COUNTS * squeeze) tentedMm2 += membrane.areas[t]!;
     excessMm2 += excess[t]! * membrane.areas[t]!;
   }
-  const tents = together(sheet, (t) => excess[t]! > COUNTS * squeeze).map((own) => tentOf(sheet, membrane, own, excess, runs)); // prettier-ignore
+  const over = overWave(sheet, membrane, excess);
+  const tents = together(sheet, (t) => excess[t]! > COUNTS * squeeze).map((own) => tentOf(sheet, membrane, own, excess, over, runs)); // prettier-ignore
   return { pull, push, excess, tents: tents.sort((a, b) => b.height - a.height), most: { pull: mostPull, push: mostPush }, tentedMm2, excessMm2 }; // prettier-ignore
+}
+
+/**
+ * What is too long about a triangle, taken over a wave of film: shorter ones do not form, so that the point of an inner corner
+ * counts for as much as there is of it, however fine the mesh.
+ */
+function overWave({ flat, triangles }: Sheet, { areas }: Membrane, excess: Float64Array): (triangle: number) => number {
+  const cells = new Map<string, number[]>();
+  const middle = (t: number, c: number): number => (flat[2 * triangles[3 * t]! + c]! + flat[2 * triangles[3 * t + 1]! + c]! + flat[2 * triangles[3 * t + 2]! + c]!) / 3; // prettier-ignore
+  const cell = (v: number): number => Math.floor(v / WAVE_MM);
+  for (let t = 0; t < excess.length; t++) {
+    const key = `${cell(middle(t, 0))} ${cell(middle(t, 1))}`;
+    const own = cells.get(key);
+    if (own) own.push(t);
+    else cells.set(key, [t]);
+  }
+  return (t) => {
+    const [x, y] = [middle(t, 0), middle(t, 1)];
+    let [area, sum] = [0, 0];
+    for (let i = -1; i <= 1; i++)
+      for (let j = -1; j <= 1; j++)
+        for (const other of cells.get(`${cell(x) + i} ${cell(y) + j}`) ?? []) {
+          if (other !== t && Math.hypot(middle(other, 0) - x, middle(other, 1) - y) > WAVE_MM / 2) continue;
+          area += areas[other]!;
+          sum += areas[other]! * excess[other]!;
+        }
+    return area > 0 ? sum / area : 0;
+  };
 }
 
 /** Triangles that hang together by their sides. */
@@ -91,6 +134,7 @@ function tentOf(
   { areas }: Membrane,
   own: readonly number[],
   excess: Float64Array,
+  over: (triangle: number) => number,
   runs: Float64Array,
 ): Tent {
   // prettier-ignore
@@ -107,7 +151,7 @@ function tentOf(
     // Directions have no head: they are averaged by twice their angle.
     cos += weight * Math.cos(2 * runs[t]!);
     sin += weight * Math.sin(2 * runs[t]!);
-    worst = Math.max(worst, excess[t]!);
+    worst = Math.max(worst, over(t));
   });
   const direction = Math.atan2(sin, cos) / 2;
   const along = middles.map(([mx, my]) => mx * Math.cos(direction) + my * Math.sin(direction));
@@ -116,6 +160,6 @@ function tentOf(
     middle: [x / area, y / area],
     length: Math.max(...along) - Math.min(...along),
     direction,
-    height: ((2 * WAVE_MM) / Math.PI) * Math.sqrt(worst),
+    height: standsOff(worst),
   };
 }

@@ -91,4 +91,9 @@ export const shiftBox = (box: Box, x: number, y: number): Box => ({
 });
 export const boxWidth = (box: Box): number => box.maxX - box.minX;
 export const boxHeight = (box: Box): number => box.maxY - box.minY;
+/** Its middle. */
+export const boxCentre = ({ minX, minY, maxX, maxY }: Box): { readonly x: number; readonly y: number } => ({
+  x: (minX + maxX) / 2,
+  y: (minY + maxY) / 2,
+});
 export const isEmptyBox = (box: Box): boolean => box.maxX < box.minX;
