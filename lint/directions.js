@@ -26,9 +26,7 @@ const CORE = [
   ],
   [
     'film',
-    [
-      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'solid', 'measure', 'flat', 'seam', 'pieces'],
-    ],
+    [...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'solid', 'measure', 'flat', 'seam', 'pieces']],
   ],
   ['stack', ['numeric', 'plane', 'polygon', 'raster', 'surface', 'model', 'layout', 'layers', 'pieces']],
   ['nest', ['numeric', 'plane', 'polygon', 'raster']],
@@ -54,7 +52,19 @@ const CORE = [
   [
     'practice',
     [
-      ...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'measure', 'artwork', 'seam', 'film', 'document'],
+      ...[
+        'numeric',
+        'plane',
+        'polygon',
+        'surface',
+        'model',
+        'material',
+        'measure',
+        'artwork',
+        'seam',
+        'film',
+        'document',
+      ],
       ...['proof', 'bench'],
     ],
   ],

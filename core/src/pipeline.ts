@@ -150,7 +150,7 @@ const STAGES = [
   ),
   stage(
     'proof',
-    ({ project: { process }, limits }) => [process, limits],
+    ({ project: { process, looked }, limits }) => [process, looked, limits],
     (
       { project, limits, supply, materials = STARTING_MATERIALS },
       { measure, pieces, batch, load: { sheet, stack, stacks } },
@@ -166,6 +166,7 @@ const STAGES = [
         stacks,
         makes: batch,
         limits,
+        looked: project.looked,
         materials,
       }),
   ),

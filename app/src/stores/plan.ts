@@ -2,7 +2,7 @@ import type { HandCollision, KeptFilm, PartOnBoard, Project, StripPart, StripVie
 import { collisionOf, letGoOfPart, putByHand } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { watchCloser } from '../workers/core-client.ts';
+import { watchApart } from '../workers/core-client.ts';
 import type { Board } from '@mivet/core';
 import type { CloserPart } from '../workers/protocol.ts';
 import { useViewModel } from './view-model.ts';
@@ -56,7 +56,8 @@ export const usePlan = defineStore('plan', () => {
     problem.value = null;
     const options = { ...settings.cutting, mirrored: false };
     const supply = stock.supplyFor(doc);
-    stopWork = watchCloser(
+    stopWork = watchApart(
+      'closer',
       { project: doc, limits: settings.limits, learnt: settings.learnt, supply, options, seed: seed++ },
       (part) => (closer.value = part),
       (why) => {

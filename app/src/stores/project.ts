@@ -120,6 +120,16 @@ export const useProject = defineStore('project', () => {
     replace(next);
   }
 
+  /**
+   * Notes something that was found out about the project and changes nothing that a person did: no step of undo. What comes
+   * of undo and redo is found out anew.
+   */
+  function note(change: (project: Project) => Project): void {
+    if (!doc.value || dragStart) return;
+    const next = keepable(change(doc.value), doc.value);
+    if (next.ok) replace(next.project);
+  }
+
   /** Shows a change while it is being dragged. */
   function preview(change: (project: Project) => Project): void {
     if (!doc.value) return;
@@ -271,6 +281,7 @@ export const useProject = defineStore('project', () => {
     canRedo,
     open,
     edit,
+    note,
     preview,
     settle,
     undo,

@@ -1,5 +1,5 @@
 import { toRaw } from 'vue';
-import type { CloserPart, CoreJobs, CoreReply, CoreRequest, TogetherPart } from './protocol.ts';
+import type { CloserPart, CoreJobs, CoreReply, CoreRequest, LayPart, LookPart, TogetherPart } from './protocol.ts';
 import type { ShapeViewModel } from '@mivet/core';
 
 let worker: Worker | null = null;
@@ -10,7 +10,7 @@ interface Waiting {
   readonly reject: (problem: Error) => void;
   readonly onPart: ((part: never) => void) | undefined;
   readonly limitMs: number;
-  part: ShapeViewModel | CloserPart | TogetherPart | null;
+  part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart | null;
   /** Time limit; runs while the worker works on the call. */
   timer: ReturnType<typeof setTimeout> | null;
 }
@@ -39,6 +39,8 @@ const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
   silhouette: 30_000,
   closer: 600_000,
   fixes: 120_000,
+  look: 600_000,
+  layFilm: 60_000,
   marks: 60_000,
   batch: 60_000,
   send: 60_000,
@@ -195,29 +197,38 @@ function ask<K extends keyof CoreJobs>(
   return answer;
 }
 
+/** Jobs that are worked at in a worker of their own, with what they tell on the way. */
+interface Apart {
+  readonly closer: CloserPart;
+  readonly look: LookPart;
+  readonly layFilm: LayPart;
+}
+
 /**
- * Has a plan made better in a worker of its own, which lives for as long as the user watches.
+ * Works at something in a worker of its own, which lives for as long as the user watches.
  *
  * @param input of the job
- * @param onPart told whenever it is better
+ * @param onPart told whenever there is something new
+ * @param onEnd told when it is done, or why it is not
  * @returns stops it
  */
-export function watchCloser(
-  input: CoreJobs['closer']['input'],
-  onPart: (part: CloserPart) => void,
+export function watchApart<K extends keyof Apart>(
+  job: K,
+  input: CoreJobs[K]['input'],
+  onPart: (part: Apart[K]) => void,
   onEnd: (problem: string | null) => void,
 ): () => void {
   const apart = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
   apart.onmessage = ({ data }: MessageEvent<CoreReply>) => {
     if ('begun' in data) return;
-    if ('part' in data) onPart(data.part as CloserPart);
+    if ('part' in data) onPart(data.part as Apart[K]);
     else {
       apart.terminate();
       onEnd(data.ok ? null : data.message);
     }
   };
-  apart.onerror = () => onEnd('The worker stopped. The plan stays as it is.');
-  apart.postMessage({ id: 1, job: 'closer', input: plain(input) } satisfies CoreRequest);
+  apart.onerror = () => onEnd('The worker stopped. What was there stays as it is.');
+  apart.postMessage({ id: 1, job, input: plain(input) } as CoreRequest);
   return () => apart.terminate();
 }
 

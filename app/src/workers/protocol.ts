@@ -12,6 +12,7 @@ import type {
   KeptFilm,
   Learnt,
   LogbookEntry,
+  Looked,
   OwnHabits,
   Accepted,
   OwnLimits,
@@ -22,6 +23,8 @@ import type {
   Shelves,
   WorkHours,
   SentLoad,
+  ShownLaying,
+  SideOutline,
   StepPicture,
   ToBuy,
   SilhouetteOptions,
@@ -32,6 +35,7 @@ import type {
   TogetherShare,
   TraceOptions,
   Units,
+  WayToLay,
 } from '@mivet/core';
 import type {
   JudgedViewModel,
@@ -59,6 +63,30 @@ export interface CloserPart {
   readonly strips: readonly StripViewModel[];
   readonly kept: readonly KeptFilm[];
   readonly tries: number;
+}
+
+/** A closer look under way: how far it is, and what was found of a piece, coarsely at first. */
+export interface LookPart {
+  readonly done: number;
+  readonly of: number;
+  /** Of the piece that is being looked at. */
+  readonly share: number;
+  readonly itemId: string;
+  readonly found: Looked | null;
+  /** Whether that is the last word on this piece. */
+  readonly settled: boolean;
+}
+
+/** A sheet of film that is laid, to be drawn: coarse at first, then finely. */
+export interface LayPart {
+  /** x and y by turns, mm; three points to a triangle. */
+  readonly flat: Float64Array;
+  readonly triangles: Uint32Array;
+  readonly outline: SideOutline;
+  readonly laying: ShownLaying;
+  readonly fine: boolean;
+  /** mm from the top of its flat down on the side, so that the picture can say where it lies. */
+  readonly slant: number;
 }
 
 /** How far several projects are worked through. */
@@ -186,6 +214,30 @@ export interface CoreJobs {
   /** A plan that is improved until cancelled; ends by itself only when nothing is left to try. */
   readonly closer: {
     readonly input: CoreJobs['send']['input'] & { readonly seed: number };
+    readonly output: null;
+  };
+  /** Pieces of film laid by computation, one after another; each is told as it is found. */
+  readonly look: {
+    readonly input: {
+      readonly project: Project;
+      readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
+      /** One item; left out, whatever the forecast doubts. */
+      readonly itemId?: string;
+    };
+    readonly output: null;
+  };
+  /** One piece of an item laid in an order, step by step, to be drawn; null where there is nothing to lay. */
+  readonly layFilm: {
+    readonly input: {
+      readonly project: Project;
+      readonly limits: OwnLimits;
+      readonly learnt?: OwnLearnt;
+      readonly itemId: string;
+      readonly way: WayToLay;
+      /** Per cent by which the film gives less. */
+      readonly stifferPercent: number;
+    };
     readonly output: null;
   };
   /** What marks on each layer cost, or would cost, mm² of film by the plan; null when they do not fit on its board. */
@@ -321,6 +373,6 @@ export type CoreAnswer<K extends keyof CoreJobs> = CoreJobs[K] extends { readonl
 export type CoreReply =
   /** The worker has started the job; its time limit counts from here. */
   | { readonly id: number; readonly begun: true }
-  | { readonly id: number; readonly part: ShapeViewModel | CloserPart | TogetherPart }
+  | { readonly id: number; readonly part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart }
   | { readonly id: number; readonly ok: true; readonly output: CoreAnswer<keyof CoreJobs> }
   | { readonly id: number; readonly ok: false; readonly message: string; readonly givenUp?: boolean };

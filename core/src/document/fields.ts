@@ -33,6 +33,8 @@ export const MOST = {
   outline: 100_000,
   copies: 200_000,
   reason: 2000,
+  looked: 200,
+  tents: 40,
 } as const;
 
 export const id = z.string().min(1).max(80);

@@ -59,6 +59,9 @@ const itemBase = {
   mirrored: z.boolean(),
   spares: z.number().int().min(0).max(50),
   byItself: z.boolean().optional(),
+  slitIn: z
+    .object({ count: z.number().int().min(1).max(48), deep: z.number().min(0.05).max(0.95), fromDeg: angle })
+    .optional(),
   acts: z.object({
     thickenMm: z.number().min(-20).max(20),
     fillHoles: z.boolean(),

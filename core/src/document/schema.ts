@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOTIF_IDS } from '../artwork/motifs/index.ts';
+import type { Looked } from '../model/looked.ts';
 import type { MotifId } from '../model/item.ts';
 import type { Backup, Project, ShelfBlank, StockDocument, Unreadable } from '../model/project.ts';
 import { FORMAT_VERSION } from '../model/format.ts';
@@ -29,6 +30,40 @@ export const stockSchema = z.object({
 
 /** Id of something that is done at the bench, or of a thing that it is done on. */
 const tick = z.string().max(400);
+
+const many = z.number().min(0).max(1e9);
+
+const lookedSchema = z.object({
+  of: z.string().min(1).max(80),
+  edgeMm: many,
+  orders: z
+    .array(
+      z.object({
+        way: z.enum(['centre out', 'one end', 'middle line first']),
+        tents: many,
+        tallestMm: many,
+        tentedMm2: many,
+        pull: z.number(),
+        push: z.number(),
+      }),
+    )
+    .min(1)
+    .max(10),
+  tents: z
+    .array(
+      z.object({
+        x: z.number(),
+        y: z.number(),
+        lengthMm: many,
+        direction: z.number(),
+        heightMm: many,
+        areaMm2: many,
+      }),
+    )
+    .max(MOST.tents),
+  largest: many.nullable(),
+  slits: z.object({ count: many, deep: many, turn: z.number(), depthMm: many, tallestMm: many }).nullable(),
+}) satisfies z.ZodType<Looked>;
 
 /** A project, current version. */
 export const projectSchema = z.object({
@@ -113,6 +148,7 @@ export const projectSchema = z.object({
   laid: z
     .array(z.object({ film: id, of: z.string().max(20_000_000), lots: z.array(lotSchema).max(MOST.lots) }))
     .max(1000),
+  looked: z.array(lookedSchema).max(MOST.looked).optional(),
   accepted: z
     .array(
       z.object({

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { polygonArea, type Polygon } from '../polygon/polygon.ts';
-import { bestOrders, fewestSlits, largestFlat, layWhole, lookWhole, lookCloser, tallestOf, withSlits } from './advise.ts';
+import { bestOrders, fewestSlits, largestFlat, layWhole, lookCloser, lookWhole, tallestOf } from './advise.ts';
+import { withSlits } from '../pieces/even-slits.ts';
 import { usualOrders } from './lay.ts';
 import { meshOf } from './sheet.ts';
 import { ballSide, coneSide } from './side.ts';

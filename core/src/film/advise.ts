@@ -1,8 +1,8 @@
 import type { EvenSlits, Looked, LookedOrder, WayToLay } from '../model/looked.ts';
 import { simplifyRing } from '../plane/simplify.ts';
-import { subtractRings } from '../polygon/boolean.ts';
+import { middleOf, withSlits } from '../pieces/even-slits.ts';
 import type { Polygon, Ring } from '../polygon/polygon.ts';
-import { polygonArea, ringsOf } from '../polygon/polygon.ts';
+import { polygonArea } from '../polygon/polygon.ts';
 import { type Begun, type Laid, layInOrder, type LayNews, type LayOrder, usualOrders } from './lay.ts';
 import type { FilmGives } from './membrane.ts';
 import { meshOf, type Sheet } from './sheet.ts';
@@ -38,8 +38,6 @@ const NEAR = 0.01;
 /** Fewest and most slits that are tried, and how deep, as shares of the way to the middle. */
 const [FEWEST, MOST] = [2, 24];
 const DEPTHS = [0.5, 0.7, 0.85] as const;
-/** mm. A slit is a notch so narrow. */
-const SLIT_MM = 0.02;
 /** Share of an edge of the mesh by which an outline may be straightened. */
 const STRAIGHT = 0.04;
 /** Tents that are told. */
@@ -67,6 +65,10 @@ export function begunOn({ flat }: Pick<Sheet, 'flat'>, { slant, azimuth = 0, ask
   const { minX, maxX, minY, maxY } = extentOf(flat);
   return { flat: [(minX + maxX) / 2, (minY + maxY) / 2], azimuth, slant, askew };
 }
+
+/** A piece as a mesh in one of two finenesses, and its edges, mm. @throws SheetProblem */
+export const meshFor = (piece: Polygon, how: 'coarse' | 'fine'): { readonly sheet: Sheet; readonly edge: number } =>
+  sheetOf(piece, how === 'coarse' ? COARSE : FINE);
 
 /** A sheet laid in each of the usual orders, the one that tents least first. */
 export const bestOrders = (sheet: Sheet, on: LaidOn): Tried[] =>
@@ -119,7 +121,14 @@ export function largestFlat(piece: Polygon, on: LaidOn, limitMm: number, least =
   return toTheEnd(findLargest(piece, on, limitMm, least, most));
 }
 
-function* findLargest(piece: Polygon, on: LaidOn, limitMm: number, least: number, most: number): Generator<null, number | null> { // prettier-ignore
+function* findLargest(
+  piece: Polygon,
+  on: LaidOn,
+  limitMm: number,
+  least: number,
+  most: number,
+): Generator<null, number | null> {
+  // prettier-ignore
   const lies = (by: number): boolean => {
     const { sheet } = sheetOf(scaled(piece, by), OFTEN);
     return tallestOf(layWhole(sheet, on, usualOrders(sheet, STEPS)[0]!).map) <= limitMm;
@@ -176,21 +185,6 @@ function* findSlits(piece: Polygon, on: LaidOn, limitMm: number): Generator<null
   return null;
 }
 
-/** Middle of a piece as its slits take it: the mean of its outline; and how far its edge reaches. */
-function middleOf({ outer }: Polygon): { x: number; y: number; reach: number } {
-  let [x, y, whole, reach] = [0, 0, 0, 0];
-  for (let i = 0, n = outer.length; i < n; i += 2) {
-    const [ax, ay, bx, by] = [outer[i]!, outer[i + 1]!, outer[(i + 2) % n]!, outer[(i + 3) % n]!];
-    const length = Math.hypot(bx - ax, by - ay);
-    x += ((ax + bx) / 2) * length;
-    y += ((ay + by) / 2) * length;
-    whole += length;
-  }
-  [x, y] = [x / whole, y / whole];
-  for (let i = 0; i < outer.length; i += 2) reach = Math.max(reach, Math.hypot(outer[i]! - x, outer[i + 1]! - y));
-  return { x, y, reach };
-}
-
 /** rad to the spot of the outline that is nearest to the middle. */
 function innerTurn(piece: Polygon): number {
   const { x, y } = middleOf(piece);
@@ -205,31 +199,6 @@ function innerTurn(piece: Polygon): number {
     if (Math.hypot(dx, dy) < best - 1e-6) [best, turn] = [Math.hypot(dx, dy), Math.atan2(dy, dx)];
   }
   return turn;
-}
-
-/**
- * A piece with even slits from its edge; null where they would take it apart.
- *
- * @param open mm by which each is open at the edge; left out, a hair
- */
-export function withSlits(
-  piece: Polygon,
-  { count, deep, turn }: EvenSlits,
-  open = SLIT_MM,
-): { readonly piece: Polygon; readonly depthMm: number } | null {
-  const { x, y, reach } = middleOf(piece);
-  const notches = Array.from({ length: count }, (_, k): Ring => {
-    const way = turn + (2 * Math.PI * k) / count;
-    const [cos, sin] = [Math.cos(way), Math.sin(way)];
-    // As wide as it is open where the edge is farthest, and on from there.
-    const half = (open / 2) * (1 + 0.1 / deep);
-    const at = (along: number, aside: number): number[] => [x + along * cos - aside * sin, y + along * sin + aside * cos]; // prettier-ignore
-    return Float64Array.from([...at(reach * (1 - deep), 0), ...at(reach * 1.1, -half), ...at(reach * 1.1, half)]);
-  });
-  const [one, ...others] = subtractRings(ringsOf(piece), notches);
-  return one && others.length === 0 && one.holes.length === piece.holes.length
-    ? { piece: one, depthMm: reach * deep }
-    : null;
 }
 
 /** News while a piece is looked at: a first answer soon, then how far it is. */
@@ -247,7 +216,7 @@ export interface LookNews {
  * @throws SheetProblem
  */
 export function* lookCloser(piece: Polygon, on: LaidOn, limitMm: number): Generator<LookNews, Omit<Looked, 'of'>> {
-  const first = sheetOf(piece, COARSE);
+  const first = meshFor(piece, 'coarse');
   const told = ({ sheet, edge }: { sheet: Sheet; edge: number }, tried: readonly Tried[]): Omit<Looked, 'of'> => {
     const { flat } = begunOn(sheet, on);
     return {
@@ -261,7 +230,7 @@ export function* lookCloser(piece: Polygon, on: LaidOn, limitMm: number): Genera
     };
   };
   yield { share: 0.05, look: told(first, bestOrders(first.sheet, on)) };
-  const fine = sheetOf(piece, FINE);
+  const fine = meshFor(piece, 'fine');
   const orders = usualOrders(fine.sheet, STEPS);
   const tried: Tried[] = [];
   for (const order of orders) {

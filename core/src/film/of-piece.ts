@@ -2,11 +2,12 @@ import { filmGive, type Materials } from '../material/materials.ts';
 import { solidOf } from '../measure/kinds/kinds.ts';
 import type { Job } from '../model/job.ts';
 import type { Looked } from '../model/looked.ts';
+import { shareOfGive } from '../pieces/give.ts';
 import type { Piece } from '../pieces/pieces.ts';
 import type { Wrap } from '../pieces/wrap.ts';
 import { boxCentre } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
-import type { PanelFrame } from '../seam/panel-frame.ts';
+import { spotOf } from '../pieces/spot-of-piece.ts';
 import { meridianArc, spheroidGaussian } from '../surface/spheroid.ts';
 import type { LaidOn } from './advise.ts';
 import type { FilmGives } from './membrane.ts';
@@ -41,7 +42,8 @@ export function laidOnOf(job: OfJob, wrap: OfWrap, piece: Piece, materials: Mate
   const { bounds } = wrap.template;
   const down = (bounds.minY + bounds.maxY) / 2 - y;
   const aside = x - (bounds.minX + bounds.maxX) / 2;
-  if (Math.abs(radius - halfLength) < 1e-9) return { side: ballSide(radius), gives, slant: down, azimuth: aside / radius };
+  if (Math.abs(radius - halfLength) < 1e-9)
+    return { side: ballSide(radius), gives, slant: down, azimuth: aside / radius };
   const middle = -meridianArc(radius, halfLength, latitude);
   const reach = Math.hypot(piece.flatBox.maxX - piece.flatBox.minX, piece.flatBox.maxY - piece.flatBox.minY) / 2;
   const pole = meridianArc(radius, halfLength, Math.PI / 2) - FROM_POLE_MM;
@@ -53,36 +55,13 @@ export function laidOnOf(job: OfJob, wrap: OfWrap, piece: Piece, materials: Mate
 
 /** What the film of a piece gives where it lies; rubber under it gives as much either way. */
 function givesOf({ films, warm, blank }: OfJob, film: string, materials: Materials): FilmGives {
-  const { stretch, squeeze } = filmGive(materials, films.find(({ id }) => id === film)?.finish ?? 'gloss permanent', warm);
+  const { stretch, squeeze } = filmGive(
+    materials,
+    films.find(({ id }) => id === film)?.finish ?? 'gloss permanent',
+    warm,
+  );
   const rubber = materials.surfaces[blank.surface].give / 2;
   return { stretch: stretch + rubber, squeeze: squeeze + rubber };
-}
-
-/** Where the middle of a piece lies on the side, and how its flat is turned there. */
-function spotOf(frames: readonly PanelFrame[], { part, azimuths, slants }: Piece, x: number, y: number): Pick<LaidOn, 'slant' | 'azimuth' | 'askew'> | null { // prettier-ignore
-  const holds = (frame: PanelFrame): boolean => frame.part === part;
-  const frame = frames.find(holds) ?? nearestFrame(frames, (azimuths[0] + azimuths[1]) / 2, (slants[0] + slants[1]) / 2);
-  const spot = frame?.inverse(x, y);
-  if (!frame || !spot) return null;
-  const [a, b] = [new Float64Array(2), new Float64Array(2)];
-  frame.forwardInto(spot.azimuth, spot.slant - STEP_MM, a);
-  frame.forwardInto(spot.azimuth, spot.slant + STEP_MM, b);
-  return { ...spot, askew: -Math.PI / 2 - Math.atan2(b[1]! - a[1]!, b[0]! - a[0]!) };
-}
-
-/** mm over which it is seen which way is down on a flat. */
-const STEP_MM = 0.5;
-
-/** What is laid by itself lies on the panel that its middle is on. */
-function nearestFrame(frames: readonly PanelFrame[], azimuth: number, slant: number): PanelFrame | undefined {
-  const on = frames.filter(({ slant: [from, to] }) => slant >= from && slant <= to);
-  return (on.length > 0 ? on : frames).find(({ left, right }) => {
-    if (!left || !right) return true;
-    return [-1, 0, 1].some((turn) => {
-      const a = azimuth + 2 * Math.PI * turn;
-      return a >= Math.min(...left.azimuths) && a <= Math.max(...right.azimuths);
-    });
-  });
 }
 
 /**
@@ -118,3 +97,43 @@ export function lookKey({ flat, flatBox }: Piece, { side, gives, slant, askew = 
 /** What was found when this was looked at, if it was. */
 export const lookOf = (looked: readonly Looked[] | undefined, key: string): Looked | undefined =>
   looked?.find(({ of }) => of === key);
+
+/** A piece that is worth a closer look. */
+export interface WorthALook {
+  readonly piece: Piece;
+  readonly on: LaidOn;
+  /** Of it and of its copies. */
+  readonly key: string;
+  /** What it asks for by the forecast, as a share of what its film gives. */
+  readonly share: number;
+}
+
+/** Share of what film gives from which a forecast is not trusted: inner corners ask for half as much again. */
+const DOUBTED = 0.5;
+
+/**
+ * Pieces that are worth a closer look, each shape once, those that ask most first.
+ *
+ * @param of an item; left out, whatever of all of them the forecast doubts
+ */
+export function worthALook(
+  job: OfJob,
+  wrap: OfWrap & Pick<Wrap, 'pieces'>,
+  materials: Materials,
+  limitMm: number,
+  of?: string,
+): WorthALook[] {
+  const shareOf = shareOfGive(job, wrap, materials);
+  if (!shareOf) return [];
+  const found = new Map<string, WorthALook>();
+  for (const piece of wrap.pieces) {
+    if (piece.spare || (of !== undefined && piece.itemIds[0] !== of)) continue;
+    const share = shareOf(piece);
+    if (of === undefined && share < DOUBTED) continue;
+    const on = laidOnOf(job, wrap, piece, materials);
+    if (!on) continue;
+    const key = lookKey(piece, on, limitMm);
+    if (!found.has(key)) found.set(key, { piece, on, key, share });
+  }
+  return [...found.values()].sort((a, b) => b.share - a.share);
+}

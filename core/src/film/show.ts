@@ -1,5 +1,7 @@
-import { begunOn, type LaidOn } from './advise.ts';
-import { layInOrder, type LayNews, type LayOrder, neighboursOf } from './lay.ts';
+import type { WayToLay } from '../model/looked.ts';
+import type { Polygon } from '../polygon/polygon.ts';
+import { begunOn, type LaidOn, meshFor, STEPS } from './advise.ts';
+import { layInOrder, type LayNews, type LayOrder, neighboursOf, usualOrders } from './lay.ts';
 import { membraneOf } from './membrane.ts';
 import type { Sheet } from './sheet.ts';
 import type { TurnedSide } from './side.ts';
@@ -197,7 +199,7 @@ export interface ShownLaying {
 }
 
 /** Lays a sheet in an order and draws each step, the sheet as it is held first. */
-export function* showLaying(sheet: Sheet, on: LaidOn, order: LayOrder, shower: Shower): Generator<LayNews, ShownLaying> {
+function* showLaying(sheet: Sheet, on: LaidOn, order: LayOrder, shower: Shower): Generator<LayNews, ShownLaying> {
   const points = sheet.flat.length / 2;
   const frames = [shower.frame(new Float64Array(2 * points), new Uint8Array(points))];
   const steps = layInOrder(sheet, on.side, on.gives, begunOn(sheet, on), order);
@@ -205,7 +207,31 @@ export function* showLaying(sheet: Sheet, on: LaidOn, order: LayOrder, shower: S
     const step = steps.next();
     if (step.done) return { frames, map: shower.map(step.value.at) };
     const { step: now, at } = step.value;
-    frames.push(shower.frame(at, Uint8Array.from(order.step, (own) => (own <= now ? 1 : 0))));
+    frames.push(
+      shower.frame(
+        at,
+        Uint8Array.from(order.step, (own) => (own <= now ? 1 : 0)),
+      ),
+    );
     yield step.value;
   }
+}
+
+/**
+ * A piece laid in one of the usual orders, to be drawn.
+ *
+ * @param how fine its mesh is
+ * @returns its mesh, what it is laid on, and its steps
+ * @throws SheetProblem
+ */
+export function layingShown(
+  piece: Polygon,
+  on: LaidOn,
+  way: WayToLay,
+  how: 'coarse' | 'fine',
+): { readonly sheet: Sheet; readonly outline: SideOutline; readonly steps: Generator<LayNews, ShownLaying> } {
+  const { sheet } = meshFor(piece, how);
+  const shower = showerOf(sheet, on);
+  const order = usualOrders(sheet, STEPS).find(({ name }) => name === way)!;
+  return { sheet, outline: shower.outline, steps: showLaying(sheet, on, order, shower) };
 }

@@ -57,6 +57,15 @@ export type Command =
     }
   /** Each copy cut and laid by itself, as a patch of its own; `several` tells whether there are more than one. */
   | { readonly do: 'lay-singly'; readonly itemIds: readonly string[]; readonly several: boolean }
+  /** Even slits from its edge; `fromDeg` as of an item's `slitIn`. */
+  | {
+      readonly do: 'slit-item';
+      readonly itemId: string;
+      readonly count: number;
+      readonly deep: number;
+      readonly depthMm: number;
+      readonly fromDeg: number;
+    }
   | { readonly do: 'lay-warm' }
   | { readonly do: 'lay-cold' }
   | { readonly do: 'set-font'; readonly itemId: string; readonly font: string };

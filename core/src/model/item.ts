@@ -69,6 +69,15 @@ export interface KeptSpot {
   readonly pinned: boolean;
 }
 
+/** Even slits from the edge of film towards its middle, so that it follows a blank that curves both ways. */
+export interface SlitIn {
+  readonly count: number;
+  /** Share of the way from its farthest edge to its middle. */
+  readonly deep: number;
+  /** Degrees counter-clockwise from its right, as it stands on the blank unturned, to the first of them. */
+  readonly fromDeg: number;
+}
+
 interface ItemBase {
   readonly id: string;
   readonly film: string;
@@ -84,6 +93,8 @@ interface ItemBase {
   readonly spares: number;
   /** Each copy is cut and laid by itself; left out, it goes on with the whole. */
   readonly byItself?: boolean | undefined;
+  /** Slits from the edge of each of its broad pieces; left out, none. */
+  readonly slitIn?: SlitIn | undefined;
   /** What is done to its outlines after it was drawn. */
   readonly acts: OutlineActs;
 }

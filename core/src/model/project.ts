@@ -6,6 +6,7 @@ import type { Accepted, LogbookEntry } from './entry.ts';
 import type { Provenance } from './item.ts';
 import type { Job } from './job.ts';
 import type { KeptFilm } from './laid.ts';
+import type { Looked } from './looked.ts';
 import type { LogEntry } from './log-entry.ts';
 import type { FORMAT_VERSION } from './format.ts';
 import type { HandOver, Planning, WorkHours } from './planning.ts';
@@ -33,6 +34,8 @@ export interface Project extends Job {
   readonly boardId: string;
   /** How films were laid on boards by hand or while somebody watched; used as long as the same is cut. */
   readonly laid: readonly KeptFilm[];
+  /** What laying its film by computation showed; counts as long as the same is laid on the same. */
+  readonly looked?: readonly Looked[] | undefined;
   readonly accepted: readonly Acceptance[];
   readonly bench: BenchRun;
   /** When it has to be done; null while nobody waits for it. */

@@ -19,7 +19,7 @@ import { drawSlits, inTheWay, isLongSheet } from './slits.ts';
 /** mm of film that stay between a slit and what the mask opens, or another piece. */
 const KEPT_MM = 4;
 /** mm. A narrower notch is no more than a line that the blade goes along twice. */
-const LEAST_NOTCH_MM = 0.3;
+export const LEAST_NOTCH_MM = 0.3;
 /** mm that a notch is begun outside of the edge, which is not always where its box ends. */
 const BEYOND_MM = 15;
 /** Share of a piece that has to be left: more is no slit. */

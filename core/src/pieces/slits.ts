@@ -36,8 +36,8 @@ export interface PieceSlits {
   /** How many there ought to be, and how many stop short of an opening. */
   readonly wanted: number;
   readonly short: number;
-  /** What the film then asks for, as a fraction. */
-  readonly needed: number;
+  /** What the film then asks for, as a fraction; null where slits were chosen by hand. */
+  readonly needed: number | null;
   /** mm by which they are open at the edge: so much would lap there. */
   readonly lap: number;
 }

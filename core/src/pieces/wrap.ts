@@ -19,6 +19,7 @@ import type { Divided } from '../seam/divide.ts';
 import { divideSide } from '../seam/divide.ts';
 import { boxOfPanels } from '../seam/panels/panel.ts';
 import { SPLIT_OVERLAP_MM } from '../seam/plain-seam.ts';
+import { slitItems } from './item-slits.ts';
 import { slitMasks } from './mask-slits.ts';
 import type { Piece, PieceFrame } from './pieces.ts';
 import { makePieces } from './pieces.ts';
@@ -80,7 +81,8 @@ export function cutOut(
   // What is laid first comes first: pieces lie on each other by their films, whatever the order of the artwork.
   const rank = new Map(laid.layers.map((layer, i) => [layer, i]));
   const made = makePieces(laid.placed, frame).sort((a, b) => rank.get(layerOf(a))! - rank.get(layerOf(b))!);
-  const pieces = slitMasks(job, { ...laid, frames: divided.frames }, made, materials);
+  const masked = slitMasks(job, { ...laid, frames: divided.frames }, made, materials);
+  const pieces = slitItems(job, { ...laid, frames: divided.frames }, masked);
   const wanted: WantedSpare[] = [
     ...laid.placed.flatMap(({ item, off }) => off.map((_, copy) => ({ itemId: item.id, copy, off: true }))),
     ...job.seam.atSeam.flatMap(({ itemId, copy, do: choice }) =>

@@ -4,6 +4,7 @@ import type { FilmUsage } from '../load/usage.ts';
 import type { ReadingDoubt } from '../measure/doubts.ts';
 import type { Command } from '../model/command.ts';
 import type { Job } from '../model/job.ts';
+import type { Looked } from '../model/looked.ts';
 import type { Supply } from '../model/stock.ts';
 import type { Make } from '../pieces/batch.ts';
 import type { Wrap } from '../pieces/wrap.ts';
@@ -104,6 +105,8 @@ export interface ProofContext {
   /** Everything on the list that the job is made for; empty without a list. */
   readonly makes: readonly Make[];
   readonly limits: Limits;
+  /** What laying its film by computation showed. */
+  readonly looked?: readonly Looked[] | undefined;
   readonly materials: Materials;
 }
 

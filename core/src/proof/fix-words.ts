@@ -34,6 +34,8 @@ export function describeCommand(command: Command, unit: Units): string {
         : `Close the ${command.gaps.length} gaps`;
     case 'lay-singly':
       return command.several ? 'Lay the figures one by one' : 'Lay it by itself, as a patch';
+    case 'slit-item':
+      return `Slit it ${command.count} times, ${formatLength(command.depthMm, unit)} deep`;
     case 'lay-warm':
       return 'Lay it warm';
     case 'lay-cold':

@@ -23,6 +23,7 @@ describe('the table of limits', () => {
       'strokeTears 5 50 100 %',
       'strayFilm 0 20 1000 mm²',
       'giveFails 100 150 400 %',
+      'tentPresses 0.02 0.1 1 mm',
       'maskMargin 2 12 100 mm',
       'thinBridge 0.3 1 10 mm',
       'thinOpening 0.2 1 10 mm',

@@ -22,6 +22,7 @@ export type LimitId =
   | 'strokeTears'
   | 'strayFilm'
   | 'giveFails'
+  | 'tentPresses'
   | 'maskMargin'
   | 'thinBridge'
   | 'thinOpening'
@@ -101,6 +102,14 @@ export const LIMITS: readonly LimitInfo[] = [
     '%',
     [100, 400],
     'Share of what film gives; up to it careful hands may lay it.',
+  ),
+  limit(
+    'tentPresses',
+    'Tent that presses flat',
+    0.1,
+    'mm',
+    [0.02, 1],
+    'A lower one goes down under a thumb; a higher one creases.',
   ),
   limit('maskMargin', 'Mask round the design', 12, 'mm', [2, 100], 'Gel, grit and paint get past an edge.'),
   limit('thinBridge', 'Thinnest bridge', 1, 'mm', [0.3, 10], 'Thinner ones tear when the mask is lifted.'),

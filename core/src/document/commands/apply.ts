@@ -134,6 +134,8 @@ export function applyCommand(project: Project, command: Command): Project {
       const singly = new Set(command.itemIds);
       return { ...project, items: project.items.map((item) => (singly.has(item.id) ? { ...item, byItself: true } : item)) }; // prettier-ignore
     }
+    case 'slit-item':
+      return change(command.itemId, (item) => ({ ...item, slitIn: { count: command.count, deep: command.deep, fromDeg: command.fromDeg } })); // prettier-ignore
     case 'lay-warm':
       return { ...project, warm: true };
     case 'lay-cold':

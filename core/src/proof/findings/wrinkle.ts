@@ -1,5 +1,8 @@
 import { gaussianOf } from '../../flat/curvature.ts';
+import { laidOnOf, lookKey, lookOf } from '../../film/of-piece.ts';
 import { filmGive } from '../../material/materials.ts';
+import type { Looked, WayToLay } from '../../model/looked.ts';
+import { asKept } from '../../pieces/item-slits.ts';
 import { giveOfPiece, mostNeeded, neededOf } from '../../pieces/give.ts';
 import type { PieceSlits } from '../../pieces/slits.ts';
 import type { Piece } from '../../pieces/pieces.ts';
@@ -14,14 +17,22 @@ const CORNER_MORE = 1.5;
 
 /**
  * Pieces that ask more of the film than it gives where the side curves both ways; the worst of each item. Those that are
- * just within it but have sharp inner corners are named too: the forecast does not see a corner.
+ * just within it but have sharp inner corners are named too: the forecast does not see a corner. Where a piece was laid by
+ * computation, what that showed counts in place of the forecast.
  */
 export const judgeWrinkle: Judge = (context) => {
   const gaussianAt = gaussianOf(context.job, context.wrap);
   if (!gaussianAt) return [];
   const worst = new Map<string, { piece: Piece; needed: number; asked: number; limit: number }>();
   const slit: Finding[] = [];
+  const closer = new Map<string, Seen>();
   for (const piece of context.wrap.pieces) {
+    const look = lookOfPiece(context, piece);
+    if (look) {
+      const [id, before] = [piece.itemIds[0]!, closer.get(piece.itemIds[0]!)];
+      if (!before || tallest(look) > tallest(before.look)) closer.set(id, { piece, look });
+      continue;
+    }
     if (piece.slits) {
       slit.push(slitFinding(context, piece, piece.slits));
       continue;
@@ -61,7 +72,8 @@ export const judgeWrinkle: Judge = (context) => {
       ],
     };
   });
-  return [...broad, ...slit];
+  const seen = [...closer].map(([itemId, one]) => closerFinding(context, itemId, one));
+  return [...broad, ...slit, ...seen];
 };
 
 /** Share of the slits that has to find room between the openings. */
@@ -71,14 +83,73 @@ const ENOUGH = 0.6;
 const slitFinding = (context: ProofContext, piece: Piece, slits: PieceSlits): Finding => ({
   id: `wrinkle:slits:${piece.id}`,
   code: 'wrinkle',
-  case: 'slit',
-  severity: slits.count >= ENOUGH * slits.wanted ? 'fine' : 'look',
+  case: slits.needed === null ? 'slit by hand' : 'slit',
+  severity: slits.needed !== null && slits.count >= ENOUGH * slits.wanted ? 'fine' : 'look',
   place: { azimuths: piece.azimuths, slants: piece.slants },
   itemIds: [...piece.itemIds],
-  numbers: { count: slits.count, wanted: slits.wanted, short: slits.short, lap: slits.lap, needed: 100 * slits.needed },
+  numbers: { count: slits.count, wanted: slits.wanted, short: slits.short, lap: slits.lap, ...(slits.needed === null ? {} : { needed: 100 * slits.needed }) }, // prettier-ignore
   names: { item: itemName(context, piece.itemIds[0]!) },
   fixes: [],
 });
+
+interface Seen {
+  readonly piece: Piece;
+  readonly look: Looked;
+}
+
+const tallest = ({ orders }: Looked): number => orders[0]!.tallestMm;
+
+/** What laying a piece by computation showed, if it was looked at. */
+function lookOfPiece({ job, wrap, materials, limits, looked }: ProofContext, piece: Piece): Looked | undefined {
+  if (!looked?.length || piece.spare) return undefined;
+  const on = laidOnOf(job, wrap, piece, materials);
+  return on ? lookOf(looked, lookKey(piece, on, limits.tentPresses)) : undefined;
+}
+
+/** Times the height that presses flat from which a tent is sure to crease. */
+const CREASES = 2;
+/** Sizes are offered a little under what just lies. */
+const UNDER = 0.99;
+
+/** What laying an item's worst piece by computation showed. */
+function closerFinding(context: ProofContext, itemId: string, { piece, look }: Seen): Finding {
+  const { limits, job, wrap } = context;
+  const [best, last] = [look.orders[0]!, look.orders.at(-1)!];
+  const item = job.items.find((one) => one.id === itemId);
+  const lies = best.tallestMm <= limits.tentPresses;
+  const kept = look.slits && item && asKept(look.slits, item, wrap.frames, piece);
+  const scales = look.largest !== null && item?.repeat.mode !== 'joined';
+  return {
+    id: `wrinkle:${itemId}`,
+    code: 'wrinkle',
+    case: lies ? (last.tallestMm > limits.tentPresses ? 'lies one way' : 'lies') : 'tents',
+    severity: lies ? 'fine' : best.tallestMm > CREASES * limits.tentPresses ? 'fails' : 'look',
+    place: { azimuths: piece.azimuths, slants: piece.slants },
+    itemIds: [itemId],
+    numbers: {
+      tallest: best.tallestMm,
+      otherwise: last.tallestMm,
+      tents: best.tents,
+      presses: limits.tentPresses,
+      ...(look.slits ? { count: look.slits.count, depth: look.slits.depthMm } : {}),
+    },
+    names: { item: itemName(context, itemId), way: WAYS_SAID[best.way], other: WAYS_SAID[last.way] },
+    fixes: lies
+      ? []
+      : [
+          ...(kept ? [{ do: 'slit-item', itemId, ...kept, depthMm: look.slits!.depthMm } as const] : []),
+          ...(scales ? [{ do: 'scale-item', itemId, factor: UNDER * look.largest! } as const] : []),
+          ...(giveWarm(context, piece) > giveOfPiece(job, piece, context.materials) ? [{ do: 'lay-warm' } as const] : []), // prettier-ignore
+        ],
+  };
+}
+
+/** Ways to lay, in a sentence. */
+export const WAYS_SAID: Readonly<Record<WayToLay, string>> = {
+  'centre out': 'from its middle outwards',
+  'one end': 'from one end',
+  'middle line first': 'along its middle line first',
+};
 
 /** What its film would give laid warm, as a fraction; nothing where it is warm already, or must not be. */
 function giveWarm({ job, materials }: ProofContext, { film }: Piece): number {
@@ -100,6 +171,22 @@ export const sayWrinkle: Sayings = {
   'wrinkle/slit': ({ finding, names, mm, whole }) => [
     `${sentence(names['item'])} is slit ${whole('count')} times at its edge`,
     `So its film follows a blank that curves both ways; each slit is ${mm('lap')} wide at the edge and closes as it is laid.${finding.severity === 'fine' ? '' : ` ${whole('wanted')} were wanted, and what it opens leaves no room for more: only your hands can judge whether it lies.`}`,
+  ],
+  'wrinkle/slit by hand': ({ names, mm, whole }) => [
+    `${sentence(names['item'])} is slit ${whole('count')} times at its edge`,
+    `Each slit is ${mm('lap')} wide at the edge and closes as it is laid. Whether it lies now only a closer look tells.`,
+  ],
+  'wrinkle/tents': ({ finding, names, mm, whole }) => [
+    `${sentence(names['item'])} tents where it lies`,
+    `Laid by computation, ${names['way']}, it stands off in ${whole('tents') === '1' ? 'one place' : `${whole('tents')} places`}, by ${mm('tallest')} at the tallest; up to ${mm('presses')} goes down under a thumb. This took the place of the forecast.${finding.numbers['count'] ? ` ${whole('count')} slits, ${mm('depth')} deep, make it lie.` : ''}`,
+  ],
+  'wrinkle/lies one way': ({ names, mm }) => [
+    `${sentence(names['item'])} lies flat, laid ${names['way']}`,
+    `Laid by computation; ${names['other']} it would tent by ${mm('otherwise')}. This took the place of the forecast.`,
+  ],
+  'wrinkle/lies': ({ names }) => [
+    `${sentence(names['item'])} lies flat, whichever way it is laid`,
+    'Laid by computation, which took the place of the forecast.',
   ],
   'wrinkle/broad': ({ finding, names, percent }) => [
     `${sentence(names['item'])} is too broad to lie flat here`,
