@@ -438,7 +438,7 @@ export { type FailingTask, judgeSpotFailing, makeSpotFailing } from './practice/
 export { type HeightIs, type HeightTask, judgeWhichHeight, makeWhichHeight, sideFrom, takenWrongly } from './practice/which-height.ts'; // prettier-ignore
 export { coneDevelopment, sectorNumbers, taperOf } from './surface/cone.ts';
 export { straightSeam } from './seam/path.ts';
-export { lookCloser } from './film/advise.ts';
+export { lookCloser, withCare } from './film/advise.ts';
 export { laidOnOf, lookKey, lookOf, type WorthALook, worthALook } from './film/of-piece.ts';
 export { SheetProblem } from './film/sheet.ts';
 export { type LayFrame, layingShown, type ShownLaying, type SideOutline } from './film/show.ts';

@@ -39,6 +39,7 @@ export function contextOf(project: Project, limits = USUAL_LIMITS): ProofContext
     stack,
     makes: batch,
     limits,
+    looked: project.looked,
     materials: STARTING_MATERIALS,
   };
 }

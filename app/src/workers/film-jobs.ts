@@ -1,4 +1,4 @@
-import { deriveWrap, layingShown, limitsWith, lookCloser, SheetProblem, type Wrap, type WorthALook, worthALook } from '@mivet/core'; // prettier-ignore
+import { deriveWrap, layingShown, limitsWith, lookCloser, SheetProblem, type Wrap, type WorthALook, withCare, worthALook } from '@mivet/core'; // prettier-ignore
 import { type Call, inTurns } from './call.ts';
 import { fontsOf } from './fonts.ts';
 import { materialsOf } from './learnt.ts';
@@ -52,12 +52,12 @@ export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): 
   if (!worst) return null;
   const left = 1 - input.stifferPercent / 100;
   const { stretch, squeeze } = worst.on.gives;
-  const on = { ...worst.on, gives: { stretch: stretch * left, squeeze: squeeze * left } };
+  const held = { ...worst.on, gives: { stretch: stretch * left, squeeze: squeeze * left } };
+  const on = input.pulled ? withCare(held) : held;
   for (const how of ['coarse', 'fine'] as const) {
-    const { sheet, outline, steps } = layingShown(worst.piece.flat, on, input.way, how);
+    const { flat, triangles, outline, steps } = layingShown(worst.piece.flat, on, input.way, how);
     const laying = await inTurns(steps, call, () => undefined, LOOK_MS);
-    const { flat, triangles } = sheet;
-    call.part({ flat, triangles, outline, laying, fine: how === 'fine', slant: on.slant });
+    call.part({ flat, triangles, outline, laying, fine: how === 'fine', azimuth: on.azimuth ?? 0 });
   }
   return null;
 }

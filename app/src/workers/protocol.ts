@@ -85,8 +85,8 @@ export interface LayPart {
   readonly outline: SideOutline;
   readonly laying: ShownLaying;
   readonly fine: boolean;
-  /** mm from the top of its flat down on the side, so that the picture can say where it lies. */
-  readonly slant: number;
+  /** rad; where the middle of it lies. */
+  readonly azimuth: number;
 }
 
 /** How far several projects are worked through. */
@@ -235,6 +235,8 @@ export interface CoreJobs {
       readonly learnt?: OwnLearnt;
       readonly itemId: string;
       readonly way: WayToLay;
+      /** Whether careful hands pull it as it is laid. */
+      readonly pulled: boolean;
       /** Per cent by which the film gives less. */
       readonly stifferPercent: number;
     };

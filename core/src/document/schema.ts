@@ -40,6 +40,7 @@ const lookedSchema = z.object({
     .array(
       z.object({
         way: z.enum(['centre out', 'one end', 'middle line first']),
+        pulled: z.number().min(0).max(1),
         tents: many,
         tallestMm: many,
         tentedMm2: many,

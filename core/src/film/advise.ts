@@ -18,11 +18,15 @@ export interface LaidOn {
   readonly azimuth?: number;
   /** rad by which its flat is turned against upright there. */
   readonly askew?: number;
+  /** Fraction by which it is pulled, evenly, as it is laid; left out, it is laid as it comes. */
+  readonly pulled?: number;
 }
 
 /** A piece as it came to lie in one order. */
 export interface Tried {
   readonly order: LayOrder;
+  /** Fraction by which it was pulled. */
+  readonly pulled: number;
   readonly laid: Laid;
   readonly map: LaidMap;
 }
@@ -31,10 +35,14 @@ export interface Tried {
 export const STEPS = 12;
 /** How finely a piece is meshed, as a share of its smaller breadth: at first, for what is tried often, and at last. */
 const [COARSE, OFTEN, FINE] = [6, 10, 14] as const;
+/** Share of what a film may be pulled that careful hands pull it by. */
+const PULLED = 0.9;
 /** About how many points a piece is given at most. */
 const MOST_POINTS = 1200;
 /** How near the largest size is found, as a share of it. */
 const NEAR = 0.01;
+/** Steps in which a size comes down that does not hold in a fine mesh. */
+const SMALLER = 0.96;
 /** Fewest and most slits that are tried, and how deep, as shares of the way to the middle. */
 const [FEWEST, MOST] = [2, 24];
 const DEPTHS = [0.5, 0.7, 0.85] as const;
@@ -49,9 +57,27 @@ export function layWhole(sheet: Sheet, on: LaidOn, order: LayOrder): Tried {
 }
 
 function* laying(sheet: Sheet, on: LaidOn, order: LayOrder): Generator<LayNews, Tried> {
-  const laid = yield* layInOrder(sheet, on.side, on.gives, begunOn(sheet, on), order);
-  return { order, laid, map: mapOf(sheet, laid.membrane, laid.at, on.gives) };
+  const { sheet: held, gives, pulled } = asPulled(sheet, on);
+  const laid = yield* layInOrder(held, on.side, gives, begunOn(held, on), order);
+  return { order, pulled, laid, map: mapOf(sheet, laid.membrane, laid.at, gives, undefined, pulled) };
 }
+
+/**
+ * A sheet as hands hold it that pull it evenly: larger by so much, with so much less to be pulled and more to be pushed
+ * before it slackens.
+ */
+export function asPulled(
+  sheet: Sheet,
+  { gives, pulled = 0 }: LaidOn,
+): { readonly sheet: Sheet; readonly gives: FilmGives; readonly pulled: number } {
+  // prettier-ignore
+  if (pulled === 0) return { sheet, gives, pulled };
+  const left = { stretch: gives.stretch - pulled, squeeze: gives.squeeze + pulled };
+  return { sheet: { ...sheet, flat: sheet.flat.map((v) => v * (1 + pulled)) }, gives: left, pulled };
+}
+
+/** The same, pulled as far as careful hands do. */
+export const withCare = (on: LaidOn): LaidOn => ({ ...on, pulled: PULLED * on.gives.stretch });
 
 function toTheEnd<T>(steps: Generator<unknown, T>): T {
   for (;;) {
@@ -76,7 +102,12 @@ export const bestOrders = (sheet: Sheet, on: LaidOn): Tried[] =>
     .map((order) => layWhole(sheet, on, order))
     .sort(better);
 
-const better = (a: Tried, b: Tried): number => a.map.excessMm2 - b.map.excessMm2;
+/** mm. Tents that differ by less are as tall as each other. */
+const AS_TALL = 0.005;
+const better = (a: Tried, b: Tried): number => {
+  const taller = tallestOf(a.map) - tallestOf(b.map);
+  return Math.abs(taller) > AS_TALL ? taller : a.map.excessMm2 - b.map.excessMm2;
+};
 
 /** mm that the tallest tent of a piece stands off. */
 export const tallestOf = ({ tents }: LaidMap): number => tents[0]?.height ?? 0;
@@ -102,7 +133,10 @@ function edgeFor(piece: Polygon, fineness: number): number {
 function sheetOf(piece: Polygon, fineness: number): { sheet: Sheet; edge: number } {
   const edge = edgeFor(piece, fineness);
   const straight = (ring: Ring): Ring => simplifyRing(ring, STRAIGHT * edge);
-  return { sheet: meshOf({ outer: straight(piece.outer), holes: piece.holes.map(straight) }, edge), edge };
+  return {
+    sheet: meshOf({ outer: straight(piece.outer), holes: piece.holes.map(straight) }, edge, 0, 'spanned'),
+    edge,
+  };
 }
 
 const scaled = ({ outer, holes }: Polygon, by: number): Polygon => ({
@@ -129,12 +163,12 @@ function* findLargest(
   most: number,
 ): Generator<null, number | null> {
   // prettier-ignore
-  const lies = (by: number): boolean => {
-    const { sheet } = sheetOf(scaled(piece, by), OFTEN);
+  const lies = (by: number, fineness: number = OFTEN): boolean => {
+    const { sheet } = sheetOf(scaled(piece, by), fineness);
     return tallestOf(layWhole(sheet, on, usualOrders(sheet, STEPS)[0]!).map) <= limitMm;
   };
   if (!lies(least)) return null;
-  if (lies(most)) return most;
+  if (lies(most) && lies(most, FINE)) return most;
   let [low, high] = [least, most];
   while (high - low > NEAR * low) {
     yield null;
@@ -142,7 +176,12 @@ function* findLargest(
     if (lies(middle)) low = middle;
     else high = middle;
   }
-  return low;
+  // What a coarse look promises has to hold in a fine one.
+  for (let by = low; by > least; by *= SMALLER) {
+    yield null;
+    if (lies(by, FINE)) return by;
+  }
+  return null;
 }
 
 /** Slits that take a piece's tents under a limit. */
@@ -229,27 +268,33 @@ export function* lookCloser(piece: Polygon, on: LaidOn, limitMm: number): Genera
       slits: null,
     };
   };
+  const lies = ({ map }: Tried): boolean => tallestOf(map) <= limitMm;
   yield { share: 0.05, look: told(first, bestOrders(first.sheet, on)) };
   const fine = meshFor(piece, 'fine');
   const orders = usualOrders(fine.sheet, STEPS);
+  const layings = [...orders.map((order) => [order, on] as const), ...orders.map((order) => [order, withCare(on)] as const)]; // prettier-ignore
   const tried: Tried[] = [];
-  for (const order of orders) {
-    const steps = laying(fine.sheet, on, order);
+  for (const [order, held] of layings) {
+    // What lies as it comes need not be pulled.
+    if (held !== on && tried.some(lies)) break;
+    const steps = laying(fine.sheet, held, order);
     for (;;) {
       const step = steps.next();
       if (step.done) {
         tried.push(step.value);
         break;
       }
-      yield { share: 0.05 + (0.55 * (tried.length + (step.value.step + 1) / step.value.steps)) / orders.length, look: null }; // prettier-ignore
+      yield { share: 0.05 + (0.55 * (tried.length + (step.value.step + 1) / step.value.steps)) / layings.length, look: null }; // prettier-ignore
     }
   }
-  const look = told(fine, tried.sort(better));
-  if (tallestOf(tried[0]!.map) <= limitMm) return look;
+  tried.sort(better);
+  const look = told(fine, tried);
+  if (lies(tried[0]!)) return look;
   yield { share: 0.6, look };
-  const largest = yield* counted(findLargest(piece, on, limitMm, 0.3, 1), 0.6, 0.7, 7);
+  const careful = withCare(on);
+  const largest = yield* counted(findLargest(piece, careful, limitMm, 0.3, 1), 0.6, 0.7, 7);
   yield { share: 0.7, look: { ...look, largest } };
-  const slits = yield* counted(findSlits(piece, on, limitMm), 0.7, 1, (MOST - FEWEST) * DEPTHS.length);
+  const slits = yield* counted(findSlits(piece, careful, limitMm), 0.7, 1, (MOST - FEWEST) * DEPTHS.length);
   return {
     ...look,
     largest,
@@ -270,8 +315,9 @@ function* counted<T>(steps: Generator<null, T>, from: number, to: number, about:
   }
 }
 
-const orderTold = ({ order, map }: Tried): LookedOrder => ({
+const orderTold = ({ order, map, pulled }: Tried): LookedOrder => ({
   way: order.name as WayToLay,
+  pulled,
   tents: map.tents.length,
   tallestMm: tallestOf(map),
   tentedMm2: map.tentedMm2,

@@ -9,6 +9,8 @@ export interface FilmGives {
   readonly squeeze: number;
 }
 
+/** How stiff tape is that spans a hole, against film: it gives and slips. */
+const TAPE = 0.25;
 /** How much stiffer film is when it is pulled past what it gives. */
 const STRAINED = 10;
 
@@ -27,7 +29,7 @@ export interface Membrane {
   measure(at: Float64Array): void;
   /** Principal strains of a triangle as it was measured last, the larger first, and rad from the sheet's x to the way of the first. */
   strains(triangle: number, out: Float64Array): void;
-  /** mm² of each triangle on the flat. */
+  /** mm² of each triangle on the flat; of tape, as much film as it is as stiff as. */
   readonly areas: Float64Array;
   /** mm. Radius for which a mm round is a mm. */
   readonly round: number;
@@ -46,7 +48,7 @@ export interface Membrane {
  *   slackens
  */
 export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, round: number): Membrane {
-  const { flat, triangles, edges, sides } = sheet;
+  const { flat, triangles, edges, sides, tape } = sheet;
   const count = triangles.length / 3;
   const areas = new Float64Array(count);
   // Of each triangle: squared lengths of its sides to G11, G22, G12.
@@ -57,7 +59,7 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
     const [ax, ay] = [flat[2 * q]! - flat[2 * p]!, flat[2 * q + 1]! - flat[2 * p + 1]!];
     const [bx, by] = [flat[2 * r]! - flat[2 * p]!, flat[2 * r + 1]! - flat[2 * p + 1]!];
     const det = ax * by - ay * bx;
-    areas[t] = det / 2;
+    areas[t] = (det / 2) * (tape[t] ? TAPE : 1);
     // In barycentric edges: |pq|² = A, |pr|² = B, 2 pq·pr = A + B − |qr|². G = J⁻ᵀ M J⁻¹ with M of these.
     const [i11, i12, i21, i22] = [by / det, -bx / det, -ay / det, ax / det];
     // Rows of G as sums over M11 = A, M12 = (A + B − C)/2, M22 = B; lengths stand in the order qr (C), rp (B), pq (A).

@@ -108,8 +108,8 @@ export interface WorthALook {
   readonly share: number;
 }
 
-/** Share of what film gives from which a forecast is not trusted: inner corners ask for half as much again. */
-const DOUBTED = 0.5;
+/** Share of what film gives from which a piece is worth a look: what asks for less lies however it is laid. */
+const DOUBTED = 0.03;
 
 /**
  * Pieces that are worth a closer look, each shape once, those that ask most first.

@@ -12,6 +12,8 @@ export interface Sheet {
   readonly edges: Uint32Array;
   /** Three edges to a triangle, each opposite of the point in its place. */
   readonly sides: Uint32Array;
+  /** 1 for each triangle of tape that spans a hole: it holds the film in form while it is laid, and comes off after. */
+  readonly tape: Uint8Array;
 }
 
 /** A piece that cannot be made a mesh of: it has no area, or would take more points than a person waits for. */
@@ -28,9 +30,10 @@ const FROM_EDGE = 0.55;
  * @param piece on its flat, mm
  * @param edge length of the mesh's edges, mm
  * @param turned rad by which the grid inside is turned
+ * @param holes whether they are open, or spanned by the tape that the piece is laid with
  * @throws SheetProblem
  */
-export function meshOf(piece: Polygon, edge: number, turned = 0): Sheet {
+export function meshOf(piece: Polygon, edge: number, turned = 0, holes: 'open' | 'spanned' = 'open'): Sheet {
   if (!(edge > 0)) throw new RangeError(`an edge must be positive, got ${edge}`);
   const points: [number, number][] = [];
   const kept: [number, number][] = [];
@@ -47,10 +50,17 @@ export function meshOf(piece: Polygon, edge: number, turned = 0): Sheet {
     }
     for (let i = from; i < points.length; i++) kept.push([i, i + 1 < points.length ? i + 1 : from]);
   }
-  fillIn(piece, edge, turned, points);
-  const found = cdt2d(points, kept, { exterior: false });
+  const spans = holes === 'spanned' && piece.holes.length > 0;
+  fillIn(spans ? { outer: piece.outer, holes: [] } : piece, edge, turned, points);
+  const inHole = (x: number, y: number): boolean => piece.holes.some((hole) => ringContains(hole, x, y));
+  const middle = (three: readonly number[], c: 0 | 1): number => three.reduce((sum, i) => sum + points[i]![c] / 3, 0);
+  const found = spans
+    ? cdt2d(points, kept, { exterior: true }).filter((three) =>
+        ringContains(piece.outer, middle(three, 0), middle(three, 1)),
+      )
+    : cdt2d(points, kept, { exterior: false });
   if (found.length === 0) throw new SheetProblem('no area');
-  return sheetOf(points, found);
+  return sheetOf(points, found, (three) => spans && inHole(middle(three, 0), middle(three, 1)));
 }
 
 /** Points inside, on a grid of triangles, clear of the edge. */
@@ -90,7 +100,11 @@ function fillIn(piece: Polygon, edge: number, turned: number, points: [number, n
   points.push(...inside);
 }
 
-function sheetOf(points: readonly (readonly [number, number])[], found: readonly [number, number, number][]): Sheet {
+function sheetOf(
+  points: readonly (readonly [number, number])[],
+  found: readonly [number, number, number][],
+  isTape: (three: readonly [number, number, number]) => boolean,
+): Sheet {
   const flat = Float64Array.from(points.flat());
   const [pairs, edges] = [new Map<number, number>(), [] as number[]];
   const edgeOf = (a: number, b: number): number => {
@@ -101,12 +115,14 @@ function sheetOf(points: readonly (readonly [number, number])[], found: readonly
     edges.push(a, b);
     return edges.length / 2 - 1;
   };
-  const [triangles, sides]: [number[], number[]] = [[], []];
-  for (const [a, b, c] of found) {
+  const [triangles, sides, tape]: [number[], number[], number[]] = [[], [], []];
+  for (const three of found) {
+    const [a, b, c] = three;
     const area = (flat[2 * b]! - flat[2 * a]!) * (flat[2 * c + 1]! - flat[2 * a + 1]!) - (flat[2 * c]! - flat[2 * a]!) * (flat[2 * b + 1]! - flat[2 * a + 1]!); // prettier-ignore
     if (Math.abs(area) < 1e-12) continue;
     const [p, q, r] = area > 0 ? [a, b, c] : [a, c, b];
     triangles.push(p, q, r);
+    tape.push(isTape(three) ? 1 : 0);
     sides.push(edgeOf(q, r), edgeOf(r, p), edgeOf(p, q));
   }
   return {
@@ -114,5 +130,6 @@ function sheetOf(points: readonly (readonly [number, number])[], found: readonly
     triangles: Uint32Array.from(triangles),
     edges: Uint32Array.from(edges),
     sides: Uint32Array.from(sides),
+    tape: Uint8Array.from(tape),
   };
 }

@@ -1,6 +1,6 @@
 import type { WayToLay } from '../model/looked.ts';
 import type { Polygon } from '../polygon/polygon.ts';
-import { begunOn, type LaidOn, meshFor, STEPS } from './advise.ts';
+import { asPulled, begunOn, type LaidOn, meshFor, STEPS } from './advise.ts';
 import { layInOrder, type LayNews, type LayOrder, neighboursOf, usualOrders } from './lay.ts';
 import { membraneOf } from './membrane.ts';
 import type { Sheet } from './sheet.ts';
@@ -61,12 +61,14 @@ export interface Shower {
  * @param around mm of side that are drawn above and below it
  */
 export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
-  const { side, gives, slant } = on;
-  const { flat, triangles } = sheet;
+  const { side, slant } = on;
+  const { sheet: held, gives, pulled } = asPulled(sheet, on);
+  const { flat } = held;
+  const triangles = filmOf(held);
   const points = flat.length / 2;
   const round = Math.max(1e-6, side.radiusAt(slant));
-  const membrane = membraneOf(sheet, side, gives, round);
-  const begun = begunOn(sheet, on);
+  const membrane = membraneOf(held, side, gives, round);
+  const begun = begunOn(held, on);
   let reach = 0;
   for (let i = 0; i < points; i++) reach = Math.max(reach, Math.hypot(flat[2 * i]! - begun.flat[0], flat[2 * i + 1]! - begun.flat[1])); // prettier-ignore
   const [from, to] = drawnPart(side, slant - reach - around, slant + reach + around, slant);
@@ -74,6 +76,7 @@ export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
   const middle = heightAt(slant);
   const next = neighboursOf(sheet);
 
+  const of = Array.from(held.tape.keys()).filter((t) => !held.tape[t]);
   const frame = (at: Float64Array, pressed: Uint8Array): LayFrame => {
     const spots = new Float32Array(3 * points);
     const put = (i: number): void => {
@@ -89,13 +92,14 @@ export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
     for (let t = 0; t < strain.length; t++) {
       const own = [triangles[3 * t]!, triangles[3 * t + 1]!, triangles[3 * t + 2]!];
       if (!own.every((i) => pressed[i])) continue;
-      strain[t] = map.excess[t]! > 0 || -map.push[t]! / gives.squeeze > map.pull[t]! / gives.stretch ? map.push[t]! / gives.squeeze : map.pull[t]! / gives.stretch; // prettier-ignore
-      for (const i of own) off[i] = Math.max(off[i]!, standsOff(map.excess[t]!));
+      const [push, pull] = [map.push[of[t]!]! / on.gives.squeeze, map.pull[of[t]!]! / on.gives.stretch];
+      strain[t] = -push > pull ? push : pull;
+      for (const i of own) off[i] = Math.max(off[i]!, standsOff(map.excess[of[t]!]!));
     }
     return { at: spots, off, pressed, strain };
   };
   const membraneMap = (at: Float64Array, pressed: Uint8Array): LaidMap =>
-    mapOf(sheet, membrane, at, gives, (t) => [0, 1, 2].every((k) => pressed[triangles[3 * t + k]!]));
+    mapOf(sheet, membrane, at, gives, (t) => [0, 1, 2].every((k) => pressed[held.triangles[3 * t + k]!]), pulled);
   const rows = 64;
   const heights = new Float32Array(rows + 1);
   const radii = new Float32Array(rows + 1);
@@ -106,6 +110,9 @@ export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
   }
   return { outline: { heights, radii }, frame, map: (at) => membraneMap(at, new Uint8Array(points).fill(1)) };
 }
+
+/** Triangles of film, three points each: without the tape that spans holes. */
+const filmOf = ({ triangles, tape }: Sheet): Uint32Array => triangles.filter((_, i) => !tape[Math.floor(i / 3)]);
 
 /** As much of a side as has a radius: a ball ends at its poles. */
 function drawnPart(side: TurnedSide, from: number, to: number, middle: number): [number, number] {
@@ -202,7 +209,8 @@ export interface ShownLaying {
 function* showLaying(sheet: Sheet, on: LaidOn, order: LayOrder, shower: Shower): Generator<LayNews, ShownLaying> {
   const points = sheet.flat.length / 2;
   const frames = [shower.frame(new Float64Array(2 * points), new Uint8Array(points))];
-  const steps = layInOrder(sheet, on.side, on.gives, begunOn(sheet, on), order);
+  const { sheet: held, gives } = asPulled(sheet, on);
+  const steps = layInOrder(held, on.side, gives, begunOn(held, on), order);
   for (;;) {
     const step = steps.next();
     if (step.done) return { frames, map: shower.map(step.value.at) };
@@ -221,7 +229,7 @@ function* showLaying(sheet: Sheet, on: LaidOn, order: LayOrder, shower: Shower):
  * A piece laid in one of the usual orders, to be drawn.
  *
  * @param how fine its mesh is
- * @returns its mesh, what it is laid on, and its steps
+ * @returns its points and triangles of film, what it is laid on, and its steps
  * @throws SheetProblem
  */
 export function layingShown(
@@ -229,9 +237,19 @@ export function layingShown(
   on: LaidOn,
   way: WayToLay,
   how: 'coarse' | 'fine',
-): { readonly sheet: Sheet; readonly outline: SideOutline; readonly steps: Generator<LayNews, ShownLaying> } {
+): {
+  readonly flat: Float64Array;
+  readonly triangles: Uint32Array;
+  readonly outline: SideOutline;
+  readonly steps: Generator<LayNews, ShownLaying>;
+} {
   const { sheet } = meshFor(piece, how);
   const shower = showerOf(sheet, on);
   const order = usualOrders(sheet, STEPS).find(({ name }) => name === way)!;
-  return { sheet, outline: shower.outline, steps: showLaying(sheet, on, order, shower) };
+  return {
+    flat: sheet.flat,
+    triangles: filmOf(sheet),
+    outline: shower.outline,
+    steps: showLaying(sheet, on, order, shower),
+  };
 }

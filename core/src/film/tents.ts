@@ -42,7 +42,9 @@ export const standsOff = (excess: number): number => ((2 * WAVE_MM) / Math.PI) *
 /**
  * Reads off a laid sheet where it is pulled, pushed and tents.
  *
+ * @param gives of the sheet as it is laid: of one that is pulled, what is left of it
  * @param counts triangles that are pressed on; left out, all
+ * @param pulled fraction by which the sheet was pulled before: it is in all its strains
  */
 export function mapOf(
   sheet: Sheet,
@@ -50,6 +52,7 @@ export function mapOf(
   at: Float64Array,
   { squeeze }: FilmGives,
   counts: (triangle: number) => boolean = () => true,
+  pulled = 0,
 ): LaidMap {
   const count = sheet.triangles.length / 3;
   const [pull, push, excess, runs] = [new Float64Array(count), new Float64Array(count), new Float64Array(count), new Float64Array(count)]; // prettier-ignore
@@ -57,15 +60,15 @@ export function mapOf(
   let [mostPull, mostPush, tentedMm2, excessMm2] = [0, 0, 0, 0];
   membrane.measure(at);
   for (let t = 0; t < count; t++) {
-    if (!counts(t)) continue;
+    if (sheet.tape[t] || !counts(t)) continue;
     membrane.strains(t, out);
-    pull[t] = out[0]!;
-    push[t] = out[1]!;
+    pull[t] = out[0]! + pulled;
+    push[t] = out[1]! + pulled;
     // A tent runs across the way in which it is pushed: along the first principal direction.
     runs[t] = out[2]!;
     excess[t] = Math.max(0, -out[1]! - squeeze);
-    mostPull = Math.max(mostPull, out[0]!);
-    mostPush = Math.max(mostPush, -out[1]!);
+    mostPull = Math.max(mostPull, pull[t]!);
+    mostPush = Math.max(mostPush, -push[t]!);
     if (excess[t]! > COUNTS * squeeze) tentedMm2 += membrane.areas[t]!;
     excessMm2 += excess[t]! * membrane.areas[t]!;
   }
@@ -78,11 +81,16 @@ export function mapOf(
  * What is too long about a triangle, taken over a wave of film: shorter ones do not form, so that the point of an inner corner
  * counts for as much as there is of it, however fine the mesh.
  */
-function overWave({ flat, triangles }: Sheet, { areas }: Membrane, excess: Float64Array): (triangle: number) => number {
+function overWave(
+  { flat, triangles, tape }: Sheet,
+  { areas }: Membrane,
+  excess: Float64Array,
+): (triangle: number) => number {
   const cells = new Map<string, number[]>();
   const middle = (t: number, c: number): number => (flat[2 * triangles[3 * t]! + c]! + flat[2 * triangles[3 * t + 1]! + c]! + flat[2 * triangles[3 * t + 2]! + c]!) / 3; // prettier-ignore
   const cell = (v: number): number => Math.floor(v / WAVE_MM);
   for (let t = 0; t < excess.length; t++) {
+    if (tape[t]) continue;
     const key = `${cell(middle(t, 0))} ${cell(middle(t, 1))}`;
     const own = cells.get(key);
     if (own) own.push(t);

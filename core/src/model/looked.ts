@@ -4,6 +4,8 @@ export type WayToLay = 'centre out' | 'one end' | 'middle line first';
 /** How a piece comes to lie in one order. */
 export interface LookedOrder {
   readonly way: WayToLay;
+  /** Fraction by which it was pulled as it was laid; 0 as it comes. */
+  readonly pulled: number;
   /** Places where it stands off, the height of the tallest in mm, and mm² of film in them. */
   readonly tents: number;
   readonly tallestMm: number;

@@ -17,6 +17,7 @@ const emit = defineEmits<{
   accept: [reason: string];
   withdraw: [];
   go: [stop: 'measure' | 'flat' | 'cut'];
+  look: [];
 }>();
 const id = useId();
 const words = computed(() => describeFinding(props.finding, props.unit));
@@ -27,6 +28,10 @@ const tag = computed(() =>
 );
 const told = computed(() => props.finding.severity !== 'fine' || props.finding.code === 'hazard');
 const GO_TO = { measure: 'Go to Measure', flat: 'Check it on paper', cut: 'See the films' } as const;
+/** How film lies can be looked at more closely than a forecast does; then it says so. */
+const lookWords = computed(() =>
+  props.finding.code !== 'wrinkle' ? null : /^(tents|lies)/.test(props.finding.case) ? 'See it laid' : 'Look closer',
+);
 const asking = ref(false);
 const reason = ref('');
 
@@ -54,7 +59,11 @@ function accept(): void {
         You accepted it: “{{ acceptedFor }}”.
         <BButton variant="link" size="sm" @click="emit('withdraw')">Look at it again</BButton>
       </p>
+      <div v-else-if="finding.severity === 'fine' && lookWords" class="acts">
+        <BButton size="sm" variant="outline-primary" @click="emit('look')">{{ lookWords }}</BButton>
+      </div>
       <div v-else-if="finding.severity !== 'fine'" class="acts">
+        <BButton v-if="lookWords" size="sm" variant="outline-primary" @click="emit('look')">{{ lookWords }}</BButton>
         <span v-if="trying" class="quiet small" role="status"><BSpinner small /> Working out fixes…</span>
         <template v-else>
           <BButton

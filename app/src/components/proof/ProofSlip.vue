@@ -7,6 +7,7 @@ import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useView } from '../../stores/view.ts';
+import CloserLook from '../film/CloserLook.vue';
 import FindingCard from './FindingCard.vue';
 import GlanceView from './GlanceView.vue';
 import WhatIf from './WhatIf.vue';
@@ -18,6 +19,8 @@ const view = useView();
 const router = useRouter();
 const files = useFiles();
 const openedId = ref<string | null>(null);
+/** Item whose film is seen laid. */
+const laidItem = ref<string | null>(null);
 
 const findings = computed(() => (viewModel.viewModel?.ok ? viewModel.viewModel.findings : []));
 const opened = computed(() => findings.value.find((f) => f.finding.id === openedId.value)?.finding ?? null);
@@ -149,7 +152,9 @@ function withdraw(finding: Finding): void {
       @go="go($event, f.finding.code)"
       @accept="accept(f.finding, $event)"
       @withdraw="withdraw(f.finding)"
+      @look="laidItem = f.finding.itemIds[0] ?? null"
     />
+    <CloserLook v-if="judged" v-model="laidItem" />
     <ul v-if="quiet.length > 0" class="quiet-list">
       <li v-for="words in quiet" :key="words"><IBiCheckLg aria-hidden="true" /> {{ words }}</li>
     </ul>

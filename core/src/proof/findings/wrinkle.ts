@@ -28,6 +28,8 @@ export const judgeWrinkle: Judge = (context) => {
   const closer = new Map<string, Seen>();
   for (const piece of context.wrap.pieces) {
     const look = lookOfPiece(context, piece);
+    // What lies however it is laid, as was forecast, is not worth a word.
+    if (look && liesAnyhow(context, look) && CORNER_MORE * shareNeeded(context, piece, gaussianAt) <= 1) continue;
     if (look) {
       const [id, before] = [piece.itemIds[0]!, closer.get(piece.itemIds[0]!)];
       if (!before || tallest(look) > tallest(before.look)) closer.set(id, { piece, look });
@@ -92,6 +94,14 @@ const slitFinding = (context: ProofContext, piece: Piece, slits: PieceSlits): Fi
   fixes: [],
 });
 
+/** Whether it lies in every order that was tried, as it comes. */
+const liesAnyhow = ({ limits }: ProofContext, { orders }: Looked): boolean =>
+  orders.every(({ tallestMm, pulled }) => pulled === 0 && tallestMm <= limits.tentPresses);
+
+/** What a piece asks for by the forecast, as a share of what its film gives. */
+const shareNeeded = ({ job, materials }: ProofContext, piece: Piece, gaussianAt: (slant: number) => number): number =>
+  neededOf(piece, gaussianAt) / giveOfPiece(job, piece, materials);
+
 interface Seen {
   readonly piece: Piece;
   readonly look: Looked;
@@ -122,18 +132,25 @@ function closerFinding(context: ProofContext, itemId: string, { piece, look }: S
   return {
     id: `wrinkle:${itemId}`,
     code: 'wrinkle',
-    case: lies ? (last.tallestMm > limits.tentPresses ? 'lies one way' : 'lies') : 'tents',
+    case: !lies
+      ? 'tents'
+      : best.pulled > 0
+        ? 'lies pulled'
+        : last.tallestMm > limits.tentPresses
+          ? 'lies one way'
+          : 'lies',
     severity: lies ? 'fine' : best.tallestMm > CREASES * limits.tentPresses ? 'fails' : 'look',
     place: { azimuths: piece.azimuths, slants: piece.slants },
     itemIds: [itemId],
     numbers: {
       tallest: best.tallestMm,
       otherwise: last.tallestMm,
+      pulled: 100 * best.pulled,
       tents: best.tents,
       presses: limits.tentPresses,
       ...(look.slits ? { count: look.slits.count, depth: look.slits.depthMm } : {}),
     },
-    names: { item: itemName(context, itemId), way: WAYS_SAID[best.way], other: WAYS_SAID[last.way] },
+    names: { item: itemName(context, itemId), way: WAYS_SAID[best.way], wayId: best.way, other: WAYS_SAID[last.way] },
     fixes: lies
       ? []
       : [
@@ -176,9 +193,13 @@ export const sayWrinkle: Sayings = {
     `${sentence(names['item'])} is slit ${whole('count')} times at its edge`,
     `Each slit is ${mm('lap')} wide at the edge and closes as it is laid. Whether it lies now only a closer look tells.`,
   ],
-  'wrinkle/tents': ({ finding, names, mm, whole }) => [
+  'wrinkle/tents': ({ finding, names, mm, percent, whole }) => [
     `${sentence(names['item'])} tents where it lies`,
-    `Laid by computation, ${names['way']}, it stands off in ${whole('tents') === '1' ? 'one place' : `${whole('tents')} places`}, by ${mm('tallest')} at the tallest; up to ${mm('presses')} goes down under a thumb. This took the place of the forecast.${finding.numbers['count'] ? ` ${whole('count')} slits, ${mm('depth')} deep, make it lie.` : ''}`,
+    `Laid by computation ${names['way']}${finding.numbers['pulled'] ? `, pulled by ${percent('pulled')} all the way` : ''}, it stands off in ${whole('tents') === '1' ? 'one place' : `${whole('tents')} places`}, by ${mm('tallest')} at the tallest; up to ${mm('presses')} goes down under a thumb. This took the place of the forecast.${finding.numbers['count'] ? ` ${whole('count')} slits, ${mm('depth')} deep, make it lie.` : ''}`,
+  ],
+  'wrinkle/lies pulled': ({ names, mm, percent }) => [
+    `${sentence(names['item'])} lies flat if it is pulled as it is laid`,
+    `Laid by computation ${names['way']}, pulled by ${percent('pulled')} all the way; ${names['other']} it would tent by ${mm('otherwise')}. This took the place of the forecast.`,
   ],
   'wrinkle/lies one way': ({ names, mm }) => [
     `${sentence(names['item'])} lies flat, laid ${names['way']}`,

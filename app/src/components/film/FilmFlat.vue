@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import type { LayFrame } from '@mivet/core';
+import { useResizeObserver } from '@vueuse/core';
+import { onMounted, ref, watch } from 'vue';
+import { colourOf, HANGING, rimOf, TALLER } from './film-colours.ts';
+
+/** A sheet of film on the flat: what is pressed on is in colour, tents stand out in relief, the rest is pale. */
+const props = defineProps<{ flat: Float64Array; triangles: Uint32Array; frame: LayFrame; label: string }>();
+const emit = defineEmits<{ point: [at: readonly [number, number], event: PointerEvent] }>();
+const canvas = ref<HTMLCanvasElement | null>(null);
+let toFlat: (x: number, y: number) => readonly [number, number] = (x, y) => [x, y];
+
+/** Where light comes from in relief: from above on the left, mostly towards the sheet. */
+const LIGHT = [-0.45, 0.55, 0.7] as const;
+const MARGIN = 10;
+
+function draw(): void {
+  const to = canvas.value;
+  if (!to || props.frame.off.length !== props.flat.length / 2) return;
+  const ratio = Math.min(2, window.devicePixelRatio);
+  const { width, height } = to.getBoundingClientRect();
+  [to.width, to.height] = [Math.max(1, width * ratio), Math.max(1, height * ratio)];
+  const pen = to.getContext('2d')!;
+  const { flat, triangles, frame } = props;
+  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (let i = 0; i < flat.length; i += 2) {
+    [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
+    [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
+  }
+  const scale = Math.min((width - 2 * MARGIN) / (maxX - minX), (height - 2 * MARGIN) / (maxY - minY));
+  const [left, top] = [(width - scale * (maxX - minX)) / 2, (height - scale * (maxY - minY)) / 2];
+  const px = (x: number): number => ratio * (left + scale * (x - minX));
+  const py = (y: number): number => ratio * (top + scale * (maxY - y));
+  toFlat = (x, y) => [minX + (x - left) / scale, maxY - (y - top) / scale];
+  pen.lineWidth = 0.7 * ratio;
+  for (let t = 0; t < frame.strain.length; t++) {
+    const [a, b, c] = [triangles[3 * t]!, triangles[3 * t + 1]!, triangles[3 * t + 2]!];
+    const pressed = frame.pressed[a] && frame.pressed[b] && frame.pressed[c];
+    const [ux, uy, uz] = [flat[2 * b]! - flat[2 * a]!, flat[2 * b + 1]! - flat[2 * a + 1]!, TALLER * (frame.off[b]! - frame.off[a]!)]; // prettier-ignore
+    const [vx, vy, vz] = [flat[2 * c]! - flat[2 * a]!, flat[2 * c + 1]! - flat[2 * a + 1]!, TALLER * (frame.off[c]! - frame.off[a]!)]; // prettier-ignore
+    const [nx, ny, nz] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+    const lit = (nx * LIGHT[0] + ny * LIGHT[1] + nz * LIGHT[2]) / (Math.hypot(nx, ny, nz) * Math.hypot(...LIGHT) || 1);
+    const light = 0.45 + 0.75 * Math.max(0, lit);
+    const [red, green, blue] = colourOf(frame.strain[t]!);
+    const shade = (v: number): number => Math.max(0, Math.min(255, Math.round(v * light)));
+    pen.fillStyle = pen.strokeStyle = pressed ? `rgb(${shade(red)} ${shade(green)} ${shade(blue)})` : HANGING;
+    pen.beginPath();
+    pen.moveTo(px(flat[2 * a]!), py(flat[2 * a + 1]!));
+    pen.lineTo(px(flat[2 * b]!), py(flat[2 * b + 1]!));
+    pen.lineTo(px(flat[2 * c]!), py(flat[2 * c + 1]!));
+    pen.closePath();
+    pen.fill();
+    // Closes the hair between two triangles.
+    pen.stroke();
+  }
+  pen.strokeStyle = '#4a4438';
+  pen.lineWidth = ratio;
+  const rim = rimOf(triangles);
+  pen.beginPath();
+  for (let e = 0; e < rim.length; e += 2) {
+    pen.moveTo(px(flat[2 * rim[e]!]!), py(flat[2 * rim[e]! + 1]!));
+    pen.lineTo(px(flat[2 * rim[e + 1]!]!), py(flat[2 * rim[e + 1]! + 1]!));
+  }
+  pen.stroke();
+}
+onMounted(draw);
+useResizeObserver(canvas, draw);
+watch(() => props.frame, draw, { flush: 'post' });
+
+function pointed(event: PointerEvent): void {
+  const box = canvas.value!.getBoundingClientRect();
+  emit('point', toFlat(event.clientX - box.left, event.clientY - box.top), event);
+}
+</script>
+
+<template>
+  <canvas ref="canvas" role="img" :aria-label="label" @pointerdown="pointed" @pointermove="pointed" />
+</template>
+
+<style scoped>
+canvas {
+  width: 100%;
+  height: 100%;
+  display: block;
+}
+</style>
