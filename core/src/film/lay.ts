@@ -61,28 +61,61 @@ export function* layInOrder(
   begun: Begun,
   order: LayOrder,
 ): Generator<LayNews, Laid> {
+  const hand = handLaying(sheet, side, gives, begun);
+  for (let step = 0; step < order.steps; step++) {
+    const fresh: number[] = [];
+    for (let i = 0; i < order.step.length; i++) if (order.step[i]! <= step) fresh.push(i);
+    if (hand.press(fresh)) yield { step, steps: order.steps, at: hand.at.slice() };
+  }
+  const { at, membrane } = hand;
+  return { at, membrane, energy: hand.energy(), rested: hand.rested() };
+}
+
+/** A sheet that is laid by hand: what is pressed on finds its rest, and stays. */
+export interface HandLaying {
+  /** Where its points are; of those that hang, where a stiff sheet had them last. */
+  readonly at: Float64Array;
+  /** 1 for each point that is pressed on. */
+  readonly pressed: Uint8Array;
+  readonly membrane: Membrane;
+  /** Presses points on; those that are on already stay. @returns whether anything was left to be pressed */
+  press(points: readonly number[]): boolean;
+  energy(): number;
+  /** Whether every step came to rest. */
+  rested(): boolean;
+}
+
+/** Begins to lay a sheet: see `layInOrder`. */
+export function handLaying(sheet: Sheet, side: TurnedSide, gives: FilmGives, begun: Begun): HandLaying {
   const points = sheet.flat.length / 2;
   const round = Math.max(1e-6, side.radiusAt(begun.slant));
   const membrane = membraneOf(sheet, side, gives, round);
   const at = new Float64Array(2 * points);
-  const fast = new Uint8Array(points);
+  const [fast, pressed] = [new Uint8Array(points), new Uint8Array(points)];
   const counts = new Uint8Array(sheet.triangles.length / 3);
   const neighbours = neighboursOf(sheet);
   let [energy, rested] = [0, true];
-  for (let step = 0; step < order.steps; step++) {
-    const fresh: number[] = [];
-    for (let i = 0; i < points; i++) if (order.step[i]! <= step && !fast[i]) fresh.push(i);
-    if (fresh.length === 0) continue;
-    swing(sheet, side, membrane, begun, fast, fresh, neighbours, at);
-    for (let t = 0; t < counts.length; t++)
-      counts[t] = [0, 1, 2].every((k) => order.step[sheet.triangles[3 * t + k]!]! <= step) ? 1 : 0;
-    const rest = restOf(membrane, at, fresh, counts);
-    energy = rest.value;
-    rested &&= rest.converged;
-    holdFast(sheet, counts, fast);
-    yield { step, steps: order.steps, at: at.slice() };
-  }
-  return { at, membrane, energy, rested };
+  return {
+    at,
+    pressed,
+    membrane,
+    energy: () => energy,
+    rested: () => rested,
+    press: (wanted) => {
+      for (const i of wanted) pressed[i] = 1;
+      const fresh: number[] = [];
+      for (let i = 0; i < points; i++) if (pressed[i] && !fast[i]) fresh.push(i);
+      if (fresh.length === 0) return false;
+      swing(sheet, side, membrane, begun, fast, fresh, neighbours, at);
+      for (let t = 0; t < counts.length; t++)
+        counts[t] = [0, 1, 2].every((k) => pressed[sheet.triangles[3 * t + k]!]) ? 1 : 0;
+      const rest = restOf(membrane, at, fresh, counts);
+      energy = rest.value;
+      rested &&= rest.converged;
+      holdFast(sheet, counts, fast);
+      return true;
+    },
+  };
 }
 
 /**

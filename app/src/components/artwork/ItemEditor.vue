@@ -30,6 +30,7 @@ import TogetherFields from './TogetherFields.vue';
 import FilmChoice from '../films/FilmChoice.vue';
 import PlacementFields from './PlacementFields.vue';
 import RoundFields from './RoundFields.vue';
+import SlitFields from './SlitFields.vue';
 import ShapeFields from './ShapeFields.vue';
 import WordFields from './WordFields.vue';
 
@@ -241,6 +242,11 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
         @change="setSpares"
       />
     </div>
+    <SlitFields
+      v-if="viewModel.shape?.template.flattening.map && !isMask(item)"
+      :item="item"
+      @change="(label, part) => items.change(label, (i) => ({ ...i, ...part }))"
+    />
     <div class="d-flex flex-wrap gap-3 mt-3">
       <BButton variant="link" @click="items.duplicate()">Duplicate</BButton>
       <BButton variant="link" class="text-brick" @click="items.removeSelected()">Delete</BButton>

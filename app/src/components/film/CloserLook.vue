@@ -72,7 +72,10 @@ const says = computed(
     {{ look.problem }} What was judged stands.
     <BButton variant="link" size="sm" class="p-0" @click="look.start()">Try again</BButton>
   </p>
-  <div v-else-if="curves && items.length > 0" class="look d-flex flex-wrap align-items-center gap-2">
+  <div
+    v-else-if="curves && items.length > 0 && wrinkles.length === 0"
+    class="look d-flex flex-wrap align-items-center gap-2"
+  >
     <span class="quiet small">{{ summary }}</span>
     <BButton size="sm" variant="outline-primary" @click="itemId = items[0]!.value">See it laid</BButton>
   </div>
