@@ -91,3 +91,42 @@ test('one of five things fails, as the proof finds it, and no other', async ({ p
   expect(scores.filter((score) => score === '100 of 100')).toHaveLength(1);
   await expect(page.getByRole('img', { name: 'Scores, the latest last' })).toBeVisible();
 });
+
+test('a wrap is pressed on a taper by hand: begun askew its ends step, begun true they meet', async ({ page }) => {
+  await page.goto('/practice/press-film?task=1');
+  const sheet = page.getByRole('img', { name: /^The sheet, flat/ });
+  const pressAll = async (): Promise<void> => {
+    await expect(sheet).toBeVisible();
+    const box = (await sheet.boundingBox())!;
+    // Strokes down the sheet, from its middle to both ends.
+    for (const off of [0, 1, -1, 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 7, -7, 8, -8, 9, -9, 10, -10, 11, -11, 12, -12]) {
+      const x = box.x + box.width * (0.5 + 0.0225 * off);
+      await page.mouse.move(x, box.y + 2);
+      await page.mouse.down();
+      await page.mouse.move(x, box.y + box.height - 2, { steps: 8 });
+      await page.mouse.up();
+    }
+    await expect(page.getByText('100 % is on. Nothing stands off.')).toBeVisible();
+    await page.getByRole('button', { name: 'It is on' }).click();
+  };
+  const value = (says: string) => page.locator('.row-line', { hasText: says }).locator('strong');
+  await pressAll();
+  const [askew, step] = [parseFloat((await value('You started off true by').textContent())!), parseFloat((await value('The ends step by').textContent())!)]; // prettier-ignore
+  // The rim is 290.5 mm round: its ends lie that far apart along the arc of the flat, and less far straight across it.
+  expect(step).toBeGreaterThan(0.6 * 290.5 * Math.sin((askew * Math.PI) / 180));
+  expect(step).toBeLessThan(290.5 * Math.sin((askew * Math.PI) / 180));
+  await expect(page.getByText(/The far end (climbs|sinks)/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'The same again' }).click();
+  await page.getByRole('slider', { name: 'Turn the sheet' }).fill('0');
+  await pressAll();
+  await expect(page.getByText('The ends meet')).toBeVisible();
+  await expect(value('Score')).toHaveText('100 of 100');
+
+  // By keys: the thumb stands in the middle and presses there.
+  await page.goto('/practice/press-film?task=2');
+  await page.getByRole('application').press('Space');
+  await expect(page.getByText(/^[1-9]\d? % is on/)).toBeVisible();
+  await page.getByRole('button', { name: 'Lift it and begin again' }).click();
+  await expect(page.getByText('0 % is on. Nothing stands off.')).toBeVisible();
+});

@@ -432,6 +432,7 @@ export { bestSeam, type Dot, judgeFindSeam, makeFindSeam, type SeamTask } from '
 export { type CloseTask, judgeCloseSeam, makeCloseSeam, makesACup, paperShows } from './practice/close-seam.ts';
 export { type ExerciseId, EXERCISES, GOES_KEPT, type Judged, WENT_WELL } from './practice/judged.ts';
 export { type LaidFrom, layAskew, type LayTask, judgeLayWrap, makeLayWrap, MOST_ASKEW, stepAtSeam } from './practice/lay-wrap.ts'; // prettier-ignore
+export { judgePressFilm, makePressFilm, MOST_TURN, type Pressing, type PressTask, takeUp } from './practice/press-film.ts'; // prettier-ignore
 export { judgeReadTape, makeReadTape, MOST_ASKEW_TAPE, MOST_TURNED, tapeShows } from './practice/read-tape.ts'; // prettier-ignore
 export { judgeSlitBall, makeSlitBall, MOST_SLITS, type SlitTask } from './practice/slit-ball.ts';
 export { type FailingTask, judgeSpotFailing, makeSpotFailing } from './practice/spot-failing.ts';

@@ -6,6 +6,7 @@ import CloseSeam from '../components/practice/CloseSeam.vue';
 import { EXERCISE_WORDS } from '../components/practice/exercises.ts';
 import FindSeam from '../components/practice/FindSeam.vue';
 import LayWrap from '../components/practice/LayWrap.vue';
+import PressFilm from '../components/practice/PressFilm.vue';
 import ReadTape from '../components/practice/ReadTape.vue';
 import SlitBall from '../components/practice/SlitBall.vue';
 import SpotFailing from '../components/practice/SpotFailing.vue';
@@ -22,6 +23,7 @@ const SCREENS: Readonly<Record<ExerciseId, Component>> = {
   'slit-ball': SlitBall,
   'find-seam': FindSeam,
   'spot-failing': SpotFailing,
+  'press-film': PressFilm,
 };
 const exercise = computed(() => EXERCISES.find((id) => id === route.params['exercise']) ?? null);
 const listed = computed(() =>

@@ -92,9 +92,12 @@ export function begunOn({ flat }: Pick<Sheet, 'flat'>, { slant, azimuth = 0, ask
   return { flat: [(minX + maxX) / 2, (minY + maxY) / 2], azimuth, slant, askew };
 }
 
-/** A piece as a mesh in one of two finenesses, and its edges, mm. @throws SheetProblem */
-export const meshFor = (piece: Polygon, how: 'coarse' | 'fine'): { readonly sheet: Sheet; readonly edge: number } =>
-  sheetOf(piece, how === 'coarse' ? COARSE : FINE);
+/** A piece as a mesh, and its edges, mm. @throws SheetProblem */
+export const meshFor = (
+  piece: Polygon,
+  how: 'coarse' | 'by hand' | 'fine',
+): { readonly sheet: Sheet; readonly edge: number } =>
+  sheetOf(piece, { coarse: COARSE, 'by hand': OFTEN, fine: FINE }[how]);
 
 /** A sheet laid in each of the usual orders, the one that tents least first. */
 export const bestOrders = (sheet: Sheet, on: LaidOn): Tried[] =>

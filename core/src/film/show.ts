@@ -52,7 +52,8 @@ export interface Shower {
    * @param pressed those of them that are pressed on
    */
   frame(at: Float64Array, pressed: Uint8Array): LayFrame;
-  map(at: Float64Array): LaidMap;
+  /** @param pressed as of `frame`; left out, all are */
+  map(at: Float64Array, pressed?: Uint8Array): LaidMap;
 }
 
 /**
@@ -70,7 +71,7 @@ export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
   const membrane = membraneOf(held, side, gives, round);
   const begun = begunOn(held, on);
   let reach = 0;
-  for (let i = 0; i < points; i++) reach = Math.max(reach, Math.hypot(flat[2 * i]! - begun.flat[0], flat[2 * i + 1]! - begun.flat[1])); // prettier-ignore
+  for (let i = 1; i < flat.length; i += 2) reach = Math.max(reach, Math.abs(flat[i]! - begun.flat[1]));
   const [from, to] = drawnPart(side, slant - reach - around, slant + reach + around, slant);
   const heightAt = heightsOf(side, from, to);
   const middle = heightAt(slant);
@@ -108,7 +109,11 @@ export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
     heights[i] = heightAt(v) - middle;
     radii[i] = Math.max(0, side.radiusAt(v));
   }
-  return { outline: { heights, radii }, frame, map: (at) => membraneMap(at, new Uint8Array(points).fill(1)) };
+  return {
+    outline: { heights, radii },
+    frame,
+    map: (at, pressed = new Uint8Array(points).fill(1)) => membraneMap(at, pressed),
+  };
 }
 
 /** Triangles of film, three points each: without the tape that spans holes. */

@@ -1,7 +1,7 @@
 import { seeded } from '../numeric/seeded.ts';
 
 /** What there is to practise, in the order in which the work meets it. */
-export const EXERCISES = ['read-tape', 'which-height', 'close-seam', 'lay-wrap', 'slit-ball', 'find-seam', 'spot-failing'] as const; // prettier-ignore
+export const EXERCISES = ['read-tape', 'which-height', 'close-seam', 'lay-wrap', 'slit-ball', 'find-seam', 'spot-failing', 'press-film'] as const; // prettier-ignore
 export type ExerciseId = (typeof EXERCISES)[number];
 
 /** One thing that an answer came to. */

@@ -5,7 +5,14 @@ import { onMounted, ref, watch } from 'vue';
 import { colourOf, HANGING, rimOf, TALLER } from './film-colours.ts';
 
 /** A sheet of film on the flat: what is pressed on is in colour, tents stand out in relief, the rest is pale. */
-const props = defineProps<{ flat: Float64Array; triangles: Uint32Array; frame: LayFrame; label: string }>();
+const props = defineProps<{
+  flat: Float64Array;
+  triangles: Uint32Array;
+  frame: LayFrame;
+  label: string;
+  /** A thumb over it, mm. */
+  thumb?: { readonly x: number; readonly y: number; readonly radius: number } | null;
+}>();
 const emit = defineEmits<{ point: [at: readonly [number, number], event: PointerEvent] }>();
 const canvas = ref<HTMLCanvasElement | null>(null);
 let toFlat: (x: number, y: number) => readonly [number, number] = (x, y) => [x, y];
@@ -62,10 +69,19 @@ function draw(): void {
     pen.lineTo(px(flat[2 * rim[e + 1]!]!), py(flat[2 * rim[e + 1]! + 1]!));
   }
   pen.stroke();
+  if (props.thumb) {
+    const { x, y, radius } = props.thumb;
+    pen.lineWidth = 2 * ratio;
+    pen.setLineDash([4 * ratio, 3 * ratio]);
+    pen.beginPath();
+    pen.ellipse(px(x), py(y), ratio * scale * radius, ratio * scale * radius, 0, 0, 2 * Math.PI);
+    pen.stroke();
+    pen.setLineDash([]);
+  }
 }
 onMounted(draw);
 useResizeObserver(canvas, draw);
-watch(() => props.frame, draw, { flush: 'post' });
+watch(() => [props.frame, props.thumb], draw, { flush: 'post' });
 
 function pointed(event: PointerEvent): void {
   const box = canvas.value!.getBoundingClientRect();

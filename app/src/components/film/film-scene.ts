@@ -4,7 +4,7 @@ import { matcapCanvas } from '../stage/blank-textures.ts';
 import { colourOf, HANGING, rimOf, strainOfPoints, TALLER } from './film-colours.ts';
 
 /** mm that film is drawn off the side, so that it does not flicker into it. */
-const OFF_MM = 0.15;
+const OFF_MM = 0.3;
 /** Share of the picture that the film fills. */
 const FILLS = 0.8;
 
@@ -64,8 +64,9 @@ export class FilmScene {
       [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
       [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
     }
-    this.reach = Math.hypot(maxX - minX, maxY - minY) / 2;
     this.out = Math.max(...outline.radii);
+    // What goes round shows no more than its front.
+    this.reach = Math.min(Math.hypot(maxX - minX, maxY - minY) / 2, Math.hypot(1.2 * this.out, (maxY - minY) / 2));
     if (this.side) {
       this.table.remove(this.side);
       this.side.geometry.dispose();
@@ -74,7 +75,7 @@ export class FilmScene {
     const rows = Array.from(outline.heights, (height, i) => new Vector2(Math.max(0.01, outline.radii[i]!), height)).reverse(); // prettier-ignore
     this.side = new Mesh(
       new LatheGeometry(rows, 96),
-      new MeshMatcapMaterial({ matcap: new CanvasTexture(matcapCanvas('matte')), color: new Color(colour), side: DoubleSide }), // prettier-ignore
+      new MeshMatcapMaterial({ matcap: new CanvasTexture(matcapCanvas('matte')), color: new Color(colour), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: 2, polygonOffsetUnits: 8 }), // prettier-ignore
     );
     this.table.add(this.side);
     this.look();

@@ -40,6 +40,11 @@ export const EXERCISE_WORDS: Readonly<Record<ExerciseId, ExerciseWords>> = {
     about: 'A way through that cuts nothing.',
     asks: 'Lead the seam from the rim to the base so that it goes through no piece. Both edges are the same place of the cup.',
   },
+  'press-film': {
+    name: 'Press film on',
+    about: 'What is pressed first, and what then has nowhere to go.',
+    asks: 'Press the sheet on with your thumb, stroke by stroke, and see where it tents. Lift it and begin again as often as you like.',
+  },
   'spot-failing': {
     name: 'Spot the piece that will fail',
     about: 'Before Proof tells.',
