@@ -172,13 +172,13 @@ const STAGES = [
   ),
   stage(
     'bench',
-    ({ unit, habits, materials, project: { planning } }) => [unit, habits, materials, planning.skipSeal],
-    ({ project, unit, materials, habits: usual, supply }, { pieces, batch, stack: { each }, load }) => {
+    ({ unit, habits, materials, limits, project: { planning, looked } }) => [unit, habits, materials, planning.skipSeal, looked, limits.tentPresses], // prettier-ignore
+    ({ project, unit, materials, limits, habits: usual, supply }, { pieces, batch, stack: { each }, load }) => {
       // A coat that was left out for want of time is not in the guide either.
       const habits = project.planning.skipSeal && usual?.washing === 'sealed' ? { ...usual, washing: 'by hand' as const } : usual; // prettier-ignore
       const aims = [...each.values()].flatMap((lined) => lined.aims);
       const marked = new Set(aims.filter((aim) => aim.marked).map(({ layer }) => layer));
-      const steps = benchSteps({ job: project, wrap: pieces, sheet: load.sheet, unit, makes: batch, marked, supply, ...(materials ? { materials } : {}), ...(habits ? { habits } : {}) }); // prettier-ignore
+      const steps = benchSteps({ job: project, wrap: pieces, sheet: load.sheet, unit, makes: batch, marked, supply, looked: project.looked, tentPresses: limits.tentPresses, ...(materials ? { materials } : {}), ...(habits ? { habits } : {}) }); // prettier-ignore
       return { steps, things: thingsOf(batch) };
     },
   ),

@@ -7,6 +7,9 @@ import type { Blank } from '../model/blank.ts';
 import type { Habits } from '../model/habits.ts';
 import type { Hand, Job } from '../model/job.ts';
 import type { Supply } from '../model/stock.ts';
+import { seenOf, type SeenPiece } from '../film/of-piece.ts';
+import type { Looked } from '../model/looked.ts';
+import { USUAL_LIMITS } from '../proof/limits.ts';
 import { layersOfAll, type Make } from '../pieces/batch.ts';
 import type { Piece } from '../pieces/pieces.ts';
 import type { Wrap } from '../pieces/wrap.ts';
@@ -67,6 +70,9 @@ export interface JobFacts {
   readonly figures: readonly PlacedFigure[];
   /** Whether anything is laid as a whole, and whether that goes round. */
   readonly whole: boolean;
+  /** Pieces that were laid by computation, and mm that a tent may stand off and still press flat. */
+  readonly seen: readonly SeenPiece[];
+  readonly tentPresses: number;
   readonly isWrap: boolean;
   /** Panels that a wrap is laid in. */
   readonly panels: number;
@@ -93,6 +99,9 @@ export interface GuideInput {
   readonly habits?: Habits;
   /** What lies on the shelf, for what was noted with it; left out, nothing. */
   readonly supply?: Pick<Supply, 'films'>;
+  /** What laying its film by computation showed, and mm that a tent may stand off and still press flat. */
+  readonly looked?: readonly Looked[] | undefined;
+  readonly tentPresses?: number;
 }
 
 /** Works out what the rules ask. */
@@ -106,6 +115,8 @@ export function factsOf({
   marked = new Set(),
   habits = USUAL_HABITS,
   supply,
+  looked,
+  tentPresses = USUAL_LIMITS.tentPresses,
 }: GuideInput): JobFacts {
   const made = madeOf(wrap, makes);
   const count = countOf(made);
@@ -135,6 +146,8 @@ export function factsOf({
     stacked,
     figures: figuresOf(wrap.pieces),
     whole: wrap.pieces.some((piece) => !piece.spare && !piece.byItself) || wrap.pieces.length === 0,
+    seen: wrap.pieces.flatMap((piece) => seenOf(job, wrap, materials, tentPresses, looked, piece) ?? []),
+    tentPresses,
     isWrap: wrap.template.closed && coverage(wrap.pieces) >= WRAP_SHARE,
     panels: new Set(wrap.pieces.filter((p) => !p.spare && !p.byItself).map(({ part }) => part)).size,
     rimLine: rimLineOf(job.blank, wrap.size),

@@ -137,3 +137,25 @@ export function worthALook(
   }
   return [...found.values()].sort((a, b) => b.share - a.share);
 }
+
+/** A piece that was looked at, and what that showed. */
+export interface SeenPiece {
+  readonly piece: Piece;
+  readonly look: Looked;
+}
+
+/** What laying a piece by computation showed, if it was looked at as it is now. */
+export function seenOf(
+  job: OfJob,
+  wrap: OfWrap,
+  materials: Materials,
+  limitMm: number,
+  looked: readonly Looked[] | undefined,
+  piece: Piece,
+): SeenPiece | null {
+  // prettier-ignore
+  if (!looked?.length || piece.spare) return null;
+  const on = laidOnOf(job, wrap, piece, materials);
+  const look = on ? lookOf(looked, lookKey(piece, on, limitMm)) : undefined;
+  return look ? { piece, look } : null;
+}

@@ -6,6 +6,7 @@ import type { SurfaceKind } from '../../model/blank.ts';
 import type { JobFacts } from '../job-facts.ts';
 import { holdTrueOver100, layingStyle, SEAM_STEP_MM } from '../laying-style.ts';
 import type { StepDraft } from '../step.ts';
+import { seenLaid } from './seen-laid.ts';
 
 /** mm by which the girths of a taper differ from which it matters which end is up. */
 const TAPERED_MM = 0.5;
@@ -86,6 +87,7 @@ function aimAndLay(facts: JobFacts, suffix: string, layer: string | null, after:
     layer,
   };
   const byPanels = isWrap && panels > 1;
+  const laid = seenLaid(facts);
   const lay: StepDraft = {
     id: `lay${suffix}`,
     kind: 'lay',
@@ -93,7 +95,7 @@ function aimAndLay(facts: JobFacts, suffix: string, layer: string | null, after:
     title: all(byPanels ? `Lay ${panels} panels, the front one first${name}` : `${title}${name}`),
     body: byPanels
       ? `Panel by panel from the front to its right, each from its middle out: the liner off its middle third, a line down the centre, then to both sides. The next one starts on the edge of the one before.`
-      : `${says}${warm ? ' Warm it as it goes over the curve, moving all the time, and let it cool under your fingers.' : ''}`,
+      : `${says}${laid ? ` ${laid}` : ''}${warm ? ' Warm it as it goes over the curve, moving all the time, and let it cool under your fingers.' : ''}`,
     why:
       isWrap && !byPanels
         ? 'What is pressed once stays: from a true start the rest follows.'

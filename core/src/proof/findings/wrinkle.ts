@@ -1,5 +1,5 @@
 import { gaussianOf } from '../../flat/curvature.ts';
-import { laidOnOf, lookKey, lookOf } from '../../film/of-piece.ts';
+import { seenOf, type SeenPiece } from '../../film/of-piece.ts';
 import { filmGive } from '../../material/materials.ts';
 import type { Looked, WayToLay } from '../../model/looked.ts';
 import { asKept } from '../../pieces/item-slits.ts';
@@ -25,9 +25,9 @@ export const judgeWrinkle: Judge = (context) => {
   if (!gaussianAt) return [];
   const worst = new Map<string, { piece: Piece; needed: number; asked: number; limit: number }>();
   const slit: Finding[] = [];
-  const closer = new Map<string, Seen>();
+  const closer = new Map<string, SeenPiece>();
   for (const piece of context.wrap.pieces) {
-    const look = lookOfPiece(context, piece);
+    const look = seenOf(context.job, context.wrap, context.materials, context.limits.tentPresses, context.looked, piece)?.look; // prettier-ignore
     // What lies however it is laid, as was forecast, is not worth a word.
     if (look && liesAnyhow(context, look) && CORNER_MORE * shareNeeded(context, piece, gaussianAt) <= 1) continue;
     if (look) {
@@ -102,19 +102,7 @@ const liesAnyhow = ({ limits }: ProofContext, { orders }: Looked): boolean =>
 const shareNeeded = ({ job, materials }: ProofContext, piece: Piece, gaussianAt: (slant: number) => number): number =>
   neededOf(piece, gaussianAt) / giveOfPiece(job, piece, materials);
 
-interface Seen {
-  readonly piece: Piece;
-  readonly look: Looked;
-}
-
 const tallest = ({ orders }: Looked): number => orders[0]!.tallestMm;
-
-/** What laying a piece by computation showed, if it was looked at. */
-function lookOfPiece({ job, wrap, materials, limits, looked }: ProofContext, piece: Piece): Looked | undefined {
-  if (!looked?.length || piece.spare) return undefined;
-  const on = laidOnOf(job, wrap, piece, materials);
-  return on ? lookOf(looked, lookKey(piece, on, limits.tentPresses)) : undefined;
-}
 
 /** Times the height that presses flat from which a tent is sure to crease. */
 const CREASES = 2;
@@ -122,7 +110,7 @@ const CREASES = 2;
 const UNDER = 0.99;
 
 /** What laying an item's worst piece by computation showed. */
-function closerFinding(context: ProofContext, itemId: string, { piece, look }: Seen): Finding {
+function closerFinding(context: ProofContext, itemId: string, { piece, look }: SeenPiece): Finding {
   const { limits, job, wrap } = context;
   const [best, last] = [look.orders[0]!, look.orders.at(-1)!];
   const item = job.items.find((one) => one.id === itemId);
