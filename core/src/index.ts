@@ -441,6 +441,7 @@ export { coneDevelopment, sectorNumbers, taperOf } from './surface/cone.ts';
 export { straightSeam } from './seam/path.ts';
 export { lookCloser, withCare } from './film/advise.ts';
 export { laidOnOf, lookKey, lookOf, type WorthALook, worthALook } from './film/of-piece.ts';
+export { layWays, type WayLaid } from './film/of-ways.ts';
 export { SheetProblem } from './film/sheet.ts';
 export { type LayFrame, layingShown, type ShownLaying, type SideOutline } from './film/show.ts';
 export { WAVE_MM } from './film/tents.ts';

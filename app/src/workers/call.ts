@@ -1,10 +1,10 @@
-import type { ShapeViewModel } from '@mivet/core';
+import type { ShapeViewModel, WayLaid } from '@mivet/core';
 import type { CloserPart, LayPart, LookPart, TogetherPart } from './protocol.ts';
 
 /** A running job: whether it has been cancelled, and a way to send part of its answer early. */
 export interface Call {
   readonly givenUp: () => boolean;
-  readonly part: (part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart) => void;
+  readonly part: (part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart | WayLaid) => void;
 }
 
 /** Thrown by a job that has been cancelled. */

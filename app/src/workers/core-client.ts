@@ -1,6 +1,6 @@
 import { toRaw } from 'vue';
 import type { CloserPart, CoreJobs, CoreReply, CoreRequest, LayPart, LookPart, TogetherPart } from './protocol.ts';
-import type { ShapeViewModel } from '@mivet/core';
+import type { ShapeViewModel, WayLaid } from '@mivet/core';
 
 let worker: Worker | null = null;
 let nextId = 1;
@@ -10,7 +10,7 @@ interface Waiting {
   readonly reject: (problem: Error) => void;
   readonly onPart: ((part: never) => void) | undefined;
   readonly limitMs: number;
-  part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart | null;
+  part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart | WayLaid | null;
   /** Time limit; runs while the worker works on the call. */
   timer: ReturnType<typeof setTimeout> | null;
 }
@@ -41,6 +41,7 @@ const LIMIT_MS: { readonly [K in keyof CoreJobs]: number } = {
   fixes: 120_000,
   look: 600_000,
   layFilm: 60_000,
+  layWays: 120_000,
   marks: 60_000,
   batch: 60_000,
   send: 60_000,
@@ -202,6 +203,7 @@ interface Apart {
   readonly closer: CloserPart;
   readonly look: LookPart;
   readonly layFilm: LayPart;
+  readonly layWays: WayLaid;
 }
 
 /**

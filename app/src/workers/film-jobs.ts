@@ -1,4 +1,4 @@
-import { deriveWrap, layingShown, limitsWith, lookCloser, SheetProblem, type Wrap, type WorthALook, withCare, worthALook } from '@mivet/core'; // prettier-ignore
+import { deriveWrap, layingShown, limitsWith, lookCloser, SheetProblem, type Wrap, type WorthALook, withCare, layWays, worthALook } from '@mivet/core'; // prettier-ignore
 import { type Call, inTurns } from './call.ts';
 import { fontsOf } from './fonts.ts';
 import { materialsOf } from './learnt.ts';
@@ -59,5 +59,15 @@ export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): 
     const laying = await inTurns(steps, call, () => undefined, LOOK_MS);
     call.part({ flat, triangles, outline, laying, fine: how === 'fine', azimuth: on.azimuth ?? 0 });
   }
+  return null;
+}
+
+/** Lays the sheets of every way to lay a side flat, and tells how each comes out. */
+export async function layWaysOf(
+  { project, learnt }: CoreJobs['layWays']['input'],
+  call: Call,
+): Promise<CoreAnswer<'layWays'>> {
+  // prettier-ignore
+  await inTurns(layWays(project, materialsOf(learnt)), call, (way) => call.part(way));
   return null;
 }

@@ -35,6 +35,7 @@ import type {
   TogetherShare,
   TraceOptions,
   Units,
+  WayLaid,
   WayToLay,
 } from '@mivet/core';
 import type {
@@ -242,6 +243,11 @@ export interface CoreJobs {
     };
     readonly output: null;
   };
+  /** Ways to lay a side flat, each laid by computation; told one after another. */
+  readonly layWays: {
+    readonly input: { readonly project: Project; readonly learnt?: OwnLearnt };
+    readonly output: null;
+  };
   /** What marks on each layer cost, or would cost, mm² of film by the plan; null when they do not fit on its board. */
   readonly marks: {
     readonly input: {
@@ -375,6 +381,6 @@ export type CoreAnswer<K extends keyof CoreJobs> = CoreJobs[K] extends { readonl
 export type CoreReply =
   /** The worker has started the job; its time limit counts from here. */
   | { readonly id: number; readonly begun: true }
-  | { readonly id: number; readonly part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart }
+  | { readonly id: number; readonly part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart | WayLaid }
   | { readonly id: number; readonly ok: true; readonly output: CoreAnswer<keyof CoreJobs> }
   | { readonly id: number; readonly ok: false; readonly message: string; readonly givenUp?: boolean };

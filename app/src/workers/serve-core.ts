@@ -4,7 +4,7 @@ import { type Call, GivenUp } from './call.ts';
 import { files, send, shopping } from './file-jobs.ts';
 import { fontSample, fontsOf } from './fonts.ts';
 import { batch, closer, examine, fixes, LastProject, marks, seen, stepPicturesOf } from './project-jobs.ts';
-import { layFilm, look } from './film-jobs.ts';
+import { layFilm, layWaysOf, look } from './film-jobs.ts';
 import { plan } from './plan-jobs.ts';
 import { together, togetherFiles, togetherGuide } from './together-jobs.ts';
 import type { CoreAnswer, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
@@ -23,6 +23,7 @@ const HANDLERS: Handlers = {
   fixes,
   look,
   layFilm,
+  layWays: layWaysOf,
   marks,
   batch,
   closer,

@@ -16,6 +16,8 @@ export interface LaidOn {
   /** mm down the side at which the middle of the piece comes to lie, and rad round. */
   readonly slant: number;
   readonly azimuth?: number;
+  /** mm; the spot of its flat that comes to lie there; left out, the middle of its box. */
+  readonly flat?: readonly [x: number, y: number];
   /** rad by which its flat is turned against upright there. */
   readonly askew?: number;
   /** Fraction by which it is pulled, evenly, as it is laid; left out, it is laid as it comes. */
@@ -36,7 +38,7 @@ export const STEPS = 12;
 /** How finely a piece is meshed, as a share of its smaller breadth: at first, for what is tried often, and at last. */
 const [COARSE, OFTEN, FINE] = [6, 10, 14] as const;
 /** Share of what a film may be pulled that careful hands pull it by. */
-const PULLED = 0.9;
+const PULLED = 0.97;
 /** About how many points a piece is given at most. */
 const MOST_POINTS = 1200;
 /** How near the largest size is found, as a share of it. */
@@ -87,7 +89,12 @@ function toTheEnd<T>(steps: Generator<unknown, T>): T {
 }
 
 /** The middle of a sheet goes where it is aimed. */
-export function begunOn({ flat }: Pick<Sheet, 'flat'>, { slant, azimuth = 0, askew = 0 }: LaidOn): Begun {
+export function begunOn(
+  { flat }: Pick<Sheet, 'flat'>,
+  { slant, azimuth = 0, askew = 0, flat: spot, pulled = 0 }: LaidOn,
+): Begun {
+  // prettier-ignore
+  if (spot) return { flat: [spot[0] * (1 + pulled), spot[1] * (1 + pulled)], azimuth, slant, askew };
   const { minX, maxX, minY, maxY } = extentOf(flat);
   return { flat: [(minX + maxX) / 2, (minY + maxY) / 2], azimuth, slant, askew };
 }

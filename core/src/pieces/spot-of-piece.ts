@@ -11,7 +11,12 @@ export interface SpotOfPiece {
 }
 
 /** Where a spot of a piece's flat, mm, lies on the side; null off the map of its panel. */
-export function spotOf(frames: readonly PanelFrame[], piece: Piece, x: number, y: number): SpotOfPiece | null {
+export function spotOf(
+  frames: readonly PanelFrame[],
+  piece: Pick<Piece, 'part' | 'azimuths' | 'slants'>,
+  x: number,
+  y: number,
+): SpotOfPiece | null {
   const { part, azimuths, slants } = piece;
   const holds = (frame: PanelFrame): boolean => frame.part === part;
   const frame =

@@ -12,6 +12,8 @@ import {
   type Units,
 } from '@mivet/core';
 import { computed } from 'vue';
+import { useWaysLaid } from '../../composables/useWaysLaid.ts';
+import { useSettings } from '../../stores/settings.ts';
 import LengthField from '../fields/LengthField.vue';
 import StrainLegend from './StrainLegend.vue';
 
@@ -25,6 +27,16 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ choose: [change: Partial<FlatteningChoice>, label: string] }>();
 
+const laid = useWaysLaid();
+const { tentPresses } = useSettings().judgedBy;
+/** What laying its sheets by computation showed. */
+function laidSays(option: FlattenOption): string | null {
+  const way = laid.of(option);
+  if (!way) return null;
+  return way.tallestMm <= tentPresses
+    ? 'Laid by computation: all of it presses flat'
+    : `Laid by computation: tents up to ${mm(way.tallestMm)} over ${Math.max(1, Math.round(100 * way.tented))} % of it`;
+}
 const mm = (v: number): string => formatLength(v, props.unit);
 const limit = computed(() => props.flattening.give);
 /** What is chosen, and the strain as the film feels it. */
@@ -79,7 +91,18 @@ function setUp(mm: number): void {
       <span class="fw-bold">{{ describeWay(o) }}</span>
       <span class="dims">{{ strainText(o.strain) }}</span>
       <span class="says" :class="grade(o)">{{ says(o) }}</span>
+      <span v-if="laidSays(o)" class="quiet small laid">{{ laidSays(o) }}</span>
     </BButton>
+  </div>
+  <div class="d-flex align-items-center gap-2 mt-2">
+    <BButton v-if="!laid.running.value" size="sm" variant="outline-primary" @click="laid.start()">
+      {{ laid.any.value ? 'Lay each again' : 'Lay each by computation' }}
+    </BButton>
+    <template v-else>
+      <span class="quiet small" role="status"><BSpinner small aria-hidden="true" /> Laying each, whole and bare…</span>
+      <BButton size="sm" variant="link" class="p-0" @click="laid.stop()">Stop</BButton>
+    </template>
+    <span v-if="laid.problem.value" class="quiet small">{{ laid.problem.value }}</span>
   </div>
   <TermLine :terms="['strain']" :text="flattening.options.map(describeWay).join(' ')" />
   <div v-if="divided" class="d-flex align-items-center gap-2 mt-2">
@@ -173,6 +196,9 @@ function setUp(mm: number): void {
 }
 .says {
   font-size: 0.88rem;
+  grid-column: 1 / -1;
+}
+.laid {
   grid-column: 1 / -1;
 }
 .says.fine {
