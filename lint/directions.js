@@ -26,7 +26,22 @@ const CORE = [
   ],
   [
     'film',
-    [...['numeric', 'plane', 'polygon', 'surface', 'model', 'material', 'solid', 'measure', 'flat', 'seam', 'pieces']],
+    [
+      ...[
+        'numeric',
+        'plane',
+        'polygon',
+        'surface',
+        'model',
+        'material',
+        'solid',
+        'measure',
+        'artwork',
+        'flat',
+        'seam',
+        'pieces',
+      ],
+    ],
   ],
   ['stack', ['numeric', 'plane', 'polygon', 'raster', 'surface', 'model', 'layout', 'layers', 'pieces']],
   ['nest', ['numeric', 'plane', 'polygon', 'raster']],

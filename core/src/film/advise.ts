@@ -114,7 +114,8 @@ export const bestOrders = (sheet: Sheet, on: LaidOn): Tried[] =>
 
 /** mm. Tents that differ by less are as tall as each other. */
 const AS_TALL = 0.005;
-const better = (a: Tried, b: Tried): number => {
+/** Which of two tents less: the tallest tent counts, then how much is too long. */
+export const better = (a: Tried, b: Tried): number => {
   const taller = tallestOf(a.map) - tallestOf(b.map);
   return Math.abs(taller) > AS_TALL ? taller : a.map.excessMm2 - b.map.excessMm2;
 };

@@ -1,4 +1,5 @@
-import { filmGive, type Materials } from '../material/materials.ts';
+import { wrapFilm } from '../flat/wrap-film.ts';
+import type { Materials } from '../material/materials.ts';
 import { solidOf } from '../measure/kinds/kinds.ts';
 import type { FontBook } from '../artwork/font.ts';
 import type { Job } from '../model/job.ts';
@@ -10,7 +11,7 @@ import { partName } from '../seam/panel-frame.ts';
 import type { FlatPanel } from '../seam/panels/panel.ts';
 import { seamAt } from '../seam/path.ts';
 import type { FlattenWay } from '../solid/flattening.ts';
-import { bestOrders, type LaidOn, meshFor, tallestOf, withCare } from './advise.ts';
+import { bestOrders, better, type LaidOn, meshFor, tallestOf, withCare } from './advise.ts';
 import { SheetProblem } from './sheet.ts';
 import { ballSide, profileSide } from './side.ts';
 
@@ -31,14 +32,17 @@ const NO_FONTS = {} as FontBook;
 const CORNER_MM = 0.2;
 
 /**
- * Lays the sheets of every way in which a side can be laid flat, whole and without artwork, as careful hands lay them in the
- * best of the usual orders; of gores one stands for all.
+ * Lays the sheets of every way in which a side can be laid flat, whole and without artwork, in the best of the usual orders, as
+ * they come or pulled; of gores one stands for all.
  *
- * @param job its blank and films; the first film counts
+ * @param job its blank, and the films that decide what its flat is made for
  * @returns one way after another; nothing where the side unrolls
  */
 export function* layWays(job: Job, materials: Materials): Generator<WayLaid, void> {
-  const bare: Job = { ...job, items: [], names: null, seam: { ...job.seam, atSeam: [] } };
+  // The film that its flat is made for comes first: without artwork nothing else says which.
+  const film = wrapFilm(job);
+  const films = film ? [film, ...job.films.filter(({ id }) => id !== film.id)] : job.films;
+  const bare: Job = { ...job, films, items: [], names: null, seam: { ...job.seam, atSeam: [] } };
   const as = (flattening: Job['blank']['flattening']): Wrap | null => {
     const derived = deriveWrap({ ...bare, blank: { ...job.blank, flattening } }, NO_FONTS, materials);
     return derived.ok ? derived.wrap : null;
@@ -51,11 +55,12 @@ export function* layWays(job: Job, materials: Materials): Generator<WayLaid, voi
     if (!wrap) continue;
     let [tallestMm, tented] = [0, 0];
     for (const panel of way === 'gores' ? wrap.panels.slice(0, 1) : wrap.panels) {
-      const on = onSide(job, wrap, panel, materials);
+      const on = onSide(wrap, panel);
       if (!on) continue;
       try {
         const piece = sheetOf(panel, way === 'gores' && solidOf(wrap.size).spheroid !== null);
-        const [best] = bestOrders(meshFor(piece, 'coarse').sheet, withCare(on));
+        const { sheet } = meshFor(piece, 'coarse');
+        const [best] = [on, withCare(on)].flatMap((held) => bestOrders(sheet, held)).sort(better);
         if (tallestOf(best!.map) >= tallestMm) [tallestMm, tented] = [tallestOf(best!.map), best!.map.tentedMm2 / polygonArea(piece)]; // prettier-ignore
       } catch (problem) {
         if (!(problem instanceof SheetProblem)) throw problem;
@@ -74,9 +79,9 @@ function sheetOf({ outlines, bounds: { minX, maxX, minY, maxY } }: FlatPanel, ti
   return intersectRings([outer], [middle])[0]!;
 }
 
-function onSide(job: Job, wrap: Wrap, { name }: FlatPanel, materials: Materials): LaidOn | null {
+function onSide(wrap: Wrap, { name }: FlatPanel): LaidOn | null {
   const solid = solidOf(wrap.size);
-  const gives = filmGive(materials, job.films[0]?.finish ?? 'gloss permanent', job.warm);
+  const gives = wrap.template.flattening.give;
   // On a ball one spot is like another: a gore lies about its widest girth, a patch about its own middle.
   if (!solid.curved) return solid.spheroid && { side: ballSide(solid.spheroid.radius), gives, slant: 0 };
   const frame = wrap.frames.find(({ part }) => part === partName(name));

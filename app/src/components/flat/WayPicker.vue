@@ -29,13 +29,17 @@ const emit = defineEmits<{ choose: [change: Partial<FlatteningChoice>, label: st
 
 const laid = useWaysLaid();
 const { tentPresses } = useSettings().judgedBy;
-/** What laying its sheets by computation showed. */
+/** What laying its sheets by computation showed, in place of the forecast. */
+function laidGrade(option: FlattenOption): string {
+  const tallest = laid.of(option)?.tallestMm ?? 0;
+  return tallest <= tentPresses ? 'fine' : tallest <= 2 * tentPresses ? 'look' : 'fails';
+}
 function laidSays(option: FlattenOption): string | null {
   const way = laid.of(option);
   if (!way) return null;
   return way.tallestMm <= tentPresses
-    ? 'Laid by computation: all of it presses flat'
-    : `Laid by computation: tents up to ${mm(way.tallestMm)} over ${Math.max(1, Math.round(100 * way.tented))} % of it`;
+    ? 'lies flat, laid by computation'
+    : `laid by computation it tents by up to ${mm(way.tallestMm)} over ${Math.max(1, Math.round(100 * way.tented))} %`;
 }
 const mm = (v: number): string => formatLength(v, props.unit);
 const limit = computed(() => props.flattening.give);
@@ -90,8 +94,8 @@ function setUp(mm: number): void {
     >
       <span class="fw-bold">{{ describeWay(o) }}</span>
       <span class="dims">{{ strainText(o.strain) }}</span>
-      <span class="says" :class="grade(o)">{{ says(o) }}</span>
-      <span v-if="laidSays(o)" class="quiet small laid">{{ laidSays(o) }}</span>
+      <span v-if="laid.of(o)" class="says" :class="laidGrade(o)">{{ laidSays(o) }}</span>
+      <span v-else class="says" :class="grade(o)">{{ says(o) }}</span>
     </BButton>
   </div>
   <div class="d-flex align-items-center gap-2 mt-2">
@@ -196,9 +200,6 @@ function setUp(mm: number): void {
 }
 .says {
   font-size: 0.88rem;
-  grid-column: 1 / -1;
-}
-.laid {
   grid-column: 1 / -1;
 }
 .says.fine {
