@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { download, goTo, openDemo, setField, text, unzip } from './support/app.ts';
 
@@ -36,6 +37,8 @@ test('a star on a ball passes the forecast, tents when it is laid by computation
   await expect(dialog.getByText(/Laying it|more finely/)).toHaveCount(0, { timeout: 60_000 });
   const [best, worst] = (await tallest.allTextContents()).map((said) => Number(/by ([\d.]+)/.exec(said)![1]));
   expect(worst!).toBeGreaterThan(2 * best!);
+  const { violations } = await new AxeBuilder({ page }).include('.modal').withTags(['wcag2a', 'wcag2aa']).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
   await dialog.getByRole('button', { name: 'Close' }).click();
 
   const slit = card.getByRole('button', { name: /^Slit it \d+ times/ });

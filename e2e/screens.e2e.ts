@@ -21,6 +21,7 @@ const VIEWS = [
   '/practice',
   '/practice/lay-wrap?task=1',
   '/practice/read-tape?task=1',
+  '/practice/press-film?task=2',
   '/shelf',
   '/stock',
   '/my-way',
