@@ -81,14 +81,23 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
   // Of each edge: what its squared length changes by with the way round, and with the height of its first and second end.
   const changes = new Float64Array(3 * squared.length);
   const theta = 1 / round;
+  // Of each point: its radius, and how fast that changes.
+  const [radii, slopes] = [new Float64Array(flat.length / 2), new Float64Array(flat.length / 2)];
 
   function measure(at: Float64Array): void {
+    for (let i = 0; i < radii.length; i++) {
+      radii[i] = side.radiusAt(at[2 * i + 1]!);
+      slopes[i] = side.slopeAt(at[2 * i + 1]!);
+    }
     for (let e = 0; e < squared.length; e++) {
-      const [i, j] = [edges[2 * e]!, edges[2 * e + 1]!];
+      const i = edges[2 * e]!;
+      const j = edges[2 * e + 1]!;
       const turn = (at[2 * j]! - at[2 * i]!) * theta;
       const down = at[2 * j + 1]! - at[2 * i + 1]!;
       const middle = (at[2 * i + 1]! + at[2 * j + 1]!) / 2;
-      const [r1, r2, k] = [side.radiusAt(at[2 * i + 1]!), side.radiusAt(at[2 * j + 1]!), side.slopeAt(middle)];
+      const r1 = radii[i]!;
+      const r2 = radii[j]!;
+      const k = side.slopeAt(middle);
       // sin x / x and its slope, for the x of edges: short against the radius.
       const x = (k * turn) / 2;
       const xx = x * x;
@@ -99,8 +108,8 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
       changes[3 * e] = 2 * r1 * r2 * turn * sinc * (sinc + x * sincSlope) * theta;
       // The slope in the middle changes by half with each end.
       const bent = (r1 * r2 * turn * turn * turn * sinc * sincSlope * side.bendAt(middle)) / 2;
-      changes[3 * e + 1] = side.slopeAt(at[2 * i + 1]!) * r2 * bow + bent - 2 * down;
-      changes[3 * e + 2] = side.slopeAt(at[2 * j + 1]!) * r1 * bow + bent + 2 * down;
+      changes[3 * e + 1] = slopes[i]! * r2 * bow + bent - 2 * down;
+      changes[3 * e + 2] = slopes[j]! * r1 * bow + bent + 2 * down;
     }
   }
 
@@ -111,8 +120,12 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
     let sum = 0;
     for (let t = 0; t < count; t++) {
       if (!counts[t]) continue;
-      const [c, b, a] = [sides[3 * t]!, sides[3 * t + 1]!, sides[3 * t + 2]!];
-      const [lc, lb, la] = [squared[c]!, squared[b]!, squared[a]!];
+      const c = sides[3 * t]!;
+      const b = sides[3 * t + 1]!;
+      const a = sides[3 * t + 2]!;
+      const lc = squared[c]!;
+      const lb = squared[b]!;
+      const la = squared[a]!;
       const m = 9 * t;
       const e11 = (toMetric[m]! * lc + toMetric[m + 1]! * lb + toMetric[m + 2]! * la - 1) / 2;
       const e22 = (toMetric[m + 3]! * lc + toMetric[m + 4]! * lb + toMetric[m + 5]! * la - 1) / 2;
@@ -120,14 +133,18 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
       const mean = (e11 + e22) / 2;
       const half = (e11 - e22) / 2;
       const spread = Math.sqrt(half * half + e12 * e12);
-      const [one, two] = [mean + spread, mean - spread];
+      const one = mean + spread;
+      const two = mean - spread;
       const area = areas[t]!;
       sum += area * (costOf(one) + costOf(two));
-      const [s1, s2] = [stressOf(one), stressOf(two)];
+      const s1 = stressOf(one);
+      const s2 = stressOf(two);
       // Stress as a tensor: mean of both, and their half difference along the principal directions.
       const level = (s1 + s2) / 2;
       const turn = spread > 1e-15 ? (s1 - s2) / 2 / spread : 0;
-      const [t11, t22, t12] = [level + turn * half, level - turn * half, turn * e12];
+      const t11 = level + turn * half;
+      const t22 = level - turn * half;
+      const t12 = turn * e12;
       // dE = dG/2; off the diagonal E12 counts twice.
       const scale = area / 2;
       byLength[c]! += scale * (t11 * toMetric[m]! + t22 * toMetric[m + 3]! + 2 * t12 * toMetric[m + 6]!);
@@ -137,7 +154,8 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
     for (let e = 0; e < squared.length; e++) {
       const g = byLength[e]!;
       if (g === 0) continue;
-      const [i, j] = [edges[2 * e]!, edges[2 * e + 1]!];
+      const i = edges[2 * e]!;
+      const j = edges[2 * e + 1]!;
       const around = g * changes[3 * e]!;
       out[2 * i]! -= around;
       out[2 * j]! += around;

@@ -79,11 +79,13 @@ export function minimise(
       continue;
     }
     const spare = (newest + 1) % MEMORY;
+    const step = steps[spare]!;
+    const turn = turns[spare]!;
     let bend = 0;
     for (let i = 0; i < n; i++) {
-      steps[spare]![i] = next[i]! - at[i]!;
-      turns[spare]![i] = nextSlope[i]! - slope[i]!;
-      bend += steps[spare]![i]! * turns[spare]![i]!;
+      step[i] = next[i]! - at[i]!;
+      turn[i] = nextSlope[i]! - slope[i]!;
+      bend += step[i]! * turn[i]!;
       at[i] = next[i]!;
       slope[i] = nextSlope[i]!;
     }
