@@ -39,7 +39,7 @@ const lookedSchema = z.object({
   orders: z
     .array(
       z.object({
-        way: z.enum(['centre out', 'one end', 'middle line first']),
+        way: z.enum(['centre out', 'one end', 'middle line first', 'two halves']),
         pulled: z.number().min(0).max(1),
         tents: many,
         tallestMm: many,

@@ -312,7 +312,10 @@ export function orderBy(name: string, sheet: Sheet, steps: number, far: (x: numb
 }
 
 /** The usual ways: from the middle of the sheet outwards, from one end, along its middle line first. */
-export function usualOrders(sheet: Sheet, steps: number): readonly LayOrder[] {
+export const usualOrders = (sheet: Sheet, steps: number): readonly LayOrder[] => allOrders(sheet, steps).slice(0, 3);
+
+/** The same, and in two halves: a line down its middle, then to one side, then to the other. */
+export function allOrders(sheet: Sheet, steps: number): readonly LayOrder[] {
   const { flat } = sheet;
   let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
   for (let i = 0; i < flat.length; i += 2) {
@@ -325,5 +328,11 @@ export function usualOrders(sheet: Sheet, steps: number): readonly LayOrder[] {
     orderBy('centre out', sheet, steps, (x, y) => Math.hypot(x - x0, y - y0)),
     orderBy('one end', sheet, steps, (x, y) => (wide ? x - minX : maxY - y)),
     orderBy('middle line first', sheet, steps, (x, y) => Math.abs(wide ? y - y0 : x - x0)),
+    // Across the longer way, one half behind the other; the line down the middle is the first of both.
+    orderBy('two halves', sheet, steps, (x, y) => {
+      const [aside, half] = wide ? [x - x0, (maxX - minX) / 2] : [y0 - y, (maxY - minY) / 2];
+      // A hair less, so that the end of the one half still comes before the other.
+      return aside <= half / steps ? Math.max(0, -0.999 * aside) : half + aside;
+    }),
   ];
 }

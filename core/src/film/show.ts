@@ -1,7 +1,7 @@
 import type { WayToLay } from '../model/looked.ts';
 import type { Polygon } from '../polygon/polygon.ts';
 import { asPulled, begunOn, type LaidOn, meshFor, STEPS } from './advise.ts';
-import { layInOrder, type LayNews, type LayOrder, neighboursOf, usualOrders } from './lay.ts';
+import { allOrders, layInOrder, type LayNews, type LayOrder, neighboursOf } from './lay.ts';
 import { membraneOf } from './membrane.ts';
 import type { Sheet } from './sheet.ts';
 import type { TurnedSide } from './side.ts';
@@ -250,7 +250,7 @@ export function layingShown(
 } {
   const { sheet } = meshFor(piece, how);
   const shower = showerOf(sheet, on);
-  const order = usualOrders(sheet, STEPS).find(({ name }) => name === way)!;
+  const order = allOrders(sheet, STEPS).find(({ name }) => name === way)!;
   return {
     flat: sheet.flat,
     triangles: filmOf(sheet),

@@ -1,5 +1,5 @@
 /** Ways in which a piece of film is laid. */
-export type WayToLay = 'centre out' | 'one end' | 'middle line first';
+export type WayToLay = 'centre out' | 'one end' | 'middle line first' | 'two halves';
 
 /** How a piece comes to lie in one order. */
 export interface LookedOrder {

@@ -25,6 +25,7 @@ const still = usePreferredReducedMotion();
 const WAYS: readonly { value: WayToLay; label: string }[] = [
   { value: 'centre out', label: 'Middle outwards' },
   { value: 'middle line first', label: 'Middle line first' },
+  { value: 'two halves', label: 'Two halves' },
   { value: 'one end', label: 'From one end' },
 ];
 const way = ref<WayToLay>('centre out');

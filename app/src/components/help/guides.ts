@@ -57,10 +57,11 @@ export const STOP_GUIDES: Readonly<Record<Stop, PlaceGuide>> = {
       'Open a finding: its place is ringed on the blank and on the flat.',
       'Press a button that mends it, or accept it with a reason.',
       'Try with “What if” what a reading that is off would do at the seam.',
+      'Where a blank curves both ways, see the film laid step by step: in which order it tents least, and what slits do.',
     ],
     hitch:
       'What will fail should be mended. What only wants a look is yours to judge: accepted, it stays quiet until its numbers change.',
-    terms: ['seam', 'strain', 'bridge'],
+    terms: ['seam', 'strain', 'tent', 'bridge'],
   },
   cut: {
     title: 'Cut',

@@ -154,6 +154,7 @@ export const WAYS_SAID: Readonly<Record<WayToLay, string>> = {
   'centre out': 'from its middle outwards',
   'one end': 'from one end',
   'middle line first': 'along its middle line first',
+  'two halves': 'in two halves, from a line down its middle',
 };
 
 /** What its film would give laid warm, as a fraction; nothing where it is warm already, or must not be. */
