@@ -38,6 +38,8 @@ watch(
     if (!curves.value || viewModel.judging || !doc || look.running || seen === doc.items) return;
     if (seen !== null && !unseen.value) return;
     waits = setTimeout(() => {
+      // A page that nobody looks at would only save over the one that is being worked on.
+      if (document.hidden) return;
       seen = doc.items;
       look.start();
     }, REST_MS);
