@@ -121,8 +121,12 @@ function fix(command: Command): void {
             {{ playing.isActive.value ? 'Pause' : 'Play' }}
           </BButton>
           <template v-else>
-            <BButton size="sm" variant="outline-primary" :disabled="share <= 0" @click="step(-1)">Step back</BButton>
-            <BButton size="sm" variant="outline-primary" :disabled="share >= 1" @click="step(1)">Step on</BButton>
+            <BButton size="sm" variant="outline-primary" class="text-nowrap" :disabled="share <= 0" @click="step(-1)"
+              >Step back</BButton
+            >
+            <BButton size="sm" variant="outline-primary" class="text-nowrap" :disabled="share >= 1" @click="step(1)"
+              >Step on</BButton
+            >
           </template>
           <label :for="`${id}-s`" class="visually-hidden">How far it is laid</label>
           <BFormInput

@@ -6,7 +6,7 @@ import { colourOf, HANGING, rimOf, strainOfPoints, TALLER } from './film-colours
 /** mm that film is drawn off the side, so that it does not flicker into it. */
 const OFF_MM = 0.3;
 /** Share of the picture that the film fills. */
-const FILLS = 0.8;
+const FILLS = 0.6;
 
 /** A sheet of film on its side, drawn when something changed. */
 export class FilmScene {
