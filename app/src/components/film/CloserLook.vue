@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { WayToLay } from '@mivet/core';
-import { computed, defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { itemTitle } from '../../composables/item-title.ts';
 import { useCloserLook } from '../../stores/closer-look.ts';
 import { useProject } from '../../stores/project.ts';
@@ -15,8 +15,6 @@ const viewModel = useViewModel();
 
 const curves = computed(() => viewModel.good?.template.flattening.map != null);
 const wrinkles = computed(() => (viewModel.viewModel?.ok ? viewModel.viewModel.findings : []).filter(({ finding }) => finding.code === 'wrinkle')); // prettier-ignore
-/** Forecasts that were not looked at yet. */
-const unseen = computed(() => wrinkles.value.some(({ finding }) => !/^(tents|lies)/.test(finding.case)));
 const finding = computed(() => wrinkles.value.find((f) => f.finding.itemIds[0] === itemId.value) ?? null);
 const items = computed(() => {
   const shown = new Set(viewModel.good?.pieces.map(({ itemIds }) => itemIds[0]));
@@ -26,7 +24,10 @@ const best = computed(() => (finding.value?.finding.names['wayId'] ?? 'centre ou
 const pulled = computed(() => (finding.value?.finding.numbers['pulled'] ?? 0) > 0);
 
 /** What the last look was about: what cannot be looked at is not tried over and over. */
-let seen: unknown = null;
+const seen = shallowRef<readonly unknown[]>([]);
+const laidNow = (): unknown[] => [project.doc?.items, project.doc?.blank, project.doc?.films, project.doc?.warm];
+/** Whether it is still as it was looked at last. */
+const isSeen = (): boolean => seen.value.length > 0 && laidNow().every((part, i) => part === seen.value[i]);
 let waits: ReturnType<typeof setTimeout> | undefined;
 /** ms without a change before it is looked at: the pictures come first. */
 const REST_MS = 1200;
@@ -35,12 +36,11 @@ watch(
   () => {
     const doc = project.doc;
     clearTimeout(waits);
-    if (!curves.value || viewModel.judging || !doc || look.running || seen === doc.items) return;
-    if (seen !== null && !unseen.value) return;
+    if (!curves.value || viewModel.judging || !doc || look.running || isSeen()) return;
     waits = setTimeout(() => {
       // A page that nobody looks at would only save over the one that is being worked on.
       if (document.hidden) return;
-      seen = doc.items;
+      seen.value = laidNow();
       look.start();
     }, REST_MS);
   },
@@ -52,7 +52,7 @@ onBeforeUnmount(() => {
 });
 /** What came of looking, where nothing is said of a piece by itself. */
 const summary = computed(() => {
-  if (!project.doc?.looked?.length) return 'Film can be laid here before it is cut.';
+  if (!isSeen() || !project.doc?.looked?.length) return 'Film can be laid here before it is cut.';
   const unfit = wrinkles.value.some(({ finding }) => finding.severity !== 'fine');
   return unfit ? 'Laid by computation.' : 'Laid by computation; every piece lies.';
 });
