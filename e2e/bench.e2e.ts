@@ -2,24 +2,17 @@ import { readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { download, goTo, openDemo, saved, storeLike, text, unzip } from './support/app.ts';
+import { untilStep } from './support/bench.ts';
 import { cutFilms, partsOf, pathsIn } from './support/rewrap.ts';
-
-/** Goes on at the bench until a step is there. */
-async function until(page: Page, step: string | RegExp): Promise<void> {
-  const there = page.getByRole('heading', { level: 1, name: step });
-  const [all, next] = [page.getByRole('button', { name: /^All \d+ done$/ }), page.getByRole('button', { name: /^(Done, next|Go on all the same)/ })]; // prettier-ignore
-  for (let i = 0; i < 40 && !(await there.isVisible()); i += 1) await ((await all.isVisible()) ? all : next).click();
-  await expect(there).toBeVisible();
-}
 
 test('a coat is looked at three times, by the clock on the wall, through a reload, and its dwell is known the next time', async ({
   page,
 }) => {
   await page.clock.install({ time: new Date('2026-10-03T09:00:00Z') });
   await openDemo(page, 'demo-crest-flask', 'bench');
-  await until(page, 'Strip the coat');
+  await untilStep(page, 'Strip the coat');
   await page.getByRole('button', { name: 'Start the wait' }).click();
   await expect(page.getByRole('timer')).toContainText(/59:5\d|1 h 0 min/);
   // On every page the wait is there, and what it is.
@@ -56,7 +49,7 @@ test('a coat is looked at three times, by the clock on the wall, through a reloa
   await card.getByRole('button', { name: 'Copy', exact: true }).click();
   await page.getByRole('heading', { name: 'Crest on the flask (copy)' }).click();
   await goTo(page, 'Bench');
-  await until(page, 'Strip the coat');
+  await untilStep(page, 'Strip the coat');
   await expect(page.getByText(/Coats of this colour took 9[45] min \(1 time\)/)).toBeVisible();
   await page.getByRole('button', { name: 'Look first after 90 min' }).click();
   await expect(page.getByRole('timer')).toContainText(/1 h (29|30) min left/);
@@ -66,7 +59,7 @@ test('a tapered wrap in two panels is taped twice, laid panel by panel, and cut 
   await openDemo(page, 'demo-tumbler', 'flat');
   await page.getByRole('radiogroup', { name: 'How many panels' }).getByText('2', { exact: true }).click();
   await goTo(page, 'Bench');
-  await until(page, 'Lay 2 panels, the front one first');
+  await untilStep(page, 'Lay 2 panels, the front one first');
   await page.getByRole('button', { name: 'Why this, why here' }).click();
   await expect(page.getByText('It is cut in 2 panels.')).toBeVisible();
   await expect(page.getByText(/^It comes after “Hang it on the marks”/)).toBeVisible();
@@ -94,7 +87,7 @@ test('fourteen mugs go step by step; one is spoilt, is cut again by itself and c
   await goTo(page, 'Bench');
   const grid = page.getByRole('region', { name: 'What is done on each' });
   await expect(grid.getByRole('row')).toHaveCount(15);
-  await until(page, /^Clean the (glass|blank)$/);
+  await untilStep(page, /^Clean the (glass|blank)$/);
   await expect(page.getByText(/^1 of 14/)).toBeVisible();
   for (let i = 0; i < 8; i += 1) await page.getByRole('button', { name: /^Done, next/ }).click();
   await expect(page.getByText(/^9 of 14/)).toBeVisible();
@@ -147,9 +140,9 @@ test('seven films come together, six by squares and one by hand, and the squares
   const [squares, clean] = ['Cut the squares away', 'Clean the blank'].map((title) => titles.findIndex((one) => one.startsWith(title))); // prettier-ignore
   expect(squares).toBeGreaterThan(0);
   expect(squares).toBeLessThan(clean!);
-  await until(page, 'Layer 3 of 7: Film 3');
+  await untilStep(page, 'Layer 3 of 7: Film 3');
   await expect(page.getByText(/put squares on squares/)).toBeVisible();
-  await until(page, 'Layer 4 of 7: Film 4');
+  await untilStep(page, 'Layer 4 of 7: Film 4');
   await expect(page.getByText(/slide and aim over a slip of baking parchment/)).toBeVisible();
   await expect(page.getByText(/put squares on squares/)).toHaveCount(0);
 });
@@ -172,7 +165,7 @@ test.describe('with a finger', () => {
     await expect(page.getByRole('img', { name: 'The board was damp.' })).toBeVisible();
     const small = await page.getByRole('img', { name: 'The board was damp.' }).evaluate((img: HTMLImageElement) => Math.max(img.naturalWidth, img.naturalHeight)); // prettier-ignore
     expect(small).toBe(720);
-    await until(page, 'Lay one end and go round');
+    await untilStep(page, 'Lay one end and go round');
     await page.getByRole('button', { name: 'Went wrong' }).tap();
     await page.getByRole('button', { name: 'Film goes over the rim' }).tap();
     await page.getByRole('button', { name: 'Clear of the rim: 15.0 mm → 18.0 mm' }).tap();

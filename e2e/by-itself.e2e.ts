@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { download, goTo, openProjects, unzip } from './support/app.ts';
+import { untilStep } from './support/bench.ts';
 import { cutFilms, pathPoints, pathsIn } from './support/rewrap.ts';
 
 test('boats round a tumbler are cut and laid one by one: whole across the seam, each by its own shape', async ({
@@ -59,9 +60,7 @@ test('boats round a tumbler are cut and laid one by one: whole across the seam, 
   await goTo(page, 'Proof');
   await expect(page.getByText(/seam cuts|was not tried on paper/)).toHaveCount(0);
   await goTo(page, 'Bench');
-  const step = page.getByRole('heading', { name: 'Lay the 6 figures one by one' });
-  for (let i = 0; i < 25 && !(await step.isVisible()); i += 1)
-    await page.getByRole('button', { name: 'Done, next' }).click();
+  await untilStep(page, 'Lay the 6 figures one by one');
   const first = page.getByRole('listitem').filter({ hasText: 'Boat no 1' });
   await expect(first).toContainText(/top .* below the rim, middle in front/);
 });

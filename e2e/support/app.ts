@@ -8,11 +8,21 @@ export async function openProjects(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Stroke seat’s tumbler' })).toBeVisible();
 }
 
-/** Opens a stop of a demo project. */
+/** Opens a stop of a demo project, and waits until the whole demo is in. */
 export async function openDemo(page: Page, id: `demo-${string}`, stop: string): Promise<void> {
-  await openProjects(page);
   await page.goto(`/project/${id}/${stop}`);
   await expect(page.getByRole('navigation', { name: 'Stops of the project' })).toBeVisible();
+  await page.waitForFunction(() => localStorage.getItem('mivet-demo-seen') !== null);
+}
+
+/** Goes to another view as a link of the app does, without loading the app anew. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    const state = { ...(history.state as object), position: history.length };
+    history.pushState(state, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state }));
+  }, path);
+  await expect(page.locator('main').locator('h1, h2').first()).toBeVisible();
 }
 
 /** Types a reading into the field that is being asked for. */

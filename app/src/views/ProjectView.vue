@@ -9,12 +9,14 @@ import TwinStage from '../components/stage/TwinStage.vue';
 import type { Stop } from '../composables/stops.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useLibrary } from '../stores/library.ts';
 import { useProject } from '../stores/project.ts';
 import { useFacing } from '../composables/useFacing.ts';
 import { useView } from '../stores/view.ts';
 
 const props = defineProps<{ id: string; stop: Stop }>();
 const project = useProject();
+const library = useLibrary();
 const view = useView();
 const viewModel = useViewModel();
 const settings = useSettings();
@@ -44,6 +46,13 @@ watch(
     void project.open(id);
   },
   { immediate: true },
+);
+// What was not here comes in after all: with the demo, a file, or from another tab.
+watch(
+  () => project.missing && library.projects.some(({ id }) => id === props.id),
+  (cameIn) => {
+    if (cameIn) void project.open(props.id);
+  },
 );
 watch(
   () => [project.doc?.name, props.stop] as const,
