@@ -213,7 +213,7 @@ export { leftOf, NO_STOCK, pricePerMm2, runsLow, supplyOf, yearsSince } from './
 export { carryingTapes, tapeArea, tapeLength } from './load/tape-usage.ts';
 export type { FilmUsage, FilmUse } from './load/usage.ts';
 export { FILM_FINISHES, STARTING_FILMS, thicknessOf } from './material/film.ts';
-export { filmGive, STARTING_MATERIALS } from './material/materials.ts';
+export { filmGive, type FilmGiveOf, STARTING_MATERIALS } from './material/materials.ts';
 export type { Materials } from './material/materials.ts';
 export { USUAL_PROCESS } from './material/process.ts';
 export { BALLOON_KEEPS_HOURS, balloonAtHandOver } from './measure/balloon.ts';
@@ -440,10 +440,14 @@ export { type HeightIs, type HeightTask, judgeWhichHeight, makeWhichHeight, side
 export { coneDevelopment, sectorNumbers, taperOf } from './surface/cone.ts';
 export { straightSeam } from './seam/path.ts';
 export { lookCloser, withCare } from './film/advise.ts';
-export { laidOnOf, lookKey, lookOf, type WorthALook, worthALook } from './film/of-piece.ts';
+export { type OwnWay, type Stroke, warmedBy } from './film/by-hand.ts';
+export { givesOf, laidOnOf, lookKey, lookOf, type WorthALook, worthALook } from './film/of-piece.ts';
+export { slitsOnFlat } from './pieces/item-slits.ts';
+export { withSlits } from './pieces/even-slits.ts';
 export { layWays, type WayLaid } from './film/of-ways.ts';
 export { SheetProblem } from './film/sheet.ts';
 export { type LayFrame, layingShown, type ShownLaying, type SideOutline } from './film/show.ts';
 export { WAVE_MM } from './film/tents.ts';
+export type { SlitIn } from './model/item.ts';
 export type { EvenSlits, Looked, LookedOrder, LookedTent, WayToLay } from './model/looked.ts';
 export { WAYS_SAID } from './proof/findings/wrinkle.ts';

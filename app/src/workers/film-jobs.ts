@@ -1,4 +1,4 @@
-import { deriveWrap, layingShown, limitsWith, lookCloser, SheetProblem, type Wrap, type WorthALook, withCare, layWays, worthALook } from '@mivet/core'; // prettier-ignore
+import { deriveWrap, type FilmGiveOf, givesOf, layingShown, limitsWith, lookCloser, SheetProblem, slitsOnFlat, warmedBy, withSlits, type Wrap, type WorthALook, withCare, layWays, worthALook } from '@mivet/core'; // prettier-ignore
 import { type Call, inTurns } from './call.ts';
 import { fontsOf } from './fonts.ts';
 import { materialsOf } from './learnt.ts';
@@ -47,17 +47,32 @@ export async function look(input: CoreJobs['look']['input'], call: Call): Promis
 
 /** Lays the piece of an item that asks most, coarsely and then finely, and tells where it is at each step. */
 export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): Promise<CoreAnswer<'layFilm'>> {
-  const { found } = await piecesOf(input, input.itemId);
+  const { slits, itemId, way } = input;
+  const whole = { ...input.project, items: input.project.items.map((item) => (item.id === itemId ? { ...item, slitIn: undefined } : item)) }; // prettier-ignore
+  const { found, wrap } = await piecesOf(slits ? { ...input, project: whole } : input, itemId);
   const worst = found[0];
-  if (!worst) return null;
+  if (!worst || !wrap) return null;
+  const { piece } = worst;
   const left = 1 - input.stifferPercent / 100;
-  const { stretch, squeeze } = worst.on.gives;
-  const held = { ...worst.on, gives: { stretch: stretch * left, squeeze: squeeze * left } };
+  const less = ({ stretch, squeeze }: FilmGiveOf): FilmGiveOf => ({ stretch: stretch * left, squeeze: squeeze * left });
+  const at = typeof way === 'string' ? null : warmedBy(way);
+  const warmed = givesOf({ ...input.project, warm: true }, piece.film, materialsOf(input.learnt));
+  const warms = warmed.stretch > worst.on.gives.stretch || warmed.squeeze > worst.on.gives.squeeze;
+  const warm = at && { at, ...less(warmed) };
+  const held = {
+    ...worst.on,
+    gives: { ...less(worst.on.gives), ...(warm && { warm }) },
+    ...(slits && { opens: slits.opens }),
+  };
   const on = input.pulled ? withCare(held) : held;
+  const item = input.project.items.find(({ id }) => id === itemId)!;
+  const even = slits && slitsOnFlat(slits, item, wrap.frames, piece);
+  const flat = (even && withSlits(piece.flat, even)?.piece) ?? piece.flat;
   for (const how of ['coarse', 'fine'] as const) {
-    const { flat, triangles, outline, steps } = layingShown(worst.piece.flat, on, input.way, how);
-    const laying = await inTurns(steps, call, () => undefined, LOOK_MS);
-    call.part({ flat, triangles, outline, laying, fine: how === 'fine', azimuth: on.azimuth ?? 0 });
+    const shown = layingShown(flat, on, way, how, (input.askewDeg * Math.PI) / 180);
+    const laying = await inTurns(shown.steps, call, () => undefined, LOOK_MS);
+    const { triangles, outline } = shown;
+    call.part({ flat: shown.flat, triangles, outline, laying, fine: how === 'fine', azimuth: on.azimuth ?? 0, warms });
   }
   return null;
 }

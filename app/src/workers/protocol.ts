@@ -16,6 +16,7 @@ import type {
   OwnHabits,
   Accepted,
   OwnLimits,
+  OwnWay,
   Paper,
   Raster,
   Project,
@@ -23,6 +24,7 @@ import type {
   Shelves,
   WorkHours,
   SentLoad,
+  SlitIn,
   ShownLaying,
   SideOutline,
   StepPicture,
@@ -88,6 +90,8 @@ export interface LayPart {
   readonly fine: boolean;
   /** rad; where the middle of it lies. */
   readonly azimuth: number;
+  /** Whether its film gives more where it is warmed, as far as that is known. */
+  readonly warms: boolean;
 }
 
 /** How far several projects are worked through. */
@@ -235,7 +239,11 @@ export interface CoreJobs {
       readonly limits: OwnLimits;
       readonly learnt?: OwnLearnt;
       readonly itemId: string;
-      readonly way: WayToLay;
+      readonly way: WayToLay | OwnWay;
+      /** Slits that it is laid with, as hairs, and the share of the steps after which they are opened; null as it is cut. */
+      readonly slits: (SlitIn & { readonly opens: number }) | null;
+      /** Degrees by which it is begun askew. */
+      readonly askewDeg: number;
       /** Whether careful hands pull it as it is laid. */
       readonly pulled: boolean;
       /** Per cent by which the film gives less. */

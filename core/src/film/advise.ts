@@ -22,6 +22,8 @@ export interface LaidOn {
   readonly askew?: number;
   /** Fraction by which it is pulled, evenly, as it is laid; left out, it is laid as it comes. */
   readonly pulled?: number;
+  /** Share of the steps after which its hair slits are opened; left out, they are open. */
+  readonly opens?: number;
 }
 
 /** A piece as it came to lie in one order. */
@@ -58,10 +60,14 @@ export function layWhole(sheet: Sheet, on: LaidOn, order: LayOrder): Tried {
   return toTheEnd(laying(sheet, on, order));
 }
 
+/** An order as it is followed there: with its slits opened when they are. */
+export const followed = (order: LayOrder, { opens }: LaidOn): LayOrder =>
+  opens === undefined ? order : { ...order, opens: Math.round(opens * order.steps) };
+
 function* laying(sheet: Sheet, on: LaidOn, order: LayOrder): Generator<LayNews, Tried> {
   const { sheet: held, gives, pulled } = asPulled(sheet, on);
-  const laid = yield* layInOrder(held, on.side, gives, begunOn(held, on), order);
-  return { order, pulled, laid, map: mapOf(sheet, laid.membrane, laid.at, gives, undefined, pulled) };
+  const laid = yield* layInOrder(held, on.side, gives, begunOn(held, on), followed(order, on));
+  return { order, pulled, laid, map: mapOf(sheet, laid.membrane, laid.at, undefined, pulled) };
 }
 
 /**
@@ -74,8 +80,14 @@ export function asPulled(
 ): { readonly sheet: Sheet; readonly gives: FilmGives; readonly pulled: number } {
   // prettier-ignore
   if (pulled === 0) return { sheet, gives, pulled };
-  const left = { stretch: gives.stretch - pulled, squeeze: gives.squeeze + pulled };
-  return { sheet: { ...sheet, flat: sheet.flat.map((v) => v * (1 + pulled)) }, gives: left, pulled };
+  const by = 1 + pulled;
+  const left = <T extends FilmGives>(of: T): T => ({ ...of, stretch: of.stretch - pulled, squeeze: of.squeeze + pulled }); // prettier-ignore
+  const warm = gives.warm && { ...gives.warm, ...left({ stretch: gives.warm.stretch, squeeze: gives.warm.squeeze }), at: (x: number, y: number) => gives.warm!.at(x / by, y / by) }; // prettier-ignore
+  return {
+    sheet: { ...sheet, flat: sheet.flat.map((v) => v * by) },
+    gives: { ...left(gives), ...(warm && { warm }) },
+    pulled,
+  };
 }
 
 /** The same, pulled as far as careful hands do. */

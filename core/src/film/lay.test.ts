@@ -20,13 +20,13 @@ function lay(sheet: Sheet, side: TurnedSide, order: LayOrder, begun = HERE, give
   const laying = layInOrder(sheet, side, gives, begun, order);
   for (;;) {
     const next = laying.next();
-    if (next.done) return { ...next.value, map: mapOf(sheet, next.value.membrane, next.value.at, gives) };
+    if (next.done) return { ...next.value, map: mapOf(sheet, next.value.membrane, next.value.at) };
   }
 }
 const relaxedMap = (sheet: Sheet, side: TurnedSide) => {
   const laid = relaxed(sheet, side, ELASTIC, HERE);
   expect(laid.rested).toBe(true);
-  return mapOf(sheet, laid.membrane, laid.at, ELASTIC);
+  return mapOf(sheet, laid.membrane, laid.at);
 };
 
 describe('a piece as a mesh', () => {

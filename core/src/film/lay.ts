@@ -21,6 +21,10 @@ export interface LayOrder {
   /** For each point of the sheet the step in which it is pressed on, from 0. */
   readonly step: Uint16Array;
   readonly steps: number;
+  /** Step from which hair slits are open: until then their lips lie side by side, as in a sheet that is not slit. */
+  readonly opens?: number;
+  /** Whether what is pressed on away from all that lies already sticks there, as under a thumb. */
+  readonly sticks?: boolean;
 }
 
 /** A sheet as it lies: mm round at the membrane's radius, and mm down, by turns. */
@@ -61,11 +65,11 @@ export function* layInOrder(
   begun: Begun,
   order: LayOrder,
 ): Generator<LayNews, Laid> {
-  const hand = handLaying(sheet, side, gives, begun);
+  const hand = handLaying(sheet, side, gives, begun, order.sticks);
   for (let step = 0; step < order.steps; step++) {
     const fresh: number[] = [];
     for (let i = 0; i < order.step.length; i++) if (order.step[i]! <= step) fresh.push(i);
-    if (hand.press(fresh)) yield { step, steps: order.steps, at: hand.at.slice() };
+    if (hand.press(fresh, step >= (order.opens ?? 0))) yield { step, steps: order.steps, at: hand.at.slice() };
   }
   const { at, membrane } = hand;
   return { at, membrane, energy: hand.energy(), rested: hand.rested() };
@@ -78,15 +82,20 @@ export interface HandLaying {
   /** 1 for each point that is pressed on. */
   readonly pressed: Uint8Array;
   readonly membrane: Membrane;
-  /** Presses points on; those that are on already stay. @returns whether anything was left to be pressed */
-  press(points: readonly number[]): boolean;
+  /**
+   * Presses points on; those that are on already stay.
+   *
+   * @param open whether hair slits are open; left out, they are
+   * @returns whether anything was left to be pressed
+   */
+  press(points: readonly number[], open?: boolean): boolean;
   energy(): number;
   /** Whether every step came to rest. */
   rested(): boolean;
 }
 
-/** Begins to lay a sheet: see `layInOrder`. */
-export function handLaying(sheet: Sheet, side: TurnedSide, gives: FilmGives, begun: Begun): HandLaying {
+/** Begins to lay a sheet: see `layInOrder`. @param sticks see `LayOrder` */
+export function handLaying(sheet: Sheet, side: TurnedSide, gives: FilmGives, begun: Begun, sticks = false): HandLaying {
   const points = sheet.flat.length / 2;
   const round = Math.max(1e-6, side.radiusAt(begun.slant));
   const membrane = membraneOf(sheet, side, gives, round);
@@ -94,6 +103,7 @@ export function handLaying(sheet: Sheet, side: TurnedSide, gives: FilmGives, beg
   const [fast, pressed] = [new Uint8Array(points), new Uint8Array(points)];
   const counts = new Uint8Array(sheet.triangles.length / 3);
   const neighbours = neighboursOf(sheet);
+  let lips: Int32Array | null = null;
   let [energy, rested] = [0, true];
   return {
     at,
@@ -101,18 +111,22 @@ export function handLaying(sheet: Sheet, side: TurnedSide, gives: FilmGives, beg
     membrane,
     energy: () => energy,
     rested: () => rested,
-    press: (wanted) => {
+    press: (wanted, open = true) => {
       for (const i of wanted) pressed[i] = 1;
+      const shut = open ? null : (lips ??= lipsOf(sheet));
+      // What is shut is pressed on from both of its sides.
+      if (shut) shut.forEach((other, i) => (pressed[i]! |= other >= 0 ? pressed[other]! : 0));
+      if (shut) shut.forEach((other, i) => (pressed[other]! |= other >= 0 ? pressed[i]! : 0));
       const fresh: number[] = [];
       for (let i = 0; i < points; i++) if (pressed[i] && !fast[i]) fresh.push(i);
       if (fresh.length === 0) return false;
       swing(sheet, side, membrane, begun, fast, fresh, neighbours, at);
       for (let t = 0; t < counts.length; t++)
         counts[t] = [0, 1, 2].every((k) => pressed[sheet.triangles[3 * t + k]!]) ? 1 : 0;
-      const rest = restOf(membrane, at, fresh, counts);
+      const rest = restOf(membrane, at, fresh, counts, shut && { other: shut, flat: sheet.flat, askew: begun.askew });
       energy = rest.value;
       rested &&= rest.converged;
-      holdFast(sheet, counts, fast);
+      holdFast(sheet, counts, fast, sticks);
       return true;
     },
   };
@@ -133,9 +147,10 @@ export function relaxed(sheet: Sheet, side: TurnedSide, gives: FilmGives, begun:
 
 /**
  * Holds fast what hangs by an edge on what is fast already; of the first step, its largest part. What hangs by a corner could
- * still swing, and what is pressed on somewhere else hangs on nothing yet: both are put anew with the next ones.
+ * still swing, and what is pressed on somewhere else hangs on nothing yet: both are put anew with the next ones, but where it
+ * sticks.
  */
-function holdFast({ triangles, sides, edges }: Sheet, counts: Uint8Array, fast: Uint8Array): void {
+function holdFast({ triangles, sides, edges }: Sheet, counts: Uint8Array, fast: Uint8Array, sticks: boolean): void {
   // Of parts that hang together by their edges, one triangle stands for all.
   const root = Int32Array.from(counts, (_, t) => t);
   const find = (t: number): number => {
@@ -155,36 +170,79 @@ function holdFast({ triangles, sides, edges }: Sheet, counts: Uint8Array, fast: 
   for (let t = 0; t < counts.length; t++) {
     if (!counts[t]) continue;
     sizes.set(find(t), (sizes.get(find(t)) ?? 0) + 1);
-    if ([0, 1, 2].filter((k) => fast[triangles[3 * t + k]!]).length > 1) held.add(find(t));
+    if (sticks || [0, 1, 2].filter((k) => fast[triangles[3 * t + k]!]).length > 1) held.add(find(t));
   }
   if (held.size === 0 && sizes.size > 0) held.add([...sizes].reduce((a, b) => (b[1] > a[1] ? b : a))[0]);
   for (let t = 0; t < counts.length; t++)
     if (counts[t] && held.has(find(t))) for (let k = 0; k < 3; k++) fast[triangles[3 * t + k]!] = 1;
 }
 
-/** Moves the fresh points to their rest, all others held. */
+/** mm between the two lips of a slit that is only a hair: see `withSlits`. */
+const HAIR_MM = 0.06;
+
+/** Of each point on the lip of a hair slit the one across from it that comes before it; of all others −1. */
+function lipsOf({ flat }: Sheet): Int32Array {
+  const found = new Int32Array(flat.length / 2).fill(-1);
+  const byPlace = new Map<string, number[]>();
+  const cell = (v: number): number => Math.floor(v / HAIR_MM);
+  for (let i = 0; i < found.length; i++) {
+    const [x, y] = [flat[2 * i]!, flat[2 * i + 1]!];
+    for (let a = -1; a <= 1; a++)
+      for (let b = -1; b <= 1; b++)
+        for (const j of byPlace.get(`${cell(x) + a} ${cell(y) + b}`) ?? [])
+          if (found[j] === -1 && Math.hypot(flat[2 * j]! - x, flat[2 * j + 1]! - y) < HAIR_MM) found[i] = j;
+    const key = `${cell(x)} ${cell(y)}`;
+    byPlace.set(key, [...(byPlace.get(key) ?? []), i]);
+  }
+  return found;
+}
+
+/** Lips of slits that are still shut. */
+interface Shut {
+  readonly other: Int32Array;
+  readonly flat: Float64Array;
+  readonly askew: number;
+}
+
+/** Moves the fresh points to their rest, all others held; what lies on a lip that is shut goes with the other one. */
 function restOf(
   membrane: Membrane,
   at: Float64Array,
-  fresh: readonly number[],
+  all: readonly number[],
   counts: Uint8Array,
+  shut: Shut | null,
 ): { readonly value: number; readonly converged: boolean } {
   // prettier-ignore
+  const fresh = shut ? all.filter((i) => shut.other[i]! < 0) : all;
+  const led = shut ? all.filter((i) => shut.other[i]! >= 0) : [];
   const free = new Float64Array(2 * fresh.length);
+  const behind = led.map((i): readonly [number, number] => {
+    const [dx, dy] = [0, 1].map((c) => shut!.flat[2 * i + c]! - shut!.flat[2 * shut!.other[i]! + c]!) as [
+      number,
+      number,
+    ];
+    const [cos, sin] = [Math.cos(shut!.askew), Math.sin(shut!.askew)];
+    return [dx * cos - dy * sin, -(dx * sin + dy * cos)];
+  });
   const slope = new Float64Array(at.length);
   fresh.forEach((i, k) => {
     free[2 * k] = at[2 * i]!;
     free[2 * k + 1] = at[2 * i + 1]!;
   });
-  const put = (from: Float64Array): void =>
+  const put = (from: Float64Array): void => {
     fresh.forEach((i, k) => {
       at[2 * i] = from[2 * k]!;
       at[2 * i + 1] = from[2 * k + 1]!;
     });
+    led.forEach((i, k) => {
+      for (let c = 0; c < 2; c++) at[2 * i + c] = at[2 * shut!.other[i]! + c]! + behind[k]![c]!;
+    });
+  };
   const found = minimise(
     (where, out) => {
       put(where);
       const value = membrane.energy(at, slope, counts);
+      for (const i of led) for (let c = 0; c < 2; c++) slope[2 * shut!.other[i]! + c]! += slope[2 * i + c]!;
       for (let k = 0; k < fresh.length; k++) {
         out[2 * k] = slope[2 * fresh[k]!]!;
         out[2 * k + 1] = slope[2 * fresh[k]! + 1]!;

@@ -7,6 +7,12 @@ export interface FilmGives {
   readonly stretch: number;
   /** Most that it may be pushed together: past that it tents. */
   readonly squeeze: number;
+  /** Parts of it that are warm as they are laid, by a spot of its flat, and what it gives there. */
+  readonly warm?: {
+    readonly at: (x: number, y: number) => boolean;
+    readonly stretch: number;
+    readonly squeeze: number;
+  };
 }
 
 /** How stiff tape is that spans a hole, against film: it gives and slips. */
@@ -31,6 +37,9 @@ export interface Membrane {
   strains(triangle: number, out: Float64Array): void;
   /** mm² of each triangle on the flat; of tape, as much film as it is as stiff as. */
   readonly areas: Float64Array;
+  /** What each triangle gives: pulled, and pushed together. */
+  readonly stretches: Float64Array;
+  readonly squeezes: Float64Array;
   /** mm. Radius for which a mm round is a mm. */
   readonly round: number;
 }
@@ -51,6 +60,7 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
   const { flat, triangles, edges, sides, tape } = sheet;
   const count = triangles.length / 3;
   const areas = new Float64Array(count);
+  const [stretches, squeezes] = [new Float64Array(count), new Float64Array(count)];
   // Of each triangle: squared lengths of its sides to G11, G22, G12.
   const toMetric = new Float64Array(9 * count);
   for (let t = 0; t < count; t++) prepare(t);
@@ -60,6 +70,9 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
     const [bx, by] = [flat[2 * r]! - flat[2 * p]!, flat[2 * r + 1]! - flat[2 * p + 1]!];
     const det = ax * by - ay * bx;
     areas[t] = (det / 2) * (tape[t] ? TAPE : 1);
+    const middle = (c: 0 | 1): number => (flat[2 * p + c]! + flat[2 * q + c]! + flat[2 * r + c]!) / 3;
+    const own = gives.warm?.at(middle(0), middle(1)) ? gives.warm : gives;
+    [stretches[t], squeezes[t]] = [own.stretch, own.squeeze];
     // In barycentric edges: |pq|² = A, |pr|² = B, 2 pq·pr = A + B − |qr|². G = J⁻ᵀ M J⁻¹ with M of these.
     const [i11, i12, i21, i22] = [by / det, -bx / det, -ay / det, ax / det];
     // Rows of G as sums over M11 = A, M12 = (A + B − C)/2, M22 = B; lengths stand in the order qr (C), rp (B), pq (A).
@@ -136,9 +149,11 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
       const one = mean + spread;
       const two = mean - spread;
       const area = areas[t]!;
-      sum += area * (costOf(one) + costOf(two));
-      const s1 = stressOf(one);
-      const s2 = stressOf(two);
+      const stretch = stretches[t]!;
+      const squeeze = squeezes[t]!;
+      sum += area * (costOf(one, stretch, squeeze) + costOf(two, stretch, squeeze));
+      const s1 = stressOf(one, stretch, squeeze);
+      const s2 = stressOf(two, stretch, squeeze);
       // Stress as a tensor: mean of both, and their half difference along the principal directions.
       const level = (s1 + s2) / 2;
       const turn = spread > 1e-15 ? (s1 - s2) / 2 / spread : 0;
@@ -165,13 +180,12 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
     return sum;
   }
 
-  const { stretch, squeeze } = gives;
-  function costOf(e: number): number {
+  function costOf(e: number, stretch: number, squeeze: number): number {
     if (e > stretch) return (stretch * stretch) / 2 + stretch * (e - stretch) + (STRAINED * (e - stretch) ** 2) / 2;
     if (e < -squeeze) return (squeeze * squeeze) / 2 + squeeze * (-e - squeeze);
     return (e * e) / 2;
   }
-  function stressOf(e: number): number {
+  function stressOf(e: number, stretch: number, squeeze: number): number {
     return e > stretch ? stretch + STRAINED * (e - stretch) : Math.max(e, -squeeze);
   }
 
@@ -187,5 +201,5 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
     out[2] = Math.atan2(e12, half) / 2;
   }
 
-  return { energy, measure, strains, areas, round };
+  return { energy, measure, strains, areas, stretches, squeezes, round };
 }

@@ -1,4 +1,4 @@
-import { filmGive, type Materials } from '../material/materials.ts';
+import { filmGive, type FilmGiveOf, type Materials } from '../material/materials.ts';
 import { solidOf } from '../measure/kinds/kinds.ts';
 import type { Job } from '../model/job.ts';
 import type { Looked } from '../model/looked.ts';
@@ -10,7 +10,6 @@ import type { Ring } from '../polygon/polygon.ts';
 import { spotOf } from '../pieces/spot-of-piece.ts';
 import { meridianArc, spheroidGaussian } from '../surface/spheroid.ts';
 import type { LaidOn } from './advise.ts';
-import type { FilmGives } from './membrane.ts';
 import { ballSide, profileSide, spheroidSide } from './side.ts';
 
 /** What of a job says what its pieces are laid on. */
@@ -53,8 +52,8 @@ export function laidOnOf(job: OfJob, wrap: OfWrap, piece: Piece, materials: Mate
   return { side: ballSide(bend), gives, slant: down, azimuth: aside / bend };
 }
 
-/** What the film of a piece gives where it lies; rubber under it gives as much either way. */
-function givesOf({ films, warm, blank }: OfJob, film: string, materials: Materials): FilmGives {
+/** What the film of a piece gives where it lies; rubber under it gives as much either way. @param film id of the project's */
+export function givesOf({ films, warm, blank }: OfJob, film: string, materials: Materials): FilmGiveOf {
   const { stretch, squeeze } = filmGive(
     materials,
     films.find(({ id }) => id === film)?.finish ?? 'gloss permanent',

@@ -19,7 +19,7 @@ const ELASTIC = { stretch: 1, squeeze: 1 };
 function squeezeOf(piece: Polygon, side: TurnedSide, edge: number): { mean: number; peak: number } {
   const sheet = meshOf(piece, edge);
   const { membrane, at } = relaxed(sheet, side, ELASTIC, { flat: [0, 0], azimuth: 0, slant: 0, askew: 0 });
-  const { push } = mapOf(sheet, membrane, at, ELASTIC);
+  const { push } = mapOf(sheet, membrane, at);
   const middles = Array.from(push, (_, t) => [0, 1].map((c) => [0, 1, 2].reduce((sum, k) => sum + sheet.flat[2 * sheet.triangles[3 * t + k]! + c]! / 3, 0)) as [number, number]); // prettier-ignore
   let [area, sum, peak] = [0, 0, 0];
   push.forEach((strain, t) => {

@@ -1,6 +1,7 @@
 import type { WayToLay } from '../model/looked.ts';
 import type { Polygon } from '../polygon/polygon.ts';
-import { asPulled, begunOn, type LaidOn, meshFor, STEPS } from './advise.ts';
+import { asPulled, begunOn, followed, type LaidOn, meshFor, STEPS } from './advise.ts';
+import { orderOfStrokes, type OwnWay } from './by-hand.ts';
 import { allOrders, layInOrder, type LayNews, type LayOrder, neighboursOf } from './lay.ts';
 import { membraneOf } from './membrane.ts';
 import type { Sheet } from './sheet.ts';
@@ -93,14 +94,16 @@ export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
     for (let t = 0; t < strain.length; t++) {
       const own = [triangles[3 * t]!, triangles[3 * t + 1]!, triangles[3 * t + 2]!];
       if (!own.every((i) => pressed[i])) continue;
-      const [push, pull] = [map.push[of[t]!]! / on.gives.squeeze, map.pull[of[t]!]! / on.gives.stretch];
+      const which = of[t]!;
+      const push = map.push[which]! / (membrane.squeezes[which]! - pulled);
+      const pull = map.pull[which]! / (membrane.stretches[which]! + pulled);
       strain[t] = -push > pull ? push : pull;
       for (const i of own) off[i] = Math.max(off[i]!, standsOff(map.excess[of[t]!]!));
     }
     return { at: spots, off, pressed, strain };
   };
   const membraneMap = (at: Float64Array, pressed: Uint8Array): LaidMap =>
-    mapOf(sheet, membrane, at, gives, (t) => [0, 1, 2].every((k) => pressed[held.triangles[3 * t + k]!]), pulled);
+    mapOf(sheet, membrane, at, (t) => [0, 1, 2].every((k) => pressed[held.triangles[3 * t + k]!]), pulled);
   const rows = 64;
   const heights = new Float32Array(rows + 1);
   const radii = new Float32Array(rows + 1);
@@ -208,17 +211,38 @@ function hang(
 export interface ShownLaying {
   readonly frames: readonly LayFrame[];
   readonly map: LaidMap;
+  /** mm by which its far end lands beside where it belongs; 0 where it is begun true. */
+  readonly farMm: number;
 }
 
 /** Lays a sheet in an order and draws each step, the sheet as it is held first. */
-function* showLaying(sheet: Sheet, on: LaidOn, order: LayOrder, shower: Shower): Generator<LayNews, ShownLaying> {
+function* showLaying(
+  sheet: Sheet,
+  on: LaidOn,
+  off: number,
+  order: LayOrder,
+  shower: Shower,
+): Generator<LayNews, ShownLaying> {
   const points = sheet.flat.length / 2;
   const frames = [shower.frame(new Float64Array(2 * points), new Uint8Array(points))];
   const { sheet: held, gives } = asPulled(sheet, on);
-  const steps = layInOrder(held, on.side, gives, begunOn(held, on), order);
+  const begun = begunOn(held, on);
+  const steps = layInOrder(held, on.side, gives, begun, order);
   for (;;) {
     const step = steps.next();
-    if (step.done) return { frames, map: shower.map(step.value.at) };
+    if (step.done) {
+      const { at, membrane } = step.value;
+      const map = shower.map(at);
+      if (off === 0) return { frames, map, farMm: 0 };
+      const aimed = yield* layInOrder(held, on.side, gives, { ...begun, askew: begun.askew - off }, order);
+      const far = farthest(held, begun.flat);
+      const r = on.side.radiusAt(aimed.at[2 * far + 1]!) / membrane.round;
+      return {
+        frames,
+        map,
+        farMm: Math.hypot((at[2 * far]! - aimed.at[2 * far]!) * r, at[2 * far + 1]! - aimed.at[2 * far + 1]!),
+      };
+    }
     const { step: now, at } = step.value;
     frames.push(
       shower.frame(
@@ -230,18 +254,30 @@ function* showLaying(sheet: Sheet, on: LaidOn, order: LayOrder, shower: Shower):
   }
 }
 
+/** The point of a sheet that is farthest from a spot. */
+function farthest({ flat }: Sheet, [x, y]: readonly [number, number]): number {
+  let [best, away] = [0, -1];
+  for (let i = 0; i < flat.length; i += 2) {
+    const far = Math.hypot(flat[i]! - x, flat[i + 1]! - y);
+    if (far > away) [best, away] = [i / 2, far];
+  }
+  return best;
+}
+
 /**
- * A piece laid in one of the usual orders, to be drawn.
+ * A piece laid in one of the usual orders, or in strokes of somebody's own, to be drawn.
  *
  * @param how fine its mesh is
+ * @param off rad by which it is begun beside how it should be turned
  * @returns its points and triangles of film, what it is laid on, and its steps
  * @throws SheetProblem
  */
 export function layingShown(
   piece: Polygon,
   on: LaidOn,
-  way: WayToLay,
+  way: WayToLay | OwnWay,
   how: 'coarse' | 'fine',
+  off = 0,
 ): {
   readonly flat: Float64Array;
   readonly triangles: Uint32Array;
@@ -249,12 +285,13 @@ export function layingShown(
   readonly steps: Generator<LayNews, ShownLaying>;
 } {
   const { sheet } = meshFor(piece, how);
-  const shower = showerOf(sheet, on);
-  const order = allOrders(sheet, STEPS).find(({ name }) => name === way)!;
+  const held = { ...on, askew: (on.askew ?? 0) + off };
+  const shower = showerOf(sheet, held);
+  const order = typeof way === 'string' ? allOrders(sheet, STEPS).find(({ name }) => name === way)! : orderOfStrokes(sheet, way); // prettier-ignore
   return {
     flat: sheet.flat,
     triangles: filmOf(sheet),
     outline: shower.outline,
-    steps: showLaying(sheet, on, order, shower),
+    steps: showLaying(sheet, held, off, followed(order, on), shower),
   };
 }

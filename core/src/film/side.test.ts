@@ -44,7 +44,7 @@ describe('what a sheet is laid on', () => {
     const gives = { stretch: 1, squeeze: 1 };
     const mostOf = (side: TurnedSide) => {
       const { at, membrane } = relaxed(sheet, side, gives, { flat: [0, 0], azimuth: 0, slant: 0, askew: 0 });
-      return mapOf(sheet, membrane, at, gives).most;
+      return mapOf(sheet, membrane, at).most;
     };
     // A hyperboloid's waist: r = 40 cosh(v/40) bends as much as a ball of 40, the other way.
     const neck = tabledSide(-40, 40, (v) => 40 * Math.cosh(v / 40), (v) => Math.sinh(v / 40)); // prettier-ignore

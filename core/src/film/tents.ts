@@ -1,4 +1,4 @@
-import type { FilmGives, Membrane } from './membrane.ts';
+import type { Membrane } from './membrane.ts';
 import type { Sheet } from './sheet.ts';
 
 /** A place where a sheet leaves the side. */
@@ -42,7 +42,6 @@ export const standsOff = (excess: number): number => ((2 * WAVE_MM) / Math.PI) *
 /**
  * Reads off a laid sheet where it is pulled, pushed and tents.
  *
- * @param gives of the sheet as it is laid: of one that is pulled, what is left of it
  * @param counts triangles that are pressed on; left out, all
  * @param pulled fraction by which the sheet was pulled before: it is in all its strains
  */
@@ -50,7 +49,6 @@ export function mapOf(
   sheet: Sheet,
   membrane: Membrane,
   at: Float64Array,
-  { squeeze }: FilmGives,
   counts: (triangle: number) => boolean = () => true,
   pulled = 0,
 ): LaidMap {
@@ -66,6 +64,7 @@ export function mapOf(
     push[t] = out[1]! + pulled;
     // A tent runs across the way in which it is pushed: along the first principal direction.
     runs[t] = out[2]!;
+    const squeeze = membrane.squeezes[t]!;
     excess[t] = Math.max(0, -out[1]! - squeeze);
     mostPull = Math.max(mostPull, pull[t]!);
     mostPush = Math.max(mostPush, -push[t]!);
@@ -73,7 +72,7 @@ export function mapOf(
     excessMm2 += excess[t]! * membrane.areas[t]!;
   }
   const over = overWave(sheet, membrane, excess);
-  const tents = together(sheet, (t) => excess[t]! > COUNTS * squeeze).map((own) => tentOf(sheet, membrane, own, excess, over, runs)); // prettier-ignore
+  const tents = together(sheet, (t) => excess[t]! > COUNTS * membrane.squeezes[t]!).map((own) => tentOf(sheet, membrane, own, excess, over, runs)); // prettier-ignore
   return { pull, push, excess, tents: tents.sort((a, b) => b.height - a.height), most: { pull: mostPull, push: mostPush }, tentedMm2, excessMm2 }; // prettier-ignore
 }
 

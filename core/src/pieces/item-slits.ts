@@ -35,7 +35,7 @@ export function slitItems(
   return pieces.map((piece) => {
     const item = piece.itemIds.map((id) => slit.get(id)).find((one) => one !== undefined);
     if (!item?.slitIn || piece.spare || piece.slits || piece.areaMm2 < BROAD * largest.get(item.id)!) return piece;
-    const even = onFlat(item.slitIn, item, wrap.frames, piece);
+    const even = slitsOnFlat(item.slitIn, item, wrap.frames, piece);
     if (!even) return piece;
     const gaussian = gaussianAt((piece.slants[0] + piece.slants[1]) / 2);
     const lap = gaussian > 0 ? lapOf(gaussian, middleOf(piece.flat).reach, even.count) : 0;
@@ -60,7 +60,12 @@ function lapOf(gaussian: number, reach: number, count: number): number {
 }
 
 /** Slits of an item as they run on the flat of one of its pieces; null off the side. */
-function onFlat(slits: SlitIn, item: ArtworkItem, frames: Divided['frames'], piece: Piece): EvenSlits | null {
+export function slitsOnFlat(
+  slits: SlitIn,
+  item: ArtworkItem,
+  frames: Divided['frames'],
+  piece: Piece,
+): EvenSlits | null {
   const turned = turnOnFlat(item, frames, piece);
   return turned === null
     ? null

@@ -105,7 +105,7 @@ export function takeUp({ piece, on, thumb, cone }: PressTask, askew: number): Pr
   const { sheet } = meshFor(piece, 'by hand');
   const held = { ...on, askew };
   const shower = showerOf(sheet, held);
-  const hand: HandLaying = handLaying(sheet, on.side, on.gives, begunOn(sheet, held));
+  const hand: HandLaying = handLaying(sheet, on.side, on.gives, begunOn(sheet, held), true);
   const { flat, triangles } = sheet;
   const near = (x: number, y: number): number => {
     let [best, at] = [Infinity, 0];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LayFrame } from '@mivet/core';
+import type { LayFrame, Stroke } from '@mivet/core';
 import { useResizeObserver } from '@vueuse/core';
 import { onMounted, ref, watch } from 'vue';
 import { colourOf, HANGING, rimOf, TALLER } from './film-colours.ts';
@@ -12,6 +12,8 @@ const props = defineProps<{
   label: string;
   /** A thumb over it, mm. */
   thumb?: { readonly x: number; readonly y: number; readonly radius: number } | null;
+  /** Strokes over it, numbered in their order. */
+  strokes?: readonly Stroke[];
 }>();
 const emit = defineEmits<{ point: [at: readonly [number, number], event: PointerEvent] }>();
 const canvas = ref<HTMLCanvasElement | null>(null);
@@ -69,7 +71,28 @@ function draw(): void {
     pen.lineTo(px(flat[2 * rim[e + 1]!]!), py(flat[2 * rim[e + 1]! + 1]!));
   }
   pen.stroke();
+  props.strokes?.forEach(({ does, points }, i) => {
+    const [first] = points;
+    if (!first) return;
+    pen.strokeStyle = pen.fillStyle = does === 'warm' ? '#b3261e' : '#1d2b2f';
+    pen.lineWidth = 2 * ratio;
+    pen.setLineDash(does === 'warm' ? [5 * ratio, 4 * ratio] : []);
+    pen.lineJoin = pen.lineCap = 'round';
+    pen.beginPath();
+    points.forEach(([x, y]) => pen.lineTo(px(x), py(y)));
+    pen.stroke();
+    pen.setLineDash([]);
+    pen.beginPath();
+    pen.arc(px(first[0]), py(first[1]), 8 * ratio, 0, 2 * Math.PI);
+    pen.fill();
+    pen.fillStyle = '#ffffff';
+    pen.font = `600 ${10 * ratio}px sans-serif`;
+    pen.textAlign = 'center';
+    pen.textBaseline = 'middle';
+    pen.fillText(String(i + 1), px(first[0]), py(first[1]));
+  });
   if (props.thumb) {
+    pen.strokeStyle = '#4a4438';
     const { x, y, radius } = props.thumb;
     pen.lineWidth = 2 * ratio;
     pen.setLineDash([4 * ratio, 3 * ratio]);
@@ -81,7 +104,7 @@ function draw(): void {
 }
 onMounted(draw);
 useResizeObserver(canvas, draw);
-watch(() => [props.frame, props.thumb], draw, { flush: 'post' });
+watch(() => [props.frame, props.thumb, props.strokes], draw, { flush: 'post' });
 
 function pointed(event: PointerEvent): void {
   const box = canvas.value!.getBoundingClientRect();
@@ -90,7 +113,15 @@ function pointed(event: PointerEvent): void {
 </script>
 
 <template>
-  <canvas ref="canvas" role="img" :aria-label="label" @pointerdown="pointed" @pointermove="pointed" />
+  <canvas
+    ref="canvas"
+    role="img"
+    :aria-label="label"
+    @pointerdown="pointed"
+    @pointermove="pointed"
+    @pointerup="pointed"
+    @pointercancel="pointed"
+  />
 </template>
 
 <style scoped>

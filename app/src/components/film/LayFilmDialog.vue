@@ -1,11 +1,19 @@
 <script setup lang="ts">
-import { describeCommand, applyCommand, type Command, type JudgedViewModel, type WayToLay } from '@mivet/core';
+import {
+  describeCommand,
+  applyCommand,
+  type Command,
+  type JudgedViewModel,
+  type Stroke,
+  type WayToLay,
+} from '@mivet/core';
 import { usePreferredReducedMotion, useRafFn } from '@vueuse/core';
-import { computed, ref, useId, watch } from 'vue';
+import { computed, ref, shallowRef, useId, watch } from 'vue';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import FilmLegend from './FilmLegend.vue';
+import LayHow from './LayHow.vue';
 import LayPane from './LayPane.vue';
 
 /** A piece of film laid before any is cut: in one order or two side by side, step by step, and with film that gives less. */
@@ -22,25 +30,34 @@ const project = useProject();
 const settings = useSettings();
 const id = useId();
 const still = usePreferredReducedMotion();
-const WAYS: readonly { value: WayToLay; label: string }[] = [
+const OWN = 'own strokes';
+const WAYS: readonly { value: WayToLay | typeof OWN; label: string }[] = [
   { value: 'centre out', label: 'Middle outwards' },
   { value: 'middle line first', label: 'Middle line first' },
   { value: 'two halves', label: 'Two halves' },
   { value: 'one end', label: 'From one end' },
+  { value: OWN, label: 'By your strokes' },
 ];
-const way = ref<WayToLay>('centre out');
+const way = ref<WayToLay | typeof OWN>('centre out');
+const strokes = shallowRef<readonly Stroke[]>([]);
+const does = ref<Stroke['does']>('press');
+/** Whether its film gives more where it is warmed; null until it is known. */
+const warms = ref<boolean | null>(null);
+const opens = ref<number | null>(null);
+const askew = ref(0);
 const other = ref<WayToLay | ''>('');
 const pulls = ref(false);
 const stiffer = ref(0);
 const share = ref(1);
 const OTHERS = computed(() => [
   { value: '' as const, text: 'Nothing beside it' },
-  ...WAYS.filter(({ value }) => value !== way.value).map(({ value, label }) => ({ value, text: label })),
+  ...WAYS.flatMap(({ value, label }) => (value === OWN || value === way.value ? [] : [{ value, text: label }])),
 ]);
 watch(
   () => props.itemId,
   () => {
     [way.value, other.value, pulls.value, stiffer.value, share.value] = [props.best, '', props.pulled, 0, 1];
+    [strokes.value, does.value, opens.value, askew.value] = [[], 'press', null, 0];
     playing.pause();
   },
 );
@@ -71,6 +88,17 @@ const step = (by: number): void => {
   share.value = Math.max(0, Math.min(1, Math.round(12 * share.value + by) / 12));
 };
 const fixes = computed(() => props.finding?.finding.fixes ?? []);
+/** Slits that it has, or that were found for it. */
+const slitIn = computed(() => {
+  const own = project.doc?.items.find(({ id: one }) => one === props.itemId)?.slitIn;
+  const found = fixes.value.flatMap((one) => (one.do === 'slit-item' ? [one] : []));
+  return own ?? found[0] ?? null;
+});
+const slits = computed(() => (slitIn.value && opens.value !== null ? { ...slitIn.value, opens: opens.value } : null));
+const DOES = [
+  { value: 'press', label: 'Press' },
+  { value: 'warm', label: 'Warm' },
+] as const;
 function fix(command: Command): void {
   project.edit(describeCommand(command, settings.unit), (p) => applyCommand(p, command));
 }
@@ -104,16 +132,50 @@ function fix(command: Command): void {
         </span>
       </div>
       <div class="panes">
-        <LayPane :item-id="itemId" :way="way" :pulled="pulls" :stiffer="stiffer" :share="share" :wide="other === ''" />
+        <LayPane
+          :item-id="itemId"
+          :way="way === OWN ? strokes : way"
+          :does="does"
+          :slits="slits"
+          :askew-deg="askew"
+          :pulled="pulls"
+          :stiffer="stiffer"
+          :share="share"
+          :wide="other === ''"
+          @laid="warms = $event.warms"
+          @stroke="strokes = [...strokes, $event]"
+        />
         <LayPane
           v-if="other !== ''"
           :item-id="itemId"
           :way="other"
+          :slits="slits"
+          :askew-deg="askew"
           :pulled="pulls"
           :stiffer="stiffer"
           :share="share"
           :wide="false"
         />
+      </div>
+      <div v-if="way === OWN" class="row-of mt-2">
+        <span class="quiet small flex-grow-1">{{
+          strokes.length === 0
+            ? 'Stroke over the flat sheet, in the order in which you would press it. What you leave out is pressed last.'
+            : 'What no stroke reaches is pressed last, outwards.'
+        }}</span>
+        <ChoiceButtons v-if="warms" :value="does" :options="DOES" label="What a stroke does" @choose="does = $event" />
+        <span v-else-if="warms === false" class="quiet small">What its film gives warm is not known.</span>
+        <BButton
+          size="sm"
+          variant="outline-primary"
+          :disabled="strokes.length === 0"
+          @click="strokes = strokes.slice(0, -1)"
+        >
+          Take back
+        </BButton>
+        <BButton size="sm" variant="outline-primary" :disabled="strokes.length === 0" @click="strokes = []">
+          Clear
+        </BButton>
       </div>
       <div class="row-of mt-2">
         <span class="d-flex align-items-center gap-2 flex-grow-1">
@@ -139,14 +201,10 @@ function fix(command: Command): void {
             class="flex-grow-1"
             @input="playing.pause()"
           />
-          <span class="dims small step">{{ Math.round(share * 12) }} of 12</span>
-        </span>
-        <span class="d-flex align-items-center gap-2 flex-grow-1">
-          <label :for="`${id}-g`" class="quiet small text-nowrap">Film gives less by</label>
-          <BFormInput :id="`${id}-g`" v-model.lazy.number="stiffer" type="range" min="0" max="80" step="5" />
-          <span class="dims small step">{{ stiffer }} %</span>
+          <span class="dims small step">{{ Math.round(share * 100) }} %</span>
         </span>
       </div>
+      <LayHow v-model:opens="opens" v-model:askew="askew" v-model:stiffer="stiffer" :count="slitIn?.count ?? null" />
       <FilmLegend />
       <div v-if="fixes.length > 0" class="d-flex flex-wrap align-items-center gap-2 mt-2">
         <span class="quiet small">What helps</span>

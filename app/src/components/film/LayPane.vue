@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, type WayToLay, WAYS_SAID } from '@mivet/core';
+import { formatLength, type OwnWay, type SlitIn, type Stroke, type WayToLay, WAYS_SAID } from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -7,28 +7,47 @@ import { watchApart } from '../../workers/core-client.ts';
 import type { LayPart } from '../../workers/protocol.ts';
 import FilmFlat from './FilmFlat.vue';
 import FilmSolid from './FilmSolid.vue';
+import StrokePad from './StrokePad.vue';
 
 /** One piece of film laid in one order: on the blank and on the flat, at some share of its steps. */
 const props = defineProps<{
   itemId: string;
-  way: WayToLay;
+  /** One of the usual ways, or strokes of one's own that are drawn on the flat. */
+  way: WayToLay | readonly Stroke[];
+  does?: Stroke['does'];
+  slits: (SlitIn & { readonly opens: number }) | null;
+  askewDeg: number;
   pulled: boolean;
   stiffer: number;
   share: number;
   wide: boolean;
 }>();
-const emit = defineEmits<{ laid: [part: LayPart] }>();
+const emit = defineEmits<{ laid: [part: LayPart]; stroke: [stroke: Stroke] }>();
 const project = useProject();
 const settings = useSettings();
 const part = shallowRef<LayPart | null>(null);
 const problem = ref<string | null>(null);
 const working = ref(true);
 let stop = (): void => undefined;
+const isUsual = (way: WayToLay | readonly Stroke[]): way is WayToLay => typeof way === 'string';
+/** mm that a thumb, or the edge of a squeegee on a large sheet, reaches to each side. */
+const [LEAST_REACH, MOST_REACH] = [3, 20];
+const reach = computed(() => {
+  const flat = part.value?.flat;
+  if (!flat) return LEAST_REACH;
+  const breadth = [0, 1].map((c) => {
+    const own = flat.filter((_, i) => i % 2 === c);
+    return own.reduce((a, b) => Math.max(a, b)) - own.reduce((a, b) => Math.min(a, b));
+  });
+  return Math.max(LEAST_REACH, Math.min(MOST_REACH, Math.min(...breadth) / 6));
+});
 watch(
   () =>
     [
       props.itemId,
       props.way,
+      props.slits,
+      props.askewDeg,
       props.pulled,
       props.stiffer,
       project.doc?.items,
@@ -41,9 +60,11 @@ watch(
     problem.value = null;
     const { doc } = project;
     if (!doc) return;
+    const { itemId, slits, askewDeg, pulled, stiffer: stifferPercent } = props;
+    const way: WayToLay | OwnWay = isUsual(props.way) ? props.way : { strokes: [...props.way], reach: reach.value };
     stop = watchApart(
       'layFilm',
-      { project: doc, limits: settings.limits, learnt: settings.learnt, itemId: props.itemId, way: props.way, pulled: props.pulled, stifferPercent: props.stiffer }, // prettier-ignore
+      { project: doc, limits: settings.limits, learnt: settings.learnt, itemId, way, slits, askewDeg, pulled, stifferPercent }, // prettier-ignore
       (told) => {
         part.value = told;
         emit('laid', told);
@@ -67,11 +88,14 @@ const says = computed(() => {
   const map = part.value?.laying.map;
   if (!map) return '';
   const [tallest] = map.tents;
-  if (!tallest) return 'Nothing stands off.';
+  const { farMm } = part.value!.laying;
+  const far = farMm > 0 ? ` Its far end lands ${mm(farMm)} beside where it belongs.` : '';
+  if (!tallest) return `Nothing stands off.${far}`;
   const places = map.tents.length === 1 ? 'One place stands' : `${map.tents.length} places stand`;
-  return `${places} off, the tallest by ${mm(tallest.height)}.`;
+  return `${places} off, the tallest by ${mm(tallest.height)}.${far}`;
 });
-const head = computed(() => WAYS_SAID[props.way].replace(/^./, (c) => c.toUpperCase()));
+const said = computed(() => (isUsual(props.way) ? WAYS_SAID[props.way] : 'by your strokes'));
+const head = computed(() => said.value.replace(/^./, (c) => c.toUpperCase()));
 </script>
 
 <template>
@@ -96,13 +120,25 @@ const head = computed(() => WAYS_SAID[props.way].replace(/^./, (c) => c.toUpperC
         :frame="frame"
         :azimuth="part.azimuth"
         :colour="project.doc!.blank.colour"
-        :label="`On the blank, ${WAYS_SAID[way]}. ${says} Arrow keys turn it.`"
+        :label="`On the blank, ${said}. ${says} Arrow keys turn it.`"
       />
-      <FilmFlat
+      <StrokePad
+        v-if="!isUsual(way)"
         :flat="part.flat"
         :triangles="part.triangles"
         :frame="frame"
-        :label="`On the flat, ${WAYS_SAID[way]}. ${says}`"
+        :strokes="way"
+        :does="does ?? 'press'"
+        :reach="reach"
+        :label="`On the flat, ${said}. ${says}`"
+        @stroke="emit('stroke', $event)"
+      />
+      <FilmFlat
+        v-else
+        :flat="part.flat"
+        :triangles="part.triangles"
+        :frame="frame"
+        :label="`On the flat, ${said}. ${says}`"
       />
     </div>
     <div v-else class="pictures waits"><BSpinner v-if="working" label="Laying it" /></div>
