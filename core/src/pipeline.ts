@@ -12,14 +12,18 @@ import { marksCost } from './load/marks-cost.ts';
 import { NO_STOCK } from './load/supply.ts';
 import type { Measured } from './measure/measured.ts';
 import { measureBlank } from './measure/measured.ts';
+import { airUnder } from './bench/rules/seen-laid.ts';
+import { seenOf } from './film/of-piece.ts';
 import type { ReadingDoubt } from './measure/doubts.ts';
 import type { BlankProblem } from './measure/size.ts';
 import type { Habits } from './model/habits.ts';
+import type { LookedTent } from './model/looked.ts';
 import type { Project } from './model/project.ts';
 import type { Supply } from './model/stock.ts';
 import type { Make } from './pieces/batch.ts';
 import { batchByWrap, batchPieces, makeBatch, shownWrap } from './pieces/batch.ts';
 import type { CuttablePiece } from './pieces/cuttable.ts';
+import type { Piece } from './pieces/pieces.ts';
 import type { LaidFilms, Wrap } from './pieces/wrap.ts';
 import { cutOut, layOutFilms } from './pieces/wrap.ts';
 import type { Finding } from './proof/finding.ts';
@@ -53,6 +57,12 @@ export interface StageInput extends JudgedBy {
   readonly habits?: Habits;
 }
 
+/** A piece that was laid by computation, and where it stands off enough to catch air. */
+export interface PieceAir {
+  readonly piece: Piece;
+  readonly tents: readonly LookedTent[];
+}
+
 /** What each stage makes, by its name. */
 interface StageResults {
   readonly measure: Measured;
@@ -64,7 +74,7 @@ interface StageResults {
   readonly stack: { readonly each: ReadonlyMap<Wrap, LinedUp>; readonly cut: readonly CuttablePiece[] };
   readonly load: { readonly sheet: JobSheet; readonly stack: StackReport; readonly stacks: StacksOfMakes };
   readonly proof: readonly Finding[];
-  readonly bench: { readonly steps: readonly BenchStep[]; readonly things: readonly Thing[] };
+  readonly bench: { readonly steps: readonly BenchStep[]; readonly things: readonly Thing[]; readonly air: readonly PieceAir[] };
 }
 
 /** Name of a stage. */
@@ -179,7 +189,11 @@ const STAGES = [
       const aims = [...each.values()].flatMap((lined) => lined.aims);
       const marked = new Set(aims.filter((aim) => aim.marked).map(({ layer }) => layer));
       const steps = benchSteps({ job: project, wrap: pieces, sheet: load.sheet, unit, makes: batch, marked, supply, looked: project.looked, tentPresses: limits.tentPresses, ...(materials ? { materials } : {}), ...(habits ? { habits } : {}) }); // prettier-ignore
-      return { steps, things: thingsOf(batch) };
+      const air = pieces.pieces.flatMap((piece): PieceAir[] => {
+        const seen = seenOf(project, pieces, materials ?? STARTING_MATERIALS, limits.tentPresses, project.looked, piece);
+        return seen ? [{ piece, tents: airUnder(seen.look, limits.tentPresses) }] : [];
+      });
+      return { steps, things: thingsOf(batch), air };
     },
   ),
 ] as const;
@@ -203,6 +217,8 @@ export type Examined =
       readonly steps: readonly BenchStep[];
       /** Everything that is made, one by one. */
       readonly things: readonly Thing[];
+      /** Where air is to be expected under pieces that were laid by computation. */
+      readonly air: readonly PieceAir[];
       readonly doubts: readonly ReadingDoubt[];
     }
   | { readonly ok: false; readonly problem: BlankProblem; readonly doubts: readonly ReadingDoubt[] };
@@ -241,11 +257,11 @@ export function* examineStages(input: StageInput, memo: StageMemo = new Map()): 
     stack: { cut },
     load,
     proof: found,
-    bench: { steps, things },
+    bench: { steps, things, air },
     measure,
   } = done;
   const findings = judgedBy(found, input.project.accepted);
-  return { ok: true, wrap, batch, cut, sheet: load.sheet, stack: load.stack, findings, steps, things, doubts: measure.doubts }; // prettier-ignore
+  return { ok: true, wrap, batch, cut, sheet: load.sheet, stack: load.stack, findings, steps, things, air, doubts: measure.doubts }; // prettier-ignore
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { EvenSlits, Looked, LookedOrder, WayToLay } from '../model/looked.ts';
+import { nearestOnRing } from '../plane/nearest-on-ring.ts';
 import { simplifyRing } from '../plane/simplify.ts';
 import { middleOf, withSlits } from '../pieces/even-slits.ts';
 import type { Polygon, Ring } from '../polygon/polygon.ts';
@@ -250,17 +251,8 @@ function* findSlits(piece: Polygon, on: LaidOn, limitMm: number): Generator<null
 /** rad to the spot of the outline that is nearest to the middle. */
 function innerTurn(piece: Polygon): number {
   const { x, y } = middleOf(piece);
-  let [best, turn] = [Infinity, 0];
-  const { outer } = piece;
-  for (let i = 0, n = outer.length; i < n; i += 2) {
-    const [ax, ay] = [outer[i]! - x, outer[i + 1]! - y];
-    const [ex, ey] = [outer[(i + 2) % n]! - x - ax, outer[(i + 3) % n]! - y - ay];
-    const along = Math.max(0, Math.min(1, -(ax * ex + ay * ey) / Math.max(1e-12, ex * ex + ey * ey)));
-    const [dx, dy] = [ax + along * ex, ay + along * ey];
-    // Of those that are as near, the first counts, whatever the last digit says.
-    if (Math.hypot(dx, dy) < best - 1e-6) [best, turn] = [Math.hypot(dx, dy), Math.atan2(dy, dx)];
-  }
-  return turn;
+  const near = nearestOnRing(piece.outer, x, y);
+  return Math.atan2(near.y - y, near.x - x);
 }
 
 /** News while a piece is looked at: a first answer soon, then how far it is. */

@@ -62,7 +62,7 @@ export interface Shower {
  *
  * @param around mm of side that are drawn above and below it
  */
-export function showerOf(sheet: Sheet, on: LaidOn, around = 30): Shower {
+export function showerOf(sheet: Sheet, on: LaidOn, around = 45): Shower {
   const { side, slant } = on;
   const { sheet: held, gives, pulled } = asPulled(sheet, on);
   const { flat } = held;

@@ -8,6 +8,7 @@ export type ShapeRole =
   | 'out'
   | 'tape'
   | 'slit'
+  | 'air'
   | 'edge'
   | 'dimension'
   | 'arrow'

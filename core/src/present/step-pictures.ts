@@ -10,8 +10,9 @@ import type { Blank } from '../model/blank.ts';
 import type { Project } from '../model/project.ts';
 import type { Piece } from '../pieces/pieces.ts';
 import type { Wrap } from '../pieces/wrap.ts';
-import type { Examined } from '../pipeline.ts';
-import { type Box, boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX, joinBoxes } from '../plane/box.ts';
+import type { Examined, PieceAir } from '../pipeline.ts';
+import { type Box, boxCentre, boxHeight, boxOfCoordinates, boxWidth, EMPTY_BOX, joinBoxes } from '../plane/box.ts';
+import { nearestOnRing } from '../plane/nearest-on-ring.ts';
 import { pathData } from '../plane/path-text.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { eyeDistance } from '../surface/foreshortening.ts';
@@ -384,7 +385,7 @@ function layPictures(drawn: Drawn): StepPicture[] {
   const box = around(film, 0.06 * boxWidth(film) + 5);
   const letter = letterOf(box);
   const { style } = layingStyle(input.project, wrap, input.habits.laying);
-  return PRESSED[own[0]?.part.startsWith('panel') ? 'centre out' : style].map(({ from, to, ways, says }) => {
+  const pressed = PRESSED[own[0]?.part.startsWith('panel') ? 'centre out' : style].map(({ from, to, ways, says }): StepPicture => {
     const [x1, x2] = [film.minX + from * boxWidth(film), film.minX + to * boxWidth(film)];
     const y = (film.minY + film.maxY) / 2;
     return {
@@ -398,7 +399,34 @@ function layPictures(drawn: Drawn): StepPicture[] {
       says,
     };
   });
+  const air = input.examined.air.filter(({ piece, tents }) => tents.length > 0 && own.includes(piece));
+  if (air.length === 0) return pressed;
+  return [
+    ...pressed,
+    { box, shapes: [...onFlat(own, 'film'), ...air.flatMap(airShapes(letter))], texts: [], says: AIR },
+  ];
 }
+
+const AIR = 'Expect air here: leave it a way out to the edge, and press that down last';
+
+/** Ridges under which air is caught, and its way out: straight to the nearest edge. */
+const airShapes =
+  (letter: number) =>
+  ({ piece, tents }: PieceAir): PictureShape[] => {
+    const middle = boxCentre(piece.flatBox);
+    return tents.flatMap(({ x, y, lengthMm, direction }): PictureShape[] => {
+      const [tx, ty] = [middle.x + x, middle.y + y];
+      const [dx, dy] = [(Math.cos(direction) * lengthMm) / 2, (Math.sin(direction) * lengthMm) / 2];
+      const out = nearestOnRing(piece.flat.outer, tx, ty);
+      const way = Math.hypot(out.x - tx, out.y - ty) || 1;
+      // The arrow goes on past the edge, so that it is seen on a tent that reaches it.
+      const past = { x: out.x + ((out.x - tx) / way) * 2 * letter, y: out.y + ((out.y - ty) / way) * 2 * letter };
+      return [
+        { role: 'air', data: lineTo(tx - dx, -(ty - dy), tx + dx, -(ty + dy)) },
+        { role: 'arrow', data: arrow(tx, -ty, past.x, -past.y, letter) },
+      ];
+    });
+  };
 
 /** The ends as they meet at the back. */
 function seamPicture(drawn: Drawn): StepPicture[] {

@@ -129,6 +129,13 @@ circle {
   stroke: var(--hatch);
   stroke-width: 2;
 }
+.air {
+  fill: none;
+  stroke: var(--hatch);
+  stroke-width: 5;
+  stroke-linecap: round;
+  stroke-opacity: 0.75;
+}
 .edge,
 .line,
 .dimension,

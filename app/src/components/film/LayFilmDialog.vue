@@ -15,6 +15,7 @@ import ChoiceButtons from '../fields/ChoiceButtons.vue';
 import FilmLegend from './FilmLegend.vue';
 import LayHow from './LayHow.vue';
 import LayPane from './LayPane.vue';
+import StrokeTools from './StrokeTools.vue';
 
 /** A piece of film laid before any is cut: in one order or two side by side, step by step, and with film that gives less. */
 const props = defineProps<{
@@ -95,10 +96,6 @@ const slitIn = computed(() => {
   return own ?? found[0] ?? null;
 });
 const slits = computed(() => (slitIn.value && opens.value !== null ? { ...slitIn.value, opens: opens.value } : null));
-const DOES = [
-  { value: 'press', label: 'Press' },
-  { value: 'warm', label: 'Warm' },
-] as const;
 function fix(command: Command): void {
   project.edit(describeCommand(command, settings.unit), (p) => applyCommand(p, command));
 }
@@ -157,26 +154,7 @@ function fix(command: Command): void {
           :wide="false"
         />
       </div>
-      <div v-if="way === OWN" class="row-of mt-2">
-        <span class="quiet small flex-grow-1">{{
-          strokes.length === 0
-            ? 'Stroke over the flat sheet, in the order in which you would press it. What you leave out is pressed last.'
-            : 'What no stroke reaches is pressed last, outwards.'
-        }}</span>
-        <ChoiceButtons v-if="warms" :value="does" :options="DOES" label="What a stroke does" @choose="does = $event" />
-        <span v-else-if="warms === false" class="quiet small">What its film gives warm is not known.</span>
-        <BButton
-          size="sm"
-          variant="outline-primary"
-          :disabled="strokes.length === 0"
-          @click="strokes = strokes.slice(0, -1)"
-        >
-          Take back
-        </BButton>
-        <BButton size="sm" variant="outline-primary" :disabled="strokes.length === 0" @click="strokes = []">
-          Clear
-        </BButton>
-      </div>
+      <StrokeTools v-if="way === OWN" v-model:strokes="strokes" v-model:does="does" :warms="warms" />
       <div class="row-of mt-2">
         <span class="d-flex align-items-center gap-2 flex-grow-1">
           <BButton v-if="still !== 'reduce'" size="sm" variant="outline-primary" @click="play">

@@ -162,7 +162,7 @@ figcaption {
   display: grid;
   grid-template-rows: minmax(0, 3fr) minmax(0, 2fr);
   gap: 0.5rem;
-  height: min(58vh, 470px);
+  height: min(50vh, 470px);
 }
 .pictures > * {
   min-height: 0;

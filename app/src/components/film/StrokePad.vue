@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LayFrame, Stroke } from '@mivet/core';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import FilmFlat from './FilmFlat.vue';
 
 /** A sheet on the flat that is stroked, by pointer or by keys: each stroke is told when the thumb is lifted. */
@@ -15,7 +15,7 @@ const props = defineProps<{
   reach: number;
 }>();
 const emit = defineEmits<{ stroke: [stroke: Stroke] }>();
-const drawn = ref<(readonly [number, number])[]>([]);
+const drawn = shallowRef<(readonly [number, number])[]>([]);
 const thumb = ref<{ x: number; y: number } | null>(null);
 const byKeys = ref(false);
 watch(

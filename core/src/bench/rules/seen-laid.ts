@@ -1,4 +1,4 @@
-import type { LookedTent } from '../../model/looked.ts';
+import type { Looked, LookedTent } from '../../model/looked.ts';
 import { boxHeight, boxWidth } from '../../plane/box.ts';
 import type { Piece } from '../../pieces/pieces.ts';
 import { itemName } from '../../proof/finding-names.ts';
@@ -9,6 +9,10 @@ import type { JobFacts } from '../job-facts.ts';
 const TOLD = 4;
 /** Share of half a piece from its middle within which a spot is in its middle. */
 const MIDDLE = 0.3;
+
+/** Tents under which hands should expect air: those that are told and drawn, the tallest first. @param tentPresses mm */
+export const airUnder = ({ tents }: Pick<Looked, 'tents'>, tentPresses: number): readonly LookedTent[] =>
+  tents.filter(({ heightMm }) => heightMm > tentPresses / 2);
 
 /**
  * What laying the film by computation showed, for the hands: in which order a piece goes on, where to expect that it stands
@@ -30,8 +34,8 @@ export function seenLaid({ seen, job, mm, tentPresses }: JobFacts): string {
       .replace(/^./, (c) => c.toUpperCase());
     const pulled = best.pulled > 0 ? `, pulled evenly by ${(100 * best.pulled).toFixed(1)} % as you go` : '';
     const slits = piece.slits ? ` Close its ${piece.slits.count} slits last, one after the other, each flap on its own.` : ''; // prettier-ignore
-    const [tent] = look.tents;
-    const expect = tent && best.tallestMm > tentPresses / 2 ? ` Expect air ${where(tent, piece)}, where it stands off by up to ${mm(tent.heightMm)}: leave a way out to the edge, and press that down last.` : ''; // prettier-ignore
+    const [tent] = airUnder(look, tentPresses);
+    const expect = tent ? ` Expect air ${where(tent, piece)}, where it stands off by up to ${mm(tent.heightMm)}: leave a way out to the edge, and press that down last.` : ''; // prettier-ignore
     return [`${name}: ${WAYS_SAID[best.way]}${pulled}.${slits}${expect}`];
   });
   return notes.slice(0, TOLD).join(' ');

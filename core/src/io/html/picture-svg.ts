@@ -9,6 +9,7 @@ const STYLES: { readonly [role in PictureShape['role']]: string } = {
   out: 'fill="#ffffff" stroke="#a53a29" stroke-width="1.6" stroke-dasharray="3 2"',
   tape: 'fill="#f2c230" fill-opacity=".18" stroke="#8a560b" stroke-dasharray="6 3"',
   slit: 'fill="none" stroke="#a53a29" stroke-width="2"',
+  air: 'fill="none" stroke="#a53a29" stroke-width="5" stroke-linecap="round" stroke-opacity=".7"',
   edge: 'fill="none" stroke="#5b6471"',
   dimension: 'fill="none" stroke="#1c2430" stroke-width="1.2"',
   arrow: 'fill="none" stroke="#0c6764" stroke-width="3"',

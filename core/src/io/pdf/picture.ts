@@ -28,7 +28,7 @@ export function drawPicture(flow: Flow, picture: StepPicture, indent: number): v
     flow.page.drawSvgPath(data, {
       ...origin,
       scale,
-      borderWidth: (role === 'arrow' || role === 'slit' ? 1.3 : 0.5) / scale,
+      borderWidth: (role === 'arrow' || role === 'slit' || role === 'air' ? 1.3 : 0.5) / scale,
       borderColor: ink,
       ...(fill === null ? (role === 'out' ? { color: rgb(1, 1, 1) } : {}) : { color: rgb(fill, fill, fill), ...(role === 'pressed' && { opacity: 0.4 }) }), // prettier-ignore
     });
