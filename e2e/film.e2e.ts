@@ -39,7 +39,45 @@ test('a star on a ball passes the forecast, tents when it is laid by computation
   expect(worst!).toBeGreaterThan(2 * best!);
   const { violations } = await new AxeBuilder({ page }).include('.modal').withTags(['wcag2a', 'wcag2aa']).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
+
+  // Pressed by hand at three of its points first, it tents more than from its middle; slit in time, less.
+  await dialog.getByLabel('Beside it').selectOption('Nothing beside it');
+  await dialog.getByText('By your strokes').click();
+  const pad = dialog.getByRole('application', { name: /^The sheet, flat/ });
+  const box = (await pad.boundingBox())!;
+  for (const [x, y] of [
+    [0.5, 0.15],
+    [0.1, 0.4],
+    [0.72, 0.85],
+  ] as const) {
+    // prettier-ignore
+    await page.mouse.move(box.x + x * box.width, box.y + y * box.height);
+    await page.mouse.down();
+    await page.mouse.move(box.x + x * box.width + 12, box.y + y * box.height, { steps: 3 });
+    await page.mouse.up();
+  }
+  const tallestNow = async (): Promise<number> => {
+    const working = await dialog.getByText(/Laying it|more finely/).count();
+    return working > 0 ? NaN : Number(/by ([\d.]+)/.exec((await tallest.textContent())!)![1]);
+  };
+  await expect.poll(tallestNow).toBeGreaterThan(1.5 * best!);
+  const spoilt = await tallestNow();
+  for (let i = 0; i < 3; i += 1) await dialog.getByRole('button', { name: 'Take back' }).click();
+  // By keys: down where the thumb was last, and lifted: begun at one point only.
+  await pad.press('Space');
+  await pad.press('ArrowUp');
+  await pad.press('Space');
+  await expect.poll(tallestNow).toBeLessThan(spoilt);
+  await dialog.getByRole('radiogroup').getByText('From one end').click();
+  await expect.poll(tallestNow).toBe(worst!);
+  await dialog.getByLabel(/^Its \d+ slits/).selectOption('Open from the start');
+  await expect.poll(tallestNow).toBeLessThan(worst!);
   await dialog.getByRole('button', { name: 'Close' }).click();
+  // The bench shows where air will stand.
+  await goTo(page, 'Bench');
+  await page.getByRole('button', { name: 'Go to: Press from the middle out' }).first().click();
+  await expect(page.getByText('Expect air here: leave it a way out to the edge')).toBeVisible();
+  await goTo(page, 'Proof');
 
   const slit = card.getByRole('button', { name: /^Slit it \d+ times/ });
   const count = Number(/(\d+) times/.exec((await slit.textContent())!)![1]);

@@ -49,6 +49,23 @@ describe('keys', () => {
     expect(placement().angleDeg).toBeCloseTo(360 / girth, 9);
   });
 
+  it('leave what lies behind a dialog alone, and what has its key already', () => {
+    const before = bench.project.doc;
+    const pad = document.body.appendChild(document.createElement('div'));
+    pad.addEventListener('keydown', (event) => event.preventDefault());
+    press('ArrowUp', {}, pad);
+    const dialog = document.body.appendChild(document.createElement('div'));
+    dialog.className = 'modal show';
+    for (const key of ['ArrowUp', 'Delete', 'd', '5', 's', '?']) press(key, {}, dialog);
+    expect(bench.project.doc).toBe(before);
+    expect(bench.router.currentRoute.value.params['stop']).toBe('artwork');
+    expect([view.showSeam, view.showKeys]).toEqual([true, false]);
+    // The sheet of keys is a dialog too, and goes by the key that it came by.
+    view.showKeys = true;
+    press('?', {}, dialog);
+    expect(view.showKeys).toBe(false);
+  });
+
   it('leave what is being typed alone', () => {
     const field = document.body.appendChild(document.createElement('input'));
     press('ArrowDown', {}, field);

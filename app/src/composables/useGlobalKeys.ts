@@ -28,8 +28,14 @@ export function useGlobalKeys(): void {
       return;
     }
     if (typing || command || event.altKey !== (event.altKey && event.key.startsWith('Arrow'))) return;
+    if (event.key === '?' && view.showKeys) {
+      view.showKeys = false;
+      return;
+    }
+    // What has its key already, and what lies behind a dialog, is not moved, deleted or left by it.
+    if (event.defaultPrevented || document.querySelector('.modal.show')) return;
     if (event.key === '?') {
-      view.showKeys = !view.showKeys;
+      view.showKeys = true;
       return;
     }
     if (route.name !== 'project') return;
