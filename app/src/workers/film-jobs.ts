@@ -1,4 +1,4 @@
-import { deriveWrap, type FilmGiveOf, givesOf, layingShown, limitsWith, lookCloser, SheetProblem, slitsOnFlat, warmedBy, withSlits, type Wrap, type WorthALook, withCare, layWays, worthALook } from '@mivet/core'; // prettier-ignore
+import { type FilmGiveOf, givesOf, layingShown, limitsWith, lookCloser, SheetProblem, slitsOnFlat, warmedBy, withSlits, type OfMake, withCare, layWays, worthALookOf } from '@mivet/core'; // prettier-ignore
 import { type Call, inTurns } from './call.ts';
 import { fontsOf } from './fonts.ts';
 import { materialsOf } from './learnt.ts';
@@ -11,18 +11,16 @@ const LOOK_MS = 60;
 async function piecesOf(
   { project, limits, learnt }: Pick<CoreJobs['look']['input'], 'project' | 'limits' | 'learnt'>,
   itemId?: string,
-): Promise<{ found: WorthALook[]; wrap: Wrap | null; limitMm: number }> {
+): Promise<OfMake[]> {
   // prettier-ignore
-  const materials = materialsOf(learnt);
-  const limitMm = limitsWith(limits).tentPresses;
-  const derived = deriveWrap(project, await fontsOf(project.items), materials);
-  if (!derived.ok) return { found: [], wrap: null, limitMm };
-  return { found: worthALook(project, derived.wrap, materials, limitMm, itemId), wrap: derived.wrap, limitMm };
+  const fonts = await fontsOf(project.items);
+  return worthALookOf(project, fonts, materialsOf(learnt), limitsWith(limits).tentPresses, itemId);
 }
 
 /** Lays pieces of film by computation, those that ask most first, and tells what was found of each. */
 export async function look(input: CoreJobs['look']['input'], call: Call): Promise<CoreAnswer<'look'>> {
-  const { found, limitMm } = await piecesOf(input, input.itemId);
+  const found = await piecesOf(input, input.itemId);
+  const limitMm = limitsWith(input.limits).tentPresses;
   const known = new Set(input.project.looked?.map(({ of }) => of));
   const wanted = found.filter(({ key }) => input.itemId !== undefined || !known.has(key));
   for (const [done, { piece, on, key }] of wanted.entries()) {
@@ -49,14 +47,13 @@ export async function look(input: CoreJobs['look']['input'], call: Call): Promis
 export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): Promise<CoreAnswer<'layFilm'>> {
   const { slits, itemId, way } = input;
   const whole = { ...input.project, items: input.project.items.map((item) => (item.id === itemId ? { ...item, slitIn: undefined } : item)) }; // prettier-ignore
-  const { found, wrap } = await piecesOf(slits ? { ...input, project: whole } : input, itemId);
-  const worst = found[0];
-  if (!worst || !wrap) return null;
-  const { piece } = worst;
+  const [worst] = await piecesOf(slits ? { ...input, project: whole } : input, itemId);
+  if (!worst) return null;
+  const { piece, job, wrap } = worst;
   const left = 1 - input.stifferPercent / 100;
   const less = ({ stretch, squeeze }: FilmGiveOf): FilmGiveOf => ({ stretch: stretch * left, squeeze: squeeze * left });
   const at = typeof way === 'string' ? null : warmedBy(way);
-  const warmed = givesOf({ ...input.project, warm: true }, piece.film, materialsOf(input.learnt));
+  const warmed = givesOf({ ...job, warm: true }, piece.film, materialsOf(input.learnt));
   const warms = warmed.stretch > worst.on.gives.stretch || warmed.squeeze > worst.on.gives.squeeze;
   const warm = at && { at, ...less(warmed) };
   const held = {
@@ -65,7 +62,7 @@ export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): 
     ...(slits && { opens: slits.opens }),
   };
   const on = input.pulled ? withCare(held) : held;
-  const item = input.project.items.find(({ id }) => id === itemId)!;
+  const item = job.items.find(({ id }) => id === itemId)!;
   const even = slits && slitsOnFlat(slits, item, wrap.frames, piece);
   const flat = (even && withSlits(piece.flat, even)?.piece) ?? piece.flat;
   for (const how of ['coarse', 'fine'] as const) {
