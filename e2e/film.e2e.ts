@@ -88,3 +88,17 @@ test('a star on a ball passes the forecast, tents when it is laid by computation
   // Each slit is a notch: its two lips and its point.
   expect(after - before).toBeGreaterThanOrEqual(2 * count);
 });
+
+test('letters that go on together on one sheet of tape are held by it, and lie worse than each by itself', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-cup', 'proof');
+  await page.getByRole('button', { name: 'See it laid' }).first().click({ timeout: 90_000 });
+  const dialog = page.getByRole('dialog');
+  const said = dialog.locator('figcaption');
+  await expect(said).toContainText('Nothing stands off.');
+  await expect(said).not.toContainText('more finely');
+  await dialog.getByText('All of it on its tape').click();
+  await expect(said).toContainText(/place stands off, the tallest by 0\.1 mm/);
+  await expect(dialog.getByRole('img', { name: /^On the blank, from its middle outwards/ })).toBeVisible();
+});

@@ -443,6 +443,7 @@ export { lookCloser, withCare } from './film/advise.ts';
 export { type OwnWay, type Stroke, warmedBy } from './film/by-hand.ts';
 export { givesOf, laidOnOf, lookKey, lookOf, type WorthALook, worthALook } from './film/of-piece.ts';
 export { type OfMake, worthALookOf } from './film/of-makes.ts';
+export { tapedWith } from './film/of-tape.ts';
 export { slitsOnFlat } from './pieces/item-slits.ts';
 export { withSlits } from './pieces/even-slits.ts';
 export { layWays, type WayLaid } from './film/of-ways.ts';

@@ -1,4 +1,4 @@
-import { type FilmGiveOf, givesOf, layingShown, limitsWith, lookCloser, SheetProblem, slitsOnFlat, warmedBy, withSlits, type OfMake, withCare, layWays, worthALookOf } from '@mivet/core'; // prettier-ignore
+import { type FilmGiveOf, givesOf, layingShown, limitsWith, lookCloser, SheetProblem, slitsOnFlat, tapedWith, warmedBy, withSlits, type OfMake, withCare, layWays, worthALookOf } from '@mivet/core'; // prettier-ignore
 import { type Call, inTurns } from './call.ts';
 import { fontsOf } from './fonts.ts';
 import { materialsOf } from './learnt.ts';
@@ -65,11 +65,23 @@ export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): 
   const item = job.items.find(({ id }) => id === itemId)!;
   const even = slits && slitsOnFlat(slits, item, wrap.frames, piece);
   const flat = (even && withSlits(piece.flat, even)?.piece) ?? piece.flat;
+  const together = tapedWith(job, wrap, piece, materialsOf(input.learnt));
+  const taped = input.taped ? together : null;
+  const laid = taped ? { ...taped.on, ...on, slant: taped.on.slant, azimuth: taped.on.azimuth ?? 0, askew: taped.on.askew ?? 0, flat: taped.on.flat, gives: { ...on.gives, tape: taped.on.gives.tape } } : on; // prettier-ignore
   for (const how of ['coarse', 'fine'] as const) {
-    const shown = layingShown(flat, on, way, how, (input.askewDeg * Math.PI) / 180);
+    const shown = layingShown(taped?.sheet ?? flat, laid, way, how, (input.askewDeg * Math.PI) / 180);
     const laying = await inTurns(shown.steps, call, () => undefined, LOOK_MS);
     const { triangles, outline } = shown;
-    call.part({ flat: shown.flat, triangles, outline, laying, fine: how === 'fine', azimuth: on.azimuth ?? 0, warms });
+    call.part({
+      flat: shown.flat,
+      triangles,
+      outline,
+      laying,
+      fine: how === 'fine',
+      azimuth: laid.azimuth ?? 0,
+      warms,
+      tapes: together !== null,
+    });
   }
   return null;
 }

@@ -92,6 +92,8 @@ export interface LayPart {
   readonly azimuth: number;
   /** Whether its film gives more where it is warmed, as far as that is known. */
   readonly warms: boolean;
+  /** Whether it goes on with others, on one sheet of tape. */
+  readonly tapes: boolean;
 }
 
 /** How far several projects are worked through. */
@@ -242,6 +244,8 @@ export interface CoreJobs {
       readonly way: WayToLay | OwnWay;
       /** Slits that it is laid with, as hairs, and the share of the steps after which they are opened; null as it is cut. */
       readonly slits: (SlitIn & { readonly opens: number }) | null;
+      /** Whether all of the item that goes on with that piece is laid on one sheet of tape. */
+      readonly taped: boolean;
       /** Degrees by which it is begun askew. */
       readonly askewDeg: number;
       /** Whether careful hands pull it as it is laid. */

@@ -6,7 +6,8 @@ import type { Polygon, Ring } from '../polygon/polygon.ts';
 import { polygonArea } from '../polygon/polygon.ts';
 import { type Begun, type Laid, layInOrder, type LayNews, type LayOrder, usualOrders } from './lay.ts';
 import type { FilmGives } from './membrane.ts';
-import { meshOf, type Sheet } from './sheet.ts';
+import { meshOf, meshOnTape, type Sheet } from './sheet.ts';
+import { isOnTape, type OnTape } from './taped.ts';
 import type { TurnedSide } from './side.ts';
 import { type LaidMap, mapOf } from './tents.ts';
 
@@ -83,10 +84,11 @@ export function asPulled(
   if (pulled === 0) return { sheet, gives, pulled };
   const by = 1 + pulled;
   const left = <T extends FilmGives>(of: T): T => ({ ...of, stretch: of.stretch - pulled, squeeze: of.squeeze + pulled }); // prettier-ignore
+  const tape = gives.tape && left(gives.tape);
   const warm = gives.warm && { ...gives.warm, ...left({ stretch: gives.warm.stretch, squeeze: gives.warm.squeeze }), at: (x: number, y: number) => gives.warm!.at(x / by, y / by) }; // prettier-ignore
   return {
     sheet: { ...sheet, flat: sheet.flat.map((v) => v * by) },
-    gives: { ...left(gives), ...(warm && { warm }) },
+    gives: { ...left(gives), ...(tape && { tape }), ...(warm && { warm }) },
     pulled,
   };
 }
@@ -112,12 +114,17 @@ export function begunOn(
   return { flat: [(minX + maxX) / 2, (minY + maxY) / 2], azimuth, slant, askew };
 }
 
-/** A piece as a mesh, and its edges, mm. @throws SheetProblem */
+/** A piece, or several on their tape, as a mesh, and its edges, mm. @throws SheetProblem */
 export const meshFor = (
-  piece: Polygon,
+  piece: Polygon | OnTape,
   how: 'coarse' | 'by hand' | 'fine',
-): { readonly sheet: Sheet; readonly edge: number } =>
-  sheetOf(piece, { coarse: COARSE, 'by hand': OFTEN, fine: FINE }[how]);
+): { readonly sheet: Sheet; readonly edge: number } => {
+  const fineness = { coarse: COARSE, 'by hand': OFTEN, fine: FINE }[how];
+  if (!isOnTape(piece)) return sheetOf(piece, fineness);
+  const edge = edgeFor(piece.tape, fineness);
+  const straight = ({ outer, holes }: Polygon): Polygon => ({ outer: simplifyRing(outer, STRAIGHT * edge), holes: holes.map((hole) => simplifyRing(hole, STRAIGHT * edge)) }); // prettier-ignore
+  return { sheet: meshOnTape({ tape: piece.tape, films: piece.films.map(straight) }, edge), edge };
+};
 
 /** A sheet laid in each of the usual orders, the one that tents least first. */
 export const bestOrders = (sheet: Sheet, on: LaidOn): Tried[] =>

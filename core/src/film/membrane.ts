@@ -8,6 +8,8 @@ export interface FilmGives {
   /** Most that it may be pushed together: past that it tents. */
   readonly squeeze: number;
   /** Parts of it that are warm as they are laid, by a spot of its flat, and what it gives there. */
+  /** What the tape gives that holds it; left out, as much as the film. */
+  readonly tape?: { readonly stretch: number; readonly squeeze: number };
   readonly warm?: {
     readonly at: (x: number, y: number) => boolean;
     readonly stretch: number;
@@ -71,7 +73,7 @@ export function membraneOf(sheet: Sheet, side: TurnedSide, gives: FilmGives, rou
     const det = ax * by - ay * bx;
     areas[t] = (det / 2) * (tape[t] ? TAPE : 1);
     const middle = (c: 0 | 1): number => (flat[2 * p + c]! + flat[2 * q + c]! + flat[2 * r + c]!) / 3;
-    const own = gives.warm?.at(middle(0), middle(1)) ? gives.warm : gives;
+    const own = tape[t] && gives.tape ? gives.tape : gives.warm?.at(middle(0), middle(1)) ? gives.warm : gives;
     [stretches[t], squeezes[t]] = [own.stretch, own.squeeze];
     // In barycentric edges: |pq|² = A, |pr|² = B, 2 pq·pr = A + B − |qr|². G = J⁻ᵀ M J⁻¹ with M of these.
     const [i11, i12, i21, i22] = [by / det, -bx / det, -ay / det, ax / det];

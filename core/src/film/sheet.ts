@@ -1,6 +1,7 @@
 import cdt2d from 'cdt2d';
-import type { Polygon } from '../polygon/polygon.ts';
+import type { Polygon, Ring } from '../polygon/polygon.ts';
 import { ringContains, ringsOf } from '../polygon/polygon.ts';
+import { isFilm, type OnTape } from './taped.ts';
 
 /** A piece of film as a mesh: its points on the flat, mm, and its triangles, counter-clockwise. */
 export interface Sheet {
@@ -34,10 +35,32 @@ const FROM_EDGE = 0.55;
  * @throws SheetProblem
  */
 export function meshOf(piece: Polygon, edge: number, turned = 0, holes: 'open' | 'spanned' = 'open'): Sheet {
+  if (holes === 'open' || piece.holes.length === 0) return meshWithin(piece, [], edge, turned, () => false);
+  const inHole = (x: number, y: number): boolean => piece.holes.some((hole) => ringContains(hole, x, y));
+  return meshWithin({ outer: piece.outer, holes: [] }, piece.holes, edge, turned, inHole);
+}
+
+/** A sheet of tape with several pieces of film on it, as a mesh. @throws SheetProblem */
+export const meshOnTape = (taped: OnTape, edge: number): Sheet =>
+  meshWithin(taped.tape, taped.films.flatMap(ringsOf), edge, 0, (x, y) => !isFilm(taped, x, y));
+
+/**
+ * A mesh of all that lies within an outline.
+ *
+ * @param drawn rings inside along which its edges run
+ * @param isTape whether a spot is tape
+ */
+function meshWithin(
+  all: Polygon,
+  drawn: readonly Ring[],
+  edge: number,
+  turned: number,
+  isTape: (x: number, y: number) => boolean,
+): Sheet {
   if (!(edge > 0)) throw new RangeError(`an edge must be positive, got ${edge}`);
   const points: [number, number][] = [];
   const kept: [number, number][] = [];
-  for (const ring of ringsOf(piece)) {
+  for (const ring of [...ringsOf(all), ...drawn]) {
     const from = points.length;
     for (let i = 0; i < ring.length; i += 2) {
       const [x0, y0] = [ring[i]!, ring[i + 1]!];
@@ -50,17 +73,16 @@ export function meshOf(piece: Polygon, edge: number, turned = 0, holes: 'open' |
     }
     for (let i = from; i < points.length; i++) kept.push([i, i + 1 < points.length ? i + 1 : from]);
   }
-  const spans = holes === 'spanned' && piece.holes.length > 0;
-  fillIn(spans ? { outer: piece.outer, holes: [] } : piece, edge, turned, points);
-  const inHole = (x: number, y: number): boolean => piece.holes.some((hole) => ringContains(hole, x, y));
+  fillIn(all, edge, turned, points);
+  const within = (x: number, y: number): boolean => ringContains(all.outer, x, y) && !all.holes.some((hole) => ringContains(hole, x, y)); // prettier-ignore
   const middle = (three: readonly number[], c: 0 | 1): number => three.reduce((sum, i) => sum + points[i]![c] / 3, 0);
-  const found = spans
-    ? cdt2d(points, kept, { exterior: true }).filter((three) =>
-        ringContains(piece.outer, middle(three, 0), middle(three, 1)),
-      )
-    : cdt2d(points, kept, { exterior: false });
+  // Of rings inside, the package leaves out every other one: there it is asked for all, and what lies outside goes.
+  const found =
+    drawn.length > 0
+      ? cdt2d(points, kept, { exterior: true }).filter((three) => within(middle(three, 0), middle(three, 1)))
+      : cdt2d(points, kept, { exterior: false });
   if (found.length === 0) throw new SheetProblem('no area');
-  return sheetOf(points, found, (three) => spans && inHole(middle(three, 0), middle(three, 1)));
+  return sheetOf(points, found, (three) => isTape(middle(three, 0), middle(three, 1)));
 }
 
 /** Points inside, on a grid of triangles, clear of the edge. */

@@ -6,6 +6,7 @@ import { allOrders, layInOrder, type LayNews, type LayOrder, neighboursOf } from
 import { membraneOf } from './membrane.ts';
 import type { Sheet } from './sheet.ts';
 import type { TurnedSide } from './side.ts';
+import type { OnTape } from './taped.ts';
 import { type LaidMap, mapOf, standsOff } from './tents.ts';
 
 /** Where a sheet is in the middle of its laying, to be drawn. */
@@ -265,7 +266,7 @@ function farthest({ flat }: Sheet, [x, y]: readonly [number, number]): number {
 }
 
 /**
- * A piece laid in one of the usual orders, or in strokes of somebody's own, to be drawn.
+ * A piece, or several on their tape, laid in one of the usual orders, or in strokes of somebody's own, to be drawn.
  *
  * @param how fine its mesh is
  * @param off rad by which it is begun beside how it should be turned
@@ -273,7 +274,7 @@ function farthest({ flat }: Sheet, [x, y]: readonly [number, number]): number {
  * @throws SheetProblem
  */
 export function layingShown(
-  piece: Polygon,
+  piece: Polygon | OnTape,
   on: LaidOn,
   way: WayToLay | OwnWay,
   how: 'coarse' | 'fine',

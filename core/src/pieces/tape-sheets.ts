@@ -15,7 +15,7 @@ import type { Slit } from './slits.ts';
 import { CLEAR_MM, drawSlits, isLongSheet } from './slits.ts';
 
 /** mm of tape round the film that it carries. */
-const TAPE_MARGIN_MM = 5;
+export const TAPE_MARGIN_MM = 5;
 /** mm. Film that lies further apart is carried by tapes of its own. */
 export const APART_MM = 25;
 

@@ -44,6 +44,9 @@ const strokes = shallowRef<readonly Stroke[]>([]);
 const does = ref<Stroke['does']>('press');
 /** Whether its film gives more where it is warmed; null until it is known. */
 const warms = ref<boolean | null>(null);
+/** Whether it goes on with others on one sheet of tape, and whether all of them are laid. */
+const tapes = ref(false);
+const taped = ref(false);
 const opens = ref<number | null>(null);
 const askew = ref(0);
 const other = ref<WayToLay | ''>('');
@@ -58,7 +61,7 @@ watch(
   () => props.itemId,
   () => {
     [way.value, other.value, pulls.value, stiffer.value, share.value] = [props.best, '', props.pulled, 0, 1];
-    [strokes.value, does.value, opens.value, askew.value] = [[], 'press', null, 0];
+    [strokes.value, does.value, opens.value, askew.value, taped.value] = [[], 'press', null, 0, false];
     playing.pause();
   },
 );
@@ -95,7 +98,9 @@ const slitIn = computed(() => {
   const found = fixes.value.flatMap((one) => (one.do === 'slit-item' ? [one] : []));
   return own ?? found[0] ?? null;
 });
-const slits = computed(() => (slitIn.value && opens.value !== null ? { ...slitIn.value, opens: opens.value } : null));
+const slits = computed(() =>
+  slitIn.value && opens.value !== null && !taped.value ? { ...slitIn.value, opens: opens.value } : null,
+);
 function fix(command: Command): void {
   project.edit(describeCommand(command, settings.unit), (p) => applyCommand(p, command));
 }
@@ -135,11 +140,12 @@ function fix(command: Command): void {
           :does="does"
           :slits="slits"
           :askew-deg="askew"
+          :taped="taped"
           :pulled="pulls"
           :stiffer="stiffer"
           :share="share"
           :wide="other === ''"
-          @laid="warms = $event.warms"
+          @laid="[warms, tapes] = [$event.warms, $event.tapes]"
           @stroke="strokes = [...strokes, $event]"
         />
         <LayPane
@@ -148,6 +154,7 @@ function fix(command: Command): void {
           :way="other"
           :slits="slits"
           :askew-deg="askew"
+          :taped="taped"
           :pulled="pulls"
           :stiffer="stiffer"
           :share="share"
@@ -182,7 +189,14 @@ function fix(command: Command): void {
           <span class="dims small step">{{ Math.round(share * 100) }} %</span>
         </span>
       </div>
-      <LayHow v-model:opens="opens" v-model:askew="askew" v-model:stiffer="stiffer" :count="slitIn?.count ?? null" />
+      <LayHow
+        v-model:opens="opens"
+        v-model:taped="taped"
+        v-model:askew="askew"
+        v-model:stiffer="stiffer"
+        :count="taped ? null : (slitIn?.count ?? null)"
+        :tapes="tapes"
+      />
       <FilmLegend />
       <div v-if="fixes.length > 0" class="d-flex flex-wrap align-items-center gap-2 mt-2">
         <span class="quiet small">What helps</span>

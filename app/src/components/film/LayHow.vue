@@ -5,9 +5,12 @@ import { useId } from 'vue';
 defineProps<{
   /** How many slits there are to be tried; null for none. */
   count: number | null;
+  /** Whether it goes on with others on one sheet of tape. */
+  tapes: boolean;
 }>();
 /** Share of the steps after which slits are opened; null as it is cut. */
 const opens = defineModel<number | null>('opens', { required: true });
+const taped = defineModel<boolean>('taped', { required: true });
 const askew = defineModel<number>('askew', { required: true });
 const stiffer = defineModel<number>('stiffer', { required: true });
 const id = useId();
@@ -22,6 +25,7 @@ const WHEN = [
 
 <template>
   <div class="how">
+    <BFormCheckbox v-if="tapes" v-model="taped" class="tape">All of it on its tape</BFormCheckbox>
     <span v-if="count !== null" class="one">
       <label :for="`${id}-o`" class="quiet small text-nowrap">Its {{ count }} slits</label>
       <BFormSelect :id="`${id}-o`" v-model="opens" :options="WHEN" size="sm" />
@@ -45,6 +49,9 @@ const WHEN = [
   flex-wrap: wrap;
   gap: 0.4rem 1.5rem;
   margin-top: 0.5rem;
+}
+.tape {
+  flex: 0 0 auto;
 }
 .one {
   display: flex;

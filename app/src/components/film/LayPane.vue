@@ -17,6 +17,7 @@ const props = defineProps<{
   does?: Stroke['does'];
   slits: (SlitIn & { readonly opens: number }) | null;
   askewDeg: number;
+  taped: boolean;
   pulled: boolean;
   stiffer: number;
   share: number;
@@ -48,6 +49,7 @@ watch(
       props.way,
       props.slits,
       props.askewDeg,
+      props.taped,
       props.pulled,
       props.stiffer,
       project.doc?.items,
@@ -60,11 +62,11 @@ watch(
     problem.value = null;
     const { doc } = project;
     if (!doc) return;
-    const { itemId, slits, askewDeg, pulled, stiffer: stifferPercent } = props;
+    const { itemId, slits, askewDeg, taped, pulled, stiffer: stifferPercent } = props;
     const way: WayToLay | OwnWay = isUsual(props.way) ? props.way : { strokes: [...props.way], reach: reach.value };
     stop = watchApart(
       'layFilm',
-      { project: doc, limits: settings.limits, learnt: settings.learnt, itemId, way, slits, askewDeg, pulled, stifferPercent }, // prettier-ignore
+      { project: doc, limits: settings.limits, learnt: settings.learnt, itemId, way, slits, askewDeg, taped, pulled, stifferPercent }, // prettier-ignore
       (told) => {
         part.value = told;
         emit('laid', told);
