@@ -1,4 +1,7 @@
+import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, constants } from 'node:zlib';
 import vue from '@vitejs/plugin-vue';
 import { BootstrapVueNextResolver } from 'bootstrap-vue-next/resolvers';
 import IconsResolver from 'unplugin-icons/resolver';
@@ -6,6 +9,20 @@ import Icons from 'unplugin-icons/vite';
 import Components from 'unplugin-vue-components/vite';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/** Files that are written compressed beside themselves, for the server to give. */
+const COMPRESSED = /\.(js|css|html|svg|webmanifest|ttf)$/;
+/** Bytes under which it is not worth it. */
+const WORTH_IT = 1024;
+
+function compress(folder: string): void {
+  for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
+    const file = join(folder, name);
+    if (!COMPRESSED.test(name) || statSync(file).size < WORTH_IT) continue;
+    const body = readFileSync(file);
+    writeFileSync(`${file}.br`, brotliCompressSync(body, { params: { [constants.BROTLI_PARAM_QUALITY]: 9, [constants.BROTLI_PARAM_SIZE_HINT]: body.length } })); // prettier-ignore
+  }
+}
 
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
@@ -19,6 +36,17 @@ export default defineConfig({
           response.setHeader('Content-Type', 'application/json');
           response.end('{"demo":true}');
         });
+      },
+    },
+    {
+      name: 'mivet-compress',
+      apply: 'build',
+      // After all else: the service worker is written at the very end.
+      enforce: 'post',
+      closeBundle: {
+        order: 'post',
+        sequential: true,
+        handler: () => compress(fileURLToPath(new URL('dist', import.meta.url))),
       },
     },
     Components({

@@ -1,12 +1,14 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { makeServer } from './serve.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'mivet-serve-'));
+const LONG = 'export const long = 1;';
 let server: Server;
 let base = '';
 
@@ -14,6 +16,9 @@ beforeAll(async () => {
   mkdirSync(join(folder, 'app/assets'), { recursive: true });
   writeFileSync(join(folder, 'app/index.html'), '<!doctype html><title>Mivet</title>');
   writeFileSync(join(folder, 'app/assets/a.js'), 'export {}');
+  writeFileSync(join(folder, 'app/assets/b.js'), LONG);
+  // Told apart by what they say: which of the two is given is seen.
+  writeFileSync(join(folder, 'app/assets/b.js.br'), brotliCompressSync('small'));
   writeFileSync(join(folder, 'secret.txt'), 'not yours');
   server = makeServer({ folder: join(folder, 'app'), demo: true }).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
@@ -34,6 +39,29 @@ describe('makeServer', () => {
       expect(response.headers.get('x-content-type-options')).toBe('nosniff');
       expect(response.headers.get('x-powered-by')).toBeNull();
     }
+  });
+
+  it('gives what was compressed to those who take it, and what it was to all others', async () => {
+    const get = (path: string, takes: string, method = 'GET'): Promise<Response> => fetch(base + path, { method, headers: { 'Accept-Encoding': takes } }); // prettier-ignore
+    const small = await get('/assets/b.js?x=/assets/b.js', 'gzip, br');
+    expect(small.headers.get('content-encoding')).toBe('br');
+    expect(small.headers.get('content-type')).toMatch(/javascript/);
+    expect(small.headers.get('cache-control')).toContain('immutable');
+    expect(small.headers.get('vary')).toContain('Accept-Encoding');
+    expect(await small.text()).toBe('small');
+    for (const takes of ['gzip', 'identity', 'br;q=0']) {
+      const whole = await get('/assets/b.js', takes);
+      expect([whole.headers.get('content-encoding'), await whole.text()], takes).toEqual([null, LONG]);
+    }
+    expect((await get('/assets/b.js', 'br', 'HEAD')).headers.get('content-encoding')).toBe('br');
+    expect((await get('/assets/b.js', 'br', 'POST')).status).toBe(405);
+    expect((await get('/assets/a.js', 'br')).headers.get('content-encoding')).toBeNull();
+    // The page of every view, once there is one.
+    expect((await get('/shelf', 'br')).headers.get('content-encoding')).toBeNull();
+    writeFileSync(join(folder, 'app/index.html.br'), brotliCompressSync('<title>Small</title>'));
+    expect(await (await get('/shelf', 'br')).text()).toContain('Small');
+    expect(await (await get('/shelf', 'gzip')).text()).toContain('Mivet');
+    rmSync(join(folder, 'app/index.html.br'));
   });
 
   it('tells whether it was started for the demo', async () => {

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import { COMPRESSED, preferCompressed } from './compressed.ts';
 import type { CutterRoutes } from './routes/cutter.ts';
 
 /** What the server serves and how. */
@@ -54,6 +55,7 @@ export function makeServer({ folder, demo, cutter }: ServeOptions): Express {
   app.use('/api', (_request, response) => {
     response.status(404).json({ message: 'There is nothing at this address.' });
   });
+  app.use(preferCompressed(folder));
   app.use(
     '/assets',
     express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
@@ -61,8 +63,18 @@ export function makeServer({ folder, demo, cutter }: ServeOptions): Express {
   app.use(express.static(folder, { index: false, dotfiles: 'ignore', maxAge: 0 }));
   // Every other address is a view of the app.
   app.get('/{*view}', (request, response, next) => {
-    if (/\.[a-z0-9]+$/i.test(request.path)) next();
-    else response.set('Cache-Control', 'no-cache').sendFile(page);
+    if (/\.[a-z0-9]+$/i.test(request.path)) {
+      next();
+      return;
+    }
+    response.set('Cache-Control', 'no-cache').vary('Accept-Encoding');
+    const small = existsSync(page + COMPRESSED) && request.acceptsEncodings('br', 'identity') === 'br';
+    if (small)
+      response
+        .set('Content-Encoding', 'br')
+        .type('html')
+        .sendFile(page + COMPRESSED);
+    else response.sendFile(page);
   });
   return app;
 }
