@@ -74,7 +74,11 @@ interface StageResults {
   readonly stack: { readonly each: ReadonlyMap<Wrap, LinedUp>; readonly cut: readonly CuttablePiece[] };
   readonly load: { readonly sheet: JobSheet; readonly stack: StackReport; readonly stacks: StacksOfMakes };
   readonly proof: readonly Finding[];
-  readonly bench: { readonly steps: readonly BenchStep[]; readonly things: readonly Thing[]; readonly air: readonly PieceAir[] };
+  readonly bench: {
+    readonly steps: readonly BenchStep[];
+    readonly things: readonly Thing[];
+    readonly air: readonly PieceAir[];
+  };
 }
 
 /** Name of a stage. */
@@ -190,7 +194,14 @@ const STAGES = [
       const marked = new Set(aims.filter((aim) => aim.marked).map(({ layer }) => layer));
       const steps = benchSteps({ job: project, wrap: pieces, sheet: load.sheet, unit, makes: batch, marked, supply, looked: project.looked, tentPresses: limits.tentPresses, ...(materials ? { materials } : {}), ...(habits ? { habits } : {}) }); // prettier-ignore
       const air = pieces.pieces.flatMap((piece): PieceAir[] => {
-        const seen = seenOf(project, pieces, materials ?? STARTING_MATERIALS, limits.tentPresses, project.looked, piece);
+        const seen = seenOf(
+          project,
+          pieces,
+          materials ?? STARTING_MATERIALS,
+          limits.tentPresses,
+          project.looked,
+          piece,
+        );
         return seen ? [{ piece, tents: airUnder(seen.look, limits.tentPresses) }] : [];
       });
       return { steps, things: thingsOf(batch), air };

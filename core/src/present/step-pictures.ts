@@ -385,20 +385,22 @@ function layPictures(drawn: Drawn): StepPicture[] {
   const box = around(film, 0.06 * boxWidth(film) + 5);
   const letter = letterOf(box);
   const { style } = layingStyle(input.project, wrap, input.habits.laying);
-  const pressed = PRESSED[own[0]?.part.startsWith('panel') ? 'centre out' : style].map(({ from, to, ways, says }): StepPicture => {
-    const [x1, x2] = [film.minX + from * boxWidth(film), film.minX + to * boxWidth(film)];
-    const y = (film.minY + film.maxY) / 2;
-    return {
-      box,
-      shapes: [
-        ...onFlat(own, 'film'),
-        { role: 'pressed', data: rectangle(x1, film.minY, x2 - x1, boxHeight(film)) },
-        ...ways.map((way): PictureShape => ({ role: 'arrow', data: arrow(way > 0 ? x2 - 0.3 * (x2 - x1) : x1 + 0.3 * (x2 - x1), y, way > 0 ? x2 - letter : x1 + letter, y, 1.3 * letter) })), // prettier-ignore
-      ],
-      texts: [],
-      says,
-    };
-  });
+  const pressed = PRESSED[own[0]?.part.startsWith('panel') ? 'centre out' : style].map(
+    ({ from, to, ways, says }): StepPicture => {
+      const [x1, x2] = [film.minX + from * boxWidth(film), film.minX + to * boxWidth(film)];
+      const y = (film.minY + film.maxY) / 2;
+      return {
+        box,
+        shapes: [
+          ...onFlat(own, 'film'),
+          { role: 'pressed', data: rectangle(x1, film.minY, x2 - x1, boxHeight(film)) },
+          ...ways.map((way): PictureShape => ({ role: 'arrow', data: arrow(way > 0 ? x2 - 0.3 * (x2 - x1) : x1 + 0.3 * (x2 - x1), y, way > 0 ? x2 - letter : x1 + letter, y, 1.3 * letter) })), // prettier-ignore
+        ],
+        texts: [],
+        says,
+      };
+    },
+  );
   const air = input.examined.air.filter(({ piece, tents }) => tents.length > 0 && own.includes(piece));
   if (air.length === 0) return pressed;
   return [
