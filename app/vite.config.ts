@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants } from 'node:zlib';
 import vue from '@vitejs/plugin-vue';
@@ -7,7 +7,7 @@ import { BootstrapVueNextResolver } from 'bootstrap-vue-next/resolvers';
 import IconsResolver from 'unplugin-icons/resolver';
 import Icons from 'unplugin-icons/vite';
 import Components from 'unplugin-vue-components/vite';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** Files that are written compressed beside themselves, for the server to give. */
@@ -24,6 +24,20 @@ function compress(folder: string): void {
   }
 }
 
+/** Writes what the build made compressed as well, after all else: the service worker comes at the very end. */
+function compressed(): Plugin {
+  let folder = '';
+  return {
+    name: 'mivet-compress',
+    apply: 'build',
+    enforce: 'post',
+    configResolved: ({ root, build }) => {
+      folder = resolve(root, build.outDir);
+    },
+    closeBundle: { order: 'post', sequential: true, handler: () => compress(folder) },
+  };
+}
+
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [
@@ -38,17 +52,7 @@ export default defineConfig({
         });
       },
     },
-    {
-      name: 'mivet-compress',
-      apply: 'build',
-      // After all else: the service worker is written at the very end.
-      enforce: 'post',
-      closeBundle: {
-        order: 'post',
-        sequential: true,
-        handler: () => compress(fileURLToPath(new URL('dist', import.meta.url))),
-      },
-    },
+    compressed(),
     Components({
       dirs: [],
       resolvers: [BootstrapVueNextResolver(), IconsResolver({ prefix: 'i', enabledCollections: ['bi'] })],

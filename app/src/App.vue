@@ -1,23 +1,30 @@
 <script setup lang="ts">
-import { onMounted, watchEffect } from 'vue';
+import { defineAsyncComponent, onMounted, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import AppHeader from './components/shell/AppHeader.vue';
-import HelpPanel from './components/help/HelpPanel.vue';
-import KeySheet from './components/shell/KeySheet.vue';
 import ToldToasts from './components/shell/ToldToasts.vue';
 import NoticeBar from './components/shell/NoticeBar.vue';
 import TimerTray from './components/shell/TimerTray.vue';
 import { useDroppedFile } from './composables/useDroppedFile.ts';
 import { useGlobalKeys } from './composables/useGlobalKeys.ts';
+import { useOnceAsked } from './composables/useOnceAsked.ts';
 import { useLibrary } from './stores/library.ts';
 import { useSettings } from './stores/settings.ts';
+import { useView } from './stores/view.ts';
 import { offerDemo } from './demo/offer-demo.ts';
 
+/** Loaded when they are first asked for. */
+const HelpPanel = defineAsyncComponent(() => import('./components/help/HelpPanel.vue'));
+const KeySheet = defineAsyncComponent(() => import('./components/shell/KeySheet.vue'));
+
 const settings = useSettings();
+const view = useView();
 const library = useLibrary();
 const route = useRoute();
 watchEffect(() => document.documentElement.setAttribute('data-bs-theme', settings.dim ? 'dim' : 'light'));
 onMounted(() => offerDemo(library.load()));
+const keysAsked = useOnceAsked(() => view.showKeys);
+const helpAsked = useOnceAsked(() => view.showHelp);
 useGlobalKeys();
 useDroppedFile();
 </script>
@@ -33,8 +40,8 @@ useDroppedFile();
         <RouterView />
       </main>
     </div>
-    <KeySheet />
-    <HelpPanel />
+    <KeySheet v-if="keysAsked" />
+    <HelpPanel v-if="helpAsked" />
     <ToldToasts />
   </BApp>
 </template>

@@ -125,7 +125,6 @@ export type { CutPiece } from './cut/order.ts';
 export { USUAL_PACE } from './cut/pace.ts';
 export { SURFACES } from './document/blank-schema.ts';
 export {
-  filmForMask,
   filmInStock,
   filmsOffered,
   filmsUnasked,
@@ -133,6 +132,7 @@ export {
   takeFilms,
   withUsedFilms,
 } from './document/films.ts';
+export { filmForMask } from './document/mask-film.ts';
 export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
 export {
   alignTogether,

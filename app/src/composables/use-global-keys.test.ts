@@ -6,6 +6,7 @@ import { demoProjects } from '../demo/demo.ts';
 
 import { useView } from '../stores/view.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
+import { useProjectKeys } from './useProjectKeys.ts';
 import { useGrowingList } from './useGrowingList.ts';
 
 /** A component that does nothing but use something. */
@@ -28,7 +29,7 @@ beforeEach(async () => {
   document.body.innerHTML = '';
   bench = await openWorkbench(demoProjects('2026-05-04T10:00:00.000Z')[0]!);
   await bench.router.push('/project/demo-tumbler/artwork');
-  bench.mount(hosting(useGlobalKeys));
+  bench.mount(hosting(() => (useGlobalKeys(), useProjectKeys())));
   view = useView();
   view.selectedId = 'demo-stroke';
 });

@@ -1,6 +1,7 @@
 import type { Project } from '@mivet/core';
 import { ref, type Ref } from 'vue';
-import { fileNameOf, openPdf, saveFile, saveZip } from '../data/save-file.ts';
+import { fileNameOf, openPdf, saveFile } from '../data/save-file.ts';
+import { saveZip } from '../data/save-zip.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';

@@ -1,6 +1,3 @@
-import type { JobFile } from '@mivet/core';
-import { zipSync, strToU8 } from 'fflate';
-
 const TYPES: { readonly [ending: string]: string } = {
   svg: 'image/svg+xml',
   pdf: 'application/pdf',
@@ -20,12 +17,6 @@ export function saveFile(name: string, content: string | Uint8Array): void {
   link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
-}
-
-/** Hands several files over as one ZIP. */
-export function saveZip(name: string, files: readonly JobFile[]): void {
-  const entries = files.map((f) => [f.name, typeof f.content === 'string' ? strToU8(f.content) : f.content] as const);
-  saveFile(name, zipSync(Object.fromEntries(entries)));
 }
 
 /** A project's name as a file name: letters, digits and dashes. */

@@ -1,21 +1,6 @@
 import { useLibrary } from '../stores/library.ts';
-import { useLogbook } from '../stores/logbook.ts';
-import { useStock } from '../stores/stock.ts';
-import { demoProjects } from './demo.ts';
-import { demoEntries } from './demo-entries.ts';
-import { demoShelf } from './demo-shelf.ts';
-import { demoStock } from './demo-stock.ts';
 
 const SEEN = 'mivet-demo-seen';
-
-/** Puts the made-up rowing club's blanks and projects in. */
-export async function bringInDemo(): Promise<void> {
-  const now = new Date().toISOString();
-  const shelf = demoShelf(now);
-  const entries = demoEntries(now, shelf);
-  await useLibrary().bringIn(demoProjects(now), { shelf, stock: demoStock(now), entries });
-  await Promise.all([useStock().load(true), useLogbook().load(true)]);
-}
 
 /**
  * On a server started for the demo, a browser without any projects gets the demo once.
@@ -27,6 +12,7 @@ export async function offerDemo(loading: Promise<void>): Promise<void> {
   if (localStorage.getItem(SEEN)) return loading;
   const [config] = await Promise.all([serverConfig(), loading]);
   if (library.refused || library.projects.length > 0 || config?.demo !== true) return;
+  const { bringInDemo } = await import('./bring-in-demo.ts');
   await bringInDemo();
   localStorage.setItem(SEEN, '1');
 }

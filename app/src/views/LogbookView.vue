@@ -8,7 +8,7 @@ import EntrySlip from '../components/logbook/EntrySlip.vue';
 import LogbookChart from '../components/logbook/LogbookChart.vue';
 import TaughtList from '../components/logbook/TaughtList.vue';
 import UnreadableList from '../components/shell/UnreadableList.vue';
-import { tellOf } from '../composables/useDroppedFile.ts';
+import { tellOf } from '../composables/take-in.ts';
 import { useNewProject } from '../composables/useNewProject.ts';
 import { dayWords, lengthWords } from '../composables/time-words.ts';
 import { saveFile } from '../data/save-file.ts';

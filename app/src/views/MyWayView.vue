@@ -3,11 +3,10 @@ import { BOARDS, boardWords, habitsWith, SCHOOLS, type OwnFont } from '@mivet/co
 import { computed, ref } from 'vue';
 import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
-import { tellOf } from '../composables/useDroppedFile.ts';
+import { tellOf } from '../composables/take-in.ts';
 import { saveFile } from '../data/save-file.ts';
 import { describeBackup, gatherBackup } from '../stores/backup.ts';
 import { askCore } from '../workers/core-client.ts';
-import { bringInDemo } from '../demo/offer-demo.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useTold } from '../stores/told.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -72,7 +71,7 @@ async function bringBack(event: Event): Promise<void> {
   input.value = '';
 }
 async function demo(): Promise<void> {
-  await bringInDemo();
+  await import('../demo/bring-in-demo.ts').then(({ bringInDemo }) => bringInDemo());
   told.tell('The rowing club’s projects and blanks are in.');
 }
 </script>

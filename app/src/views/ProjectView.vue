@@ -11,6 +11,7 @@ import { useViewModel } from '../stores/view-model.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useProject } from '../stores/project.ts';
+import { useProjectKeys } from '../composables/useProjectKeys.ts';
 import { useFacing } from '../composables/useFacing.ts';
 import { useView } from '../stores/view.ts';
 
@@ -35,6 +36,7 @@ const BenchStage = defineAsyncComponent(() => import('../components/bench/BenchS
 const NameGrid = defineAsyncComponent(() => import('../components/artwork/NameGrid.vue'));
 const names = computed(() => props.stop === 'artwork' && view.showNames && project.doc?.names != null);
 useFacing();
+useProjectKeys();
 const twin = computed(() => props.stop !== 'cut' && props.stop !== 'bench');
 
 watch(

@@ -8,22 +8,24 @@ import {
   type Project,
   type ShelfBlank,
 } from '@mivet/core';
-import { computed, onMounted, ref } from 'vue';
-import HandOverDialog from '../components/schedule/HandOverDialog.vue';
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import ProjectCard from '../components/projects/ProjectCard.vue';
 import UnreadableList from '../components/shell/UnreadableList.vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
 import { useGrowingList } from '../composables/useGrowingList.ts';
 import { useTour } from '../components/help/useTour.ts';
+import { useOnceAsked } from '../composables/useOnceAsked.ts';
 import { useNewProject } from '../composables/useNewProject.ts';
-import { bringInDemo } from '../demo/offer-demo.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useSettings } from '../stores/settings.ts';
+
+const HandOverDialog = defineAsyncComponent(() => import('../components/schedule/HandOverDialog.vue'));
 
 const library = useLibrary();
 const settings = useSettings();
 const { start } = useNewProject();
 const { begin } = useTour();
+const loadDemo = (): Promise<void> => import('../demo/bring-in-demo.ts').then(({ bringInDemo }) => bringInDemo());
 const choosing = ref(false);
 const newName = ref('');
 const search = ref('');
@@ -32,6 +34,7 @@ const shown = computed(() => {
   return library.projects.filter((p) => `${p.name} ${p.blank.name}`.toLowerCase().includes(wanted));
 });
 const dated = ref<Project | null>(null);
+const dialogAsked = useOnceAsked(() => dated.value !== null);
 const endOfList = ref<HTMLElement | null>(null);
 const { part, left, grow } = useGrowingList(() => shown.value, endOfList);
 /** The ones touched last, or those that are looked for; the rest are a step away. */
@@ -157,7 +160,7 @@ const duplicate = (project: Project): Promise<Project> => library.copyProject(pr
       <p v-if="library.projects.length === 0" class="quiet mt-4">
         Only looking?
         <BButton variant="link" @click="begin()">Tour of the demo, five stops</BButton> or
-        <BButton variant="link" @click="bringInDemo()">load the rowing club’s shelf and projects</BButton>
+        <BButton variant="link" @click="loadDemo()">load the rowing club’s shelf and projects</BButton>
       </p>
     </section>
 
@@ -171,7 +174,7 @@ const duplicate = (project: Project): Promise<Project> => library.copyProject(pr
         @date="dated = p"
       />
     </div>
-    <HandOverDialog :project="dated" @close="dated = null" />
+    <HandOverDialog v-if="dialogAsked" :project="dated" @close="dated = null" />
     <p v-if="left > 0" ref="endOfList" class="quiet end">
       {{ part.length }} of {{ shown.length }} shown.
       <BButton variant="link" size="sm" @click="grow">Show more</BButton>

@@ -3,7 +3,7 @@ import { emptyBackup, KINDS_OF_BLANK, type ShelfBlank, sizeBlank } from '@mivet/
 import { computed, ref } from 'vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
 import ShelfEditor from '../components/shelf/ShelfEditor.vue';
-import { tellOf } from '../composables/useDroppedFile.ts';
+import { tellOf } from '../composables/take-in.ts';
 import { useGrowingList } from '../composables/useGrowingList.ts';
 import { useNewProject } from '../composables/useNewProject.ts';
 import { fileNameOf, saveFile } from '../data/save-file.ts';

@@ -20,7 +20,7 @@ import StockEditor from '../components/stock/StockEditor.vue';
 import StockLine from '../components/stock/StockLine.vue';
 import { bladeWords, cutterWords, tapeWords } from '../components/stock/stock-words.ts';
 import { newCutter, newOffcut, newStockFilm, newTape } from '../components/stock/new-stock.ts';
-import { tellOf } from '../composables/useDroppedFile.ts';
+import { tellOf } from '../composables/take-in.ts';
 import { saveFile } from '../data/save-file.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useTold } from '../stores/told.ts';

@@ -10,18 +10,20 @@ import {
   type StockThing,
 } from '@mivet/core';
 import { endOfDay, format } from 'date-fns';
-import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { computed, defineAsyncComponent, onMounted, onUnmounted, ref } from 'vue';
 import DayTape from '../components/schedule/DayTape.vue';
-import HandOverDialog from '../components/schedule/HandOverDialog.vue';
 import ProjectThumbnail from '../components/schedule/ProjectThumbnail.vue';
 import { lengthWords, timeWords, whenWords } from '../composables/time-words.ts';
+import { useOnceAsked } from '../composables/useOnceAsked.ts';
 import { leftWords, tapeWords } from '../components/stock/stock-words.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useLogbook } from '../stores/logbook.ts';
 import { useSchedule } from '../stores/schedule.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
-import ProjectsView from './ProjectsView.vue';
+
+const HandOverDialog = defineAsyncComponent(() => import('../components/schedule/HandOverDialog.vue'));
+const ProjectsView = defineAsyncComponent(() => import('./ProjectsView.vue'));
 
 const library = useLibrary();
 const schedule = useSchedule();
@@ -62,6 +64,7 @@ const behindWords = computed(() => {
   return { first: `${late.map(({ project }) => project).join(', ')} will be late.`, rest };
 });
 const edited = ref<Project | null>(null);
+const dialogAsked = useOnceAsked(() => edited.value !== null);
 const undated = computed(() =>
   schedule.projects.filter(({ handOver, items }) => handOver === null && items.length > 0),
 );
@@ -253,7 +256,7 @@ const asking = computed(() => logbook.entries.filter(({ askOn }) => askOn !== nu
     <span class="visually-hidden" aria-live="polite">{{
       next ? `Next: ${next.title}, by ${timeWords(next.hands[0]!.start)}` : ''
     }}</span>
-    <HandOverDialog :project="edited" @close="edited = null" />
+    <HandOverDialog v-if="dialogAsked" :project="edited" @close="edited = null" />
   </div>
 </template>
 

@@ -3,7 +3,8 @@ import { makeBlank, makeJob, textItem, wave } from '../../test/jobs.ts';
 import { projectOf } from '../../test/findings.ts';
 import { STARTING_FILMS } from '../material/film.ts';
 import type { Film } from '../model/film.ts';
-import { filmForMask, filmInStock, filmsOffered, filmsUnasked, takeFilms, withUsedFilms } from './films.ts';
+import { filmInStock, filmsOffered, filmsUnasked, takeFilms, withUsedFilms } from './films.ts';
+import { filmForMask } from './mask-film.ts';
 
 const own = (id: string, name: string, finish: Film['finish'] = 'gloss permanent'): Film => ({
   id,

@@ -1,5 +1,4 @@
 import { isRemovable, hasCoverSheet } from '../material/film.ts';
-import { farthestFilm } from '../artwork/film-match.ts';
 import type { Film } from '../model/film.ts';
 import type { Process } from '../model/job.ts';
 import type { Project } from '../model/project.ts';
@@ -56,18 +55,4 @@ export function filmsUnasked(films: readonly Film[], process: Process): readonly
     (film) => !hasCoverSheet(film) && (process === 'blast' || process === 'paint' || !isRemovable(film)),
   );
   return suited.length > 0 ? suited : films;
-}
-
-/**
- * Film for a mask that nobody chose one for: film that is made for masks where it stays dry, permanent film under gel or
- * cream; of those the one that stands out most from the blank.
- *
- * @param films one or more
- * @param process what the mask is for
- * @param colour of the blank
- */
-export function filmForMask(films: readonly Film[], process: Process, colour: string): Film | null {
-  const wet = process === 'strip' || process === 'etch';
-  const made = wet ? [] : films.filter(({ finish }) => finish === 'mask film');
-  return farthestFilm(colour, made.length > 0 ? made : filmsUnasked(films, process));
 }

@@ -1,4 +1,7 @@
-import { interpolate, formatHex, wcagContrast } from 'culori';
+import { formatHex, interpolate, modeLrgb, modeRgb, useMode, wcagContrast } from 'culori/fn';
+
+useMode(modeRgb);
+useMode(modeLrgb);
 
 /** Contrast under which two areas beside each other are not told apart by everybody. @source WCAG 2.2, 1.4.11: 3 to 1 */
 export const LEAST_CONTRAST = 3;

@@ -13,7 +13,7 @@ import {
   type OwnMotif,
 } from '@mivet/core';
 import { computed, ref } from 'vue';
-import { takeIn } from '../../composables/useDroppedFile.ts';
+import { takeIn } from '../../composables/take-in.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useIncoming } from '../../stores/incoming.ts';
 import { useLibrary } from '../../stores/library.ts';

@@ -2,7 +2,7 @@
 import type { ItemViewModel, TextItem } from '@mivet/core';
 import { countAlike, FONT_CHOICES, gapGrowth } from '@mivet/core';
 import { computed, ref, useId } from 'vue';
-import { takeIn } from '../../composables/useDroppedFile.ts';
+import { takeIn } from '../../composables/take-in.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useItemSize } from '../../composables/useItemSize.ts';
 import { useIncoming } from '../../stores/incoming.ts';

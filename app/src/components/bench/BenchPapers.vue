@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tellOf } from '../../composables/useDroppedFile.ts';
+import { tellOf } from '../../composables/take-in.ts';
 import type { useFiles } from '../../composables/useFiles.ts';
 import { useShopping } from '../../composables/useShopping.ts';
 import { useTakeAlong } from '../../composables/useTakeAlong.ts';

@@ -1,6 +1,5 @@
 import { useRouter } from 'vue-router';
 import { TOUR, TOUR_PROJECT } from './guides.ts';
-import { bringInDemo } from '../../demo/offer-demo.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useView } from '../../stores/view.ts';
 
@@ -20,7 +19,8 @@ export function useTour(): {
   }
   async function begin(): Promise<void> {
     // What one has stays; only what of the demo is not there comes in.
-    if (!library.projects.some(({ id }) => id === TOUR_PROJECT)) await bringInDemo();
+    if (!library.projects.some(({ id }) => id === TOUR_PROJECT))
+      await import('../../demo/bring-in-demo.ts').then(({ bringInDemo }) => bringInDemo());
     await goTo(0);
   }
   const end = (): void => void (view.tourAt = null);

@@ -17,7 +17,7 @@ import { demoShelf } from '../demo/demo-shelf.ts';
 import { base64Of } from '../data/base64.ts';
 import * as database from '../data/database.ts';
 import { useLibrary } from '../stores/library.ts';
-import { takeIn } from './useDroppedFile.ts';
+import { takeIn } from './take-in.ts';
 
 const at = '2026-05-04T10:00:00.000Z';
 const SLAB = base64Of(fontFile('zilla-slab/files/zilla-slab-latin-600-normal.woff'));

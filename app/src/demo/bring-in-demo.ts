@@ -1,0 +1,16 @@
+import { useLibrary } from '../stores/library.ts';
+import { useLogbook } from '../stores/logbook.ts';
+import { useStock } from '../stores/stock.ts';
+import { demoProjects } from './demo.ts';
+import { demoEntries } from './demo-entries.ts';
+import { demoShelf } from './demo-shelf.ts';
+import { demoStock } from './demo-stock.ts';
+
+/** Puts the made-up rowing club's blanks and projects in. */
+export async function bringInDemo(): Promise<void> {
+  const now = new Date().toISOString();
+  const shelf = demoShelf(now);
+  const entries = demoEntries(now, shelf);
+  await useLibrary().bringIn(demoProjects(now), { shelf, stock: demoStock(now), entries });
+  await Promise.all([useStock().load(true), useLogbook().load(true)]);
+}
