@@ -35,6 +35,7 @@ export default defineConfig({
   test: {
     // Nothing here is about speed: a slow machine is no failure.
     testTimeout: 40_000,
+    hookTimeout: 40_000,
     // As many at once as there are processors: left to itself it keeps one of two free.
     maxWorkers: '100%',
     sequence: { sequencer: LongestFirst },

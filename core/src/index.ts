@@ -124,14 +124,7 @@ export { cutStrip } from './cut/order.ts';
 export type { CutPiece } from './cut/order.ts';
 export { USUAL_PACE } from './cut/pace.ts';
 export { SURFACES } from './document/blank-schema.ts';
-export {
-  filmInStock,
-  filmsOffered,
-  filmsUnasked,
-  filmsUsed,
-  takeFilms,
-  withUsedFilms,
-} from './document/films.ts';
+export { filmInStock, filmsOffered, filmsUnasked, filmsUsed, takeFilms, withUsedFilms } from './document/films.ts';
 export { filmForMask } from './document/mask-film.ts';
 export { applyCommand, moveItem, scaleItem } from './document/commands/apply.ts';
 export {
