@@ -1,4 +1,5 @@
 import { minimise } from '../numeric/minimise.ts';
+import { type Lips, lipsOf, pressTogether } from './lips.ts';
 import type { FilmGives, Membrane } from './membrane.ts';
 import { membraneOf } from './membrane.ts';
 import type { Sheet } from './sheet.ts';
@@ -103,7 +104,7 @@ export function handLaying(sheet: Sheet, side: TurnedSide, gives: FilmGives, beg
   const [fast, pressed] = [new Uint8Array(points), new Uint8Array(points)];
   const counts = new Uint8Array(sheet.triangles.length / 3);
   const neighbours = neighboursOf(sheet);
-  let lips: Int32Array | null = null;
+  let lips: Lips | null = null;
   let [energy, rested] = [0, true];
   return {
     at,
@@ -113,17 +114,15 @@ export function handLaying(sheet: Sheet, side: TurnedSide, gives: FilmGives, beg
     rested: () => rested,
     press: (wanted, open = true) => {
       for (const i of wanted) pressed[i] = 1;
-      const shut = open ? null : (lips ??= lipsOf(sheet));
-      // What is shut is pressed on from both of its sides.
-      if (shut) shut.forEach((other, i) => (pressed[i]! |= other >= 0 ? pressed[other]! : 0));
-      if (shut) shut.forEach((other, i) => (pressed[other]! |= other >= 0 ? pressed[i]! : 0));
+      const shut = open ? null : (lips ??= lipsOf(sheet, begun.askew));
+      if (shut) pressTogether(shut, pressed);
       const fresh: number[] = [];
       for (let i = 0; i < points; i++) if (pressed[i] && !fast[i]) fresh.push(i);
       if (fresh.length === 0) return false;
       swing(sheet, side, membrane, begun, fast, fresh, neighbours, at);
       for (let t = 0; t < counts.length; t++)
         counts[t] = [0, 1, 2].every((k) => pressed[sheet.triangles[3 * t + k]!]) ? 1 : 0;
-      const rest = restOf(membrane, at, fresh, counts, shut && { other: shut, flat: sheet.flat, askew: begun.askew });
+      const rest = restOf(membrane, at, fresh, counts, shut);
       energy = rest.value;
       rested &&= rest.converged;
       holdFast(sheet, counts, fast, sticks);
@@ -177,53 +176,17 @@ function holdFast({ triangles, sides, edges }: Sheet, counts: Uint8Array, fast: 
     if (counts[t] && held.has(find(t))) for (let k = 0; k < 3; k++) fast[triangles[3 * t + k]!] = 1;
 }
 
-/** mm between the two lips of a slit that is only a hair: see `withSlits`. */
-const HAIR_MM = 0.06;
-
-/** Of each point on the lip of a hair slit the one across from it that comes before it; of all others −1. */
-function lipsOf({ flat }: Sheet): Int32Array {
-  const found = new Int32Array(flat.length / 2).fill(-1);
-  const byPlace = new Map<string, number[]>();
-  const cell = (v: number): number => Math.floor(v / HAIR_MM);
-  for (let i = 0; i < found.length; i++) {
-    const [x, y] = [flat[2 * i]!, flat[2 * i + 1]!];
-    for (let a = -1; a <= 1; a++)
-      for (let b = -1; b <= 1; b++)
-        for (const j of byPlace.get(`${cell(x) + a} ${cell(y) + b}`) ?? [])
-          if (found[j] === -1 && Math.hypot(flat[2 * j]! - x, flat[2 * j + 1]! - y) < HAIR_MM) found[i] = j;
-    const key = `${cell(x)} ${cell(y)}`;
-    byPlace.set(key, [...(byPlace.get(key) ?? []), i]);
-  }
-  return found;
-}
-
-/** Lips of slits that are still shut. */
-interface Shut {
-  readonly other: Int32Array;
-  readonly flat: Float64Array;
-  readonly askew: number;
-}
-
 /** Moves the fresh points to their rest, all others held; what lies on a lip that is shut goes with the other one. */
 function restOf(
   membrane: Membrane,
   at: Float64Array,
   all: readonly number[],
   counts: Uint8Array,
-  shut: Shut | null,
+  shut: Lips | null,
 ): { readonly value: number; readonly converged: boolean } {
-  // prettier-ignore
-  const fresh = shut ? all.filter((i) => shut.other[i]! < 0) : all;
-  const led = shut ? all.filter((i) => shut.other[i]! >= 0) : [];
+  const fresh = shut ? all.filter((i) => shut.across[i]! < 0) : all;
+  const led = shut ? all.filter((i) => shut.across[i]! >= 0) : [];
   const free = new Float64Array(2 * fresh.length);
-  const behind = led.map((i): readonly [number, number] => {
-    const [dx, dy] = [0, 1].map((c) => shut!.flat[2 * i + c]! - shut!.flat[2 * shut!.other[i]! + c]!) as [
-      number,
-      number,
-    ];
-    const [cos, sin] = [Math.cos(shut!.askew), Math.sin(shut!.askew)];
-    return [dx * cos - dy * sin, -(dx * sin + dy * cos)];
-  });
   const slope = new Float64Array(at.length);
   fresh.forEach((i, k) => {
     free[2 * k] = at[2 * i]!;
@@ -234,15 +197,14 @@ function restOf(
       at[2 * i] = from[2 * k]!;
       at[2 * i + 1] = from[2 * k + 1]!;
     });
-    led.forEach((i, k) => {
-      for (let c = 0; c < 2; c++) at[2 * i + c] = at[2 * shut!.other[i]! + c]! + behind[k]![c]!;
-    });
+    for (const i of led)
+      for (let c = 0; c < 2; c++) at[2 * i + c] = at[2 * shut!.across[i]! + c]! + shut!.behind[2 * i + c]!;
   };
   const found = minimise(
     (where, out) => {
       put(where);
       const value = membrane.energy(at, slope, counts);
-      for (const i of led) for (let c = 0; c < 2; c++) slope[2 * shut!.other[i]! + c]! += slope[2 * i + c]!;
+      for (const i of led) for (let c = 0; c < 2; c++) slope[2 * shut!.across[i]! + c]! += slope[2 * i + c]!;
       for (let k = 0; k < fresh.length; k++) {
         out[2 * k] = slope[2 * fresh[k]!]!;
         out[2 * k + 1] = slope[2 * fresh[k]! + 1]!;

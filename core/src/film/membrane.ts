@@ -7,9 +7,9 @@ export interface FilmGives {
   readonly stretch: number;
   /** Most that it may be pushed together: past that it tents. */
   readonly squeeze: number;
-  /** Parts of it that are warm as they are laid, by a spot of its flat, and what it gives there. */
   /** What the tape gives that holds it; left out, as much as the film. */
   readonly tape?: { readonly stretch: number; readonly squeeze: number };
+  /** Parts of it that are warm as they are laid, by a spot of its flat, and what it gives there. */
   readonly warm?: {
     readonly at: (x: number, y: number) => boolean;
     readonly stretch: number;
