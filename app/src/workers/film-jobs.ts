@@ -43,6 +43,16 @@ export async function look(input: CoreJobs['look']['input'], call: Call): Promis
   return null;
 }
 
+/** What is made of a mesh, where there is one; says in words where there is none. */
+function meshed<T>(make: () => T): T {
+  try {
+    return make();
+  } catch (problem) {
+    if (problem instanceof SheetProblem) throw new Error('This piece is too fine to be laid by computation.');
+    throw problem;
+  }
+}
+
 /** Lays the piece of an item that asks most, coarsely and then finely, and tells where it is at each step. */
 export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): Promise<CoreAnswer<'layFilm'>> {
   const { slits, itemId, way } = input;
@@ -69,7 +79,7 @@ export async function layFilm(input: CoreJobs['layFilm']['input'], call: Call): 
   const taped = input.taped ? together : null;
   const laid = taped ? { ...taped.on, ...on, slant: taped.on.slant, azimuth: taped.on.azimuth ?? 0, askew: taped.on.askew ?? 0, flat: taped.on.flat, gives: { ...on.gives, tape: taped.on.gives.tape } } : on; // prettier-ignore
   for (const how of ['coarse', 'fine'] as const) {
-    const shown = layingShown(taped?.sheet ?? flat, laid, way, how, (input.askewDeg * Math.PI) / 180);
+    const shown = meshed(() => layingShown(taped?.sheet ?? flat, laid, way, how, (input.askewDeg * Math.PI) / 180));
     const laying = await inTurns(shown.steps, call, () => undefined, LOOK_MS);
     const { triangles, outline } = shown;
     call.part({
