@@ -48,7 +48,8 @@ function meshed<T>(make: () => T): T {
   try {
     return make();
   } catch (problem) {
-    if (problem instanceof SheetProblem) throw new Error('This piece is too fine to be laid by computation.');
+    if (problem instanceof SheetProblem)
+      throw new Error('This piece is too fine to be laid by computation.', { cause: problem });
     throw problem;
   }
 }
