@@ -62,7 +62,7 @@ async function firstRoute(browser: Browser, row: Row): Promise<void> {
   await page.getByRole('heading', { name: 'Hand-overs' }).waitFor();
   const needed = await Promise.all([readFileSync(`${root}app/dist/index.html`), ...bodies]);
   const size = needed.reduce((sum, body) => sum + gzipSync(body).length, 0);
-  row('first route, page, scripts and styles', '≤ 300 kB gzip', `${(size / 1000).toFixed(0)} kB`);
+  row('first route, page, scripts and styles', '≤ 200 kB gzip', `${(size / 1000).toFixed(0)} kB`);
   await page.waitForLoadState('networkidle');
   await page.close();
 }
