@@ -55,6 +55,10 @@ for (const [lot, views] of LOTS.entries())
     await openProjects(page);
     await page.evaluate(() => localStorage.setItem('mivet-theme', 'system'));
     await page.reload();
+    // Colours are judged as they come to rest, however slowly they would get there.
+    await page.addStyleTag({
+      content: '*, ::before, ::after { transition: none !important; animation: none !important }',
+    });
     const found: string[] = [];
     for (const view of views) {
       await page.setViewportSize({ width: 1280, height: 800 });
@@ -73,7 +77,7 @@ for (const [lot, views] of LOTS.entries())
           if (width === 768 && theme === 'dark') continue;
           await page.emulateMedia({ colorScheme: theme });
           await expect(page.locator('html')).toHaveAttribute('data-bs-theme', theme === 'dark' ? 'dim' : 'light');
-          // Colours fade in after the picture arrives; they are judged once they rest.
+          // Pictures arrive a little later than their view.
           await page.waitForTimeout(width === 1280 && theme === 'light' ? 1000 : 400);
           // Nothing but its colours is another in the dark.
           const rules = theme === 'dark' ? 'colours' : width === 768 ? 'all but colours' : 'all';
