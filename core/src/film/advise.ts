@@ -1,4 +1,5 @@
 import type { EvenSlits, Looked, LookedOrder, WayToLay } from '../model/looked.ts';
+import { boxOfCoordinates } from '../plane/box.ts';
 import { nearestOnRing } from '../plane/nearest-on-ring.ts';
 import { simplifyRing } from '../plane/simplify.ts';
 import { middleOf, withSlits } from '../pieces/even-slits.ts';
@@ -110,7 +111,7 @@ export function begunOn(
 ): Begun {
   // prettier-ignore
   if (spot) return { flat: [spot[0] * (1 + pulled), spot[1] * (1 + pulled)], azimuth, slant, askew };
-  const { minX, maxX, minY, maxY } = extentOf(flat);
+  const { minX, maxX, minY, maxY } = boxOfCoordinates(flat);
   return { flat: [(minX + maxX) / 2, (minY + maxY) / 2], azimuth, slant, askew };
 }
 
@@ -143,18 +144,9 @@ export const better = (a: Tried, b: Tried): number => {
 /** mm that the tallest tent of a piece stands off. */
 export const tallestOf = ({ tents }: LaidMap): number => tents[0]?.height ?? 0;
 
-function extentOf(flat: ArrayLike<number>): { minX: number; maxX: number; minY: number; maxY: number } {
-  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (let i = 0; i < flat.length; i += 2) {
-    [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
-    [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
-  }
-  return { minX, maxX, minY, maxY };
-}
-
 /** How fine a mesh a piece is given, mm. @param fineness edges across its smaller breadth */
 function edgeFor(piece: Polygon, fineness: number): number {
-  const { minX, maxX, minY, maxY } = extentOf(piece.outer);
+  const { minX, maxX, minY, maxY } = boxOfCoordinates(piece.outer);
   // A triangle has 0.43 of its edge's square, and there are two of them to a point.
   const least = Math.sqrt(polygonArea(piece) / MOST_POINTS / 0.87);
   return Math.max(0.2, least, Math.min(maxX - minX, maxY - minY) / fineness);

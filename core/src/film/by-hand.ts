@@ -1,4 +1,5 @@
-import { type LayOrder } from './lay.ts';
+import { boxCentre, boxOfCoordinates } from '../plane/box.ts';
+import type { LayOrder } from './lay.ts';
 import type { Sheet } from './sheet.ts';
 
 /** A stroke over a sheet: where it goes on its flat, mm. */
@@ -36,7 +37,8 @@ export function orderOfStrokes({ flat }: Pick<Sheet, 'flat'>, { strokes, reach }
       }
     if (fresh) steps++;
   }
-  const on: (readonly [number, number])[] = steps > 0 ? [] : [middleOf(flat)];
+  const { x: middleX, y: middleY } = boxCentre(boxOfCoordinates(flat));
+  const on: (readonly [number, number])[] = steps > 0 ? [] : [[middleX, middleY]];
   for (let i = 0; i < points; i++) if (when[i] !== Infinity) on.push([flat[2 * i]!, flat[2 * i + 1]!]);
   for (let i = 0; i < points; i++) {
     if (when[i] !== Infinity) continue;
@@ -64,15 +66,6 @@ function along({ points }: Stroke, apart: number): (readonly [number, number])[]
     for (let k = 1; k <= parts; k++) spots.push([x0 + ((x1 - x0) * k) / parts, y0 + ((y1 - y0) * k) / parts]);
   }
   return spots;
-}
-
-function middleOf(flat: Float64Array): readonly [number, number] {
-  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (let i = 0; i < flat.length; i += 2) {
-    [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
-    [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
-  }
-  return [(minX + maxX) / 2, (minY + maxY) / 2];
 }
 
 /** Whether a spot of a sheet is warmed by strokes; null where none warms. */

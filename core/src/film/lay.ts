@@ -1,3 +1,4 @@
+import { boxOfCoordinates } from '../plane/box.ts';
 import { minimise } from '../numeric/minimise.ts';
 import { type Lips, lipsOf, pressTogether } from './lips.ts';
 import type { FilmGives, Membrane } from './membrane.ts';
@@ -337,11 +338,7 @@ export const usualOrders = (sheet: Sheet, steps: number): readonly LayOrder[] =>
 /** The same, and in two halves: a line down its middle, then to one side, then to the other. */
 export function allOrders(sheet: Sheet, steps: number): readonly LayOrder[] {
   const { flat } = sheet;
-  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (let i = 0; i < flat.length; i += 2) {
-    [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
-    [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
-  }
+  const { minX, maxX, minY, maxY } = boxOfCoordinates(flat);
   const [x0, y0] = [(minX + maxX) / 2, (minY + maxY) / 2];
   const wide = maxX - minX >= maxY - minY;
   return [

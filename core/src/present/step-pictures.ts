@@ -405,7 +405,7 @@ function layPictures(drawn: Drawn): StepPicture[] {
   if (air.length === 0) return pressed;
   return [
     ...pressed,
-    { box, shapes: [...onFlat(own, 'film'), ...air.flatMap(airShapes(letter))], texts: [], says: AIR },
+    { box, shapes: [...onFlat(own, 'ghost'), ...air.flatMap(airShapes(letter))], texts: [], says: AIR },
   ];
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LayFrame, Stroke } from '@mivet/core';
+import { boxOfCoordinates, type LayFrame, type Stroke } from '@mivet/core';
 import { useResizeObserver } from '@vueuse/core';
 import { onMounted, ref, watch } from 'vue';
 import { colourOf, HANGING, rimOf, TALLER } from './film-colours.ts';
@@ -31,11 +31,7 @@ function draw(): void {
   [to.width, to.height] = [Math.max(1, width * ratio), Math.max(1, height * ratio)];
   const pen = to.getContext('2d')!;
   const { flat, triangles, frame } = props;
-  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (let i = 0; i < flat.length; i += 2) {
-    [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
-    [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
-  }
+  const { minX, maxX, minY, maxY } = boxOfCoordinates(flat);
   const scale = Math.min((width - 2 * MARGIN) / (maxX - minX), (height - 2 * MARGIN) / (maxY - minY));
   const [left, top] = [(width - scale * (maxX - minX)) / 2, (height - scale * (maxY - minY)) / 2];
   const px = (x: number): number => ratio * (left + scale * (x - minX));

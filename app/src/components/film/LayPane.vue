@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { formatLength, type OwnWay, type SlitIn, type Stroke, type WayToLay, WAYS_SAID } from '@mivet/core';
+import {
+  boxOfCoordinates,
+  formatLength,
+  type OwnWay,
+  type SlitIn,
+  type Stroke,
+  type WayToLay,
+  WAYS_SAID,
+} from '@mivet/core';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { useProject } from '../../stores/project.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -36,11 +44,8 @@ const [LEAST_REACH, MOST_REACH] = [3, 20];
 const reach = computed(() => {
   const flat = part.value?.flat;
   if (!flat) return LEAST_REACH;
-  const breadth = [0, 1].map((c) => {
-    const own = flat.filter((_, i) => i % 2 === c);
-    return own.reduce((a, b) => Math.max(a, b)) - own.reduce((a, b) => Math.min(a, b));
-  });
-  return Math.max(LEAST_REACH, Math.min(MOST_REACH, Math.min(...breadth) / 6));
+  const { minX, maxX, minY, maxY } = boxOfCoordinates(flat);
+  return Math.max(LEAST_REACH, Math.min(MOST_REACH, Math.min(maxX - minX, maxY - minY) / 6));
 });
 watch(
   () =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import type { LayFrame, Stroke } from '@mivet/core';
+import { boxOfCoordinates, type LayFrame, type Stroke } from '@mivet/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import FilmFlat from './FilmFlat.vue';
+import { movedThumb } from './thumb.ts';
 
 /** A sheet on the flat that is stroked, by pointer or by keys: each stroke is told when the thumb is lifted. */
 const props = defineProps<{
@@ -44,22 +45,14 @@ function pointed([x, y]: readonly [number, number], event: PointerEvent): void {
   } else if (event.type === 'pointermove' && event.buttons & 1 && drawn.value.length > 0) go(x, y);
   else if (event.type !== 'pointermove' && !byKeys.value) lift();
 }
-const WAYS: { readonly [key: string]: readonly [number, number] } = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
 /** Arrow keys move the thumb by half its reach; space puts it down and lifts it. */
 function key(event: KeyboardEvent): void {
-  const { minX, maxX, minY, maxY } = extent();
-  const at = thumb.value ?? { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
-  const way = WAYS[event.key];
-  if (way) {
-    const within = (v: number, least: number, most: number): number => Math.max(least, Math.min(most, v));
-    const [x, y] = [within(at.x + (way[0] * props.reach) / 2, minX, maxX), within(at.y + (way[1] * props.reach) / 2, minY, maxY)]; // prettier-ignore
-    if (byKeys.value) go(x, y);
-    else thumb.value = { x, y };
+  const over = boxOfCoordinates(props.flat);
+  const at = thumb.value ?? { x: (over.minX + over.maxX) / 2, y: (over.minY + over.maxY) / 2 };
+  const moved = movedThumb(event.key, at, props.reach / 2, over);
+  if (moved) {
+    if (byKeys.value) go(moved.x, moved.y);
+    else thumb.value = moved;
   } else if (event.key === ' ' && !event.repeat) {
     if (byKeys.value) lift();
     else {
@@ -73,15 +66,6 @@ function key(event: KeyboardEvent): void {
     event.stopPropagation();
   } else return;
   event.preventDefault();
-}
-function extent(): { minX: number; maxX: number; minY: number; maxY: number } {
-  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-  const { flat } = props;
-  for (let i = 0; i < flat.length; i += 2) {
-    [minX, maxX] = [Math.min(minX, flat[i]!), Math.max(maxX, flat[i]!)];
-    [minY, maxY] = [Math.min(minY, flat[i + 1]!), Math.max(maxY, flat[i + 1]!)];
-  }
-  return { minX, maxX, minY, maxY };
 }
 </script>
 

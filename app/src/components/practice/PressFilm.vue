@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { formatLength, judgePressFilm, type LayFrame, makePressFilm, MOST_TURN, type Pressing, takeUp } from '@mivet/core'; // prettier-ignore
+import { type Box, boxOfCoordinates, formatLength, judgePressFilm, type LayFrame, makePressFilm, MOST_TURN, type Pressing, takeUp } from '@mivet/core'; // prettier-ignore
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useExercise } from '../../composables/useExercise.ts';
 import { useSettings } from '../../stores/settings.ts';
 import FilmFlat from '../film/FilmFlat.vue';
 import FilmLegend from '../film/FilmLegend.vue';
 import FilmSolid from '../film/FilmSolid.vue';
+import { movedThumb } from '../film/thumb.ts';
 import ExerciseFrame from './ExerciseFrame.vue';
 import RangeRow from './RangeRow.vue';
 
@@ -32,10 +33,7 @@ watch(
   },
   { immediate: true },
 );
-function extent(): { minX: number; maxX: number; minY: number; maxY: number } {
-  const [xs, ys] = [0, 1].map((c) => task.value.piece.outer.filter((_, i) => i % 2 === c)) as [Float64Array, Float64Array]; // prettier-ignore
-  return { minX: Math.min(...xs), maxX: Math.max(...xs), minY: Math.min(...ys), maxY: Math.max(...ys) };
-}
+const extent = (): Box => boxOfCoordinates(task.value.piece.outer);
 function turn(to: number): void {
   askew.value = to;
   lift();
@@ -52,23 +50,11 @@ function pointed([x, y]: readonly [number, number], event: PointerEvent): void {
     pressAt(x, y);
   }
 }
-const STEPS: { readonly [key: string]: readonly [number, number] } = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
 /** A thumb that is moved by keys: half its breadth at a time, over the sheet. */
 function key(event: KeyboardEvent): void {
-  const by = STEPS[event.key];
-  if (by) {
-    const { minX, maxX, minY, maxY } = extent();
-    const within = (v: number, least: number, most: number): number => Math.max(least, Math.min(most, v));
-    thumb.value = {
-      x: within(thumb.value.x + by[0] * task.value.thumb, minX, maxX),
-      y: within(thumb.value.y + by[1] * task.value.thumb, minY, maxY),
-    };
-  } else if (event.key === ' ' || event.key === 'Enter') pressAt(thumb.value.x, thumb.value.y);
+  const moved = movedThumb(event.key, thumb.value, task.value.thumb, extent());
+  if (moved) thumb.value = moved;
+  else if (event.key === ' ' || event.key === 'Enter') pressAt(thumb.value.x, thumb.value.y);
   else return;
   event.preventDefault();
 }
