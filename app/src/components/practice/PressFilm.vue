@@ -33,7 +33,9 @@ watch(
   },
   { immediate: true },
 );
-const extent = (): Box => boxOfCoordinates(task.value.piece.outer);
+function extent(): Box {
+  return boxOfCoordinates(task.value.piece.outer);
+}
 function turn(to: number): void {
   askew.value = to;
   lift();
