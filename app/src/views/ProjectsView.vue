@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { warmSolid } from '../components/stage/solid-client.ts';
 import {
   type BlankKind,
   KINDS,
@@ -63,6 +64,7 @@ onMounted(() =>
   setTimeout(() => {
     void import('./ProjectView.vue');
     void import('../components/stage/BlankView.vue');
+    warmSolid();
     void import('../components/artwork/ArtworkSlip.vue');
   }, 300),
 );

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Blank, Film, Place, ShapeViewModel } from '@mivet/core';
-import { promiseTimeout, until, useElementSize } from '@vueuse/core';
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import type { Asked, Blank, Film, Place, ShapeViewModel } from '@mivet/core';
+import { promiseTimeout, until, useDevicePixelRatio, useElementSize } from '@vueuse/core';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import type { DrawnZones } from '../../composables/useZones.ts';
-import type { Asked } from '@mivet/core';
 import type { ShownTrial, Spot } from '../../stores/view.ts';
-import { paintArt } from './blank-art.ts';
-import { BlankScene } from './blank-scene.ts';
+import { artOf } from './art-of.ts';
+import { openSolid, type SolidStage } from './solid-client.ts';
+import type { SolidReply } from './solid-messages.ts';
 import { shapeOfBlank, solidOfBlank } from './solid-shape.ts';
 
 const props = defineProps<{
@@ -31,92 +31,74 @@ const emit = defineEmits<{
 const holder = ref<HTMLElement | null>(null);
 const canvas = ref<HTMLCanvasElement | null>(null);
 const { width, height } = useElementSize(holder);
+const { pixelRatio } = useDevicePixelRatio();
 const refused = ref(false);
-const artCanvas = document.createElement('canvas');
-let scene: BlankScene | null = null;
-const ready = ref(false);
-const tilted = ref(0);
-let paintedAt = 0;
-let paintedDetail = 1;
+const solid = shallowRef<SolidStage | null>(null);
+/** Where the spot under the pointer of either picture shows, over the canvas. */
+const mark = shallowRef<{ readonly x: number; readonly y: number } | null>(null);
 
 const shape = computed(() => shapeOfBlank(props.blank, props.viewModel));
 const tape = computed(
   () => props.asked && solidOfBlank(props.blank, props.viewModel).tapeFor(props.asked, props.blank, shape.value),
 );
 
-let waiting = 0;
+/** Whether the last painting has not been answered, and another is wanted: never two at once. */
+let painting: 'no' | 'yes' | 'again' = 'no';
 function paint(): void {
-  if (!scene || waiting) return;
-  const left = paintedAt + scene.pause - performance.now();
-  if (left <= 0) paintNow();
-  else
-    waiting = window.setTimeout(() => {
-      waiting = 0;
-      paintNow();
-    }, left);
-}
-function paintNow(): void {
-  if (!scene) return;
-  // Repainted in quick succession, as while dragging: rougher until it rests.
-  const now = performance.now();
-  if (now - paintedAt < 400) scene.hurry();
-  paintedAt = now;
-  if (props.viewModel)
-    paintArt(
-      artCanvas,
-      {
-        ...props,
-        viewModel: props.viewModel,
-        trial: props.trial ?? null,
-        colour: props.blank.colour,
-        shine: shape.value.shine,
-        above: shape.value.above,
-        below: shape.value.below,
-      },
-      scene.detail,
-    );
-  else {
-    artCanvas.width = artCanvas.height = 8;
-    const pen = artCanvas.getContext('2d')!;
-    pen.fillStyle = props.blank.colour;
-    pen.fillRect(0, 0, 8, 8);
-  }
-  paintedDetail = scene.detail;
-  scene.artChanged();
-}
-
-/** Waits, but not long, for the flat to be worked out and drawn: building the solid can hold the page up. */
-onMounted(async () => {
-  if (!props.viewModel) await Promise.race([until(() => props.viewModel).toBeTruthy(), promiseTimeout(700)]);
-  await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(drawn, 100))));
-  if (!canvas.value) return;
-  try {
-    scene = new BlankScene(canvas.value, artCanvas, rested);
-  } catch {
-    refused.value = true;
+  if (!solid.value) return;
+  if (painting !== 'no') {
+    painting = 'again';
     return;
   }
-  scene.hurry();
-  scene.resize(width.value, height.value);
-  scene.setShape(shape.value);
-  scene.setFacing(props.facing);
-  scene.setTape(tape.value);
-  paint();
-  ready.value = true;
-  await scene.start();
-});
-function rested(): void {
-  if (scene && scene.detail !== paintedDetail) paint();
+  painting = 'yes';
+  const art = props.viewModel ? artOf(props.viewModel, props, shape.value) : null;
+  solid.value.tell({ tells: 'art', art, colour: props.blank.colour });
 }
+function painted(): void {
+  const again = painting === 'again';
+  painting = 'no';
+  if (again) paint();
+}
+
+/** What was asked to be picked, in order. */
+const picking = new Map<number, (spot: Spot | null) => void>();
+let picks = 0;
+function pick({ offsetX: x, offsetY: y }: PointerEvent, then: (spot: Spot | null) => void): void {
+  if (!solid.value) return;
+  picking.set(++picks, then);
+  solid.value.tell({ tells: 'pick', id: picks, x, y });
+}
+
+function hear(reply: SolidReply): void {
+  if (reply.tells === 'refused') refused.value = true;
+  else if (reply.tells === 'painted') painted();
+  else if (reply.tells === 'marked') mark.value = reply.at;
+  else if (reply.tells === 'picked') {
+    picking.get(reply.id)?.(reply.spot);
+    picking.delete(reply.id);
+  }
+}
+
+const size = computed(() => ({ width: width.value, height: height.value, sharp: pixelRatio.value }));
+let gone = false;
+/** The flat comes first: waits, but not long, for it to be worked out and drawn. */
+onMounted(async () => {
+  if (!props.viewModel) await Promise.race([until(() => props.viewModel).toBeTruthy(), promiseTimeout(700)]);
+  await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+  if (gone || !canvas.value) return;
+  const begin = { shape: shape.value, facing: props.facing, tape: tape.value, ...size.value };
+  solid.value = openSolid(canvas.value, begin, hear);
+  paint();
+  if (props.spot) solid.value.tell({ tells: 'mark', spot: props.spot });
+});
 onBeforeUnmount(() => {
-  window.clearTimeout(waiting);
-  scene?.dispose();
+  gone = true;
+  solid.value?.close();
 });
 watch(
   () => JSON.stringify(shape.value),
   () => {
-    scene?.setShape(shape.value);
-    scene?.setTape(tape.value);
+    solid.value?.tell({ tells: 'shape', shape: shape.value, tape: tape.value });
     paint();
   },
 );
@@ -126,16 +108,14 @@ watch(
 );
 watch(
   () => props.facing,
-  (azimuth) => scene?.setFacing(azimuth),
+  (azimuth) => solid.value?.tell({ tells: 'facing', azimuth }),
 );
-watch(tape, (place) => scene?.setTape(place));
-/** The spot under the pointer of either picture, over the canvas. */
-const mark = computed(() => {
-  // Turning, tilting and resizing move the spot as well.
-  void [props.facing, tilted.value, width.value, height.value];
-  return props.spot && ready.value ? (scene?.project(props.spot) ?? null) : null;
-});
-watch([width, height], ([w, h]) => scene?.resize(w, h));
+watch(tape, (place) => solid.value?.tell({ tells: 'tape', tape: place }));
+watch(
+  () => props.spot,
+  (spot) => solid.value?.tell({ tells: 'mark', spot }),
+);
+watch(size, (now) => solid.value?.tell({ tells: 'size', ...now }));
 
 let grabbed: { x: number; y: number; facing: number; moved: boolean } | null = null;
 function down(event: PointerEvent): void {
@@ -143,28 +123,34 @@ function down(event: PointerEvent): void {
   grabbed = { x: event.clientX, y: event.clientY, facing: props.facing, moved: false };
   canvas.value!.setPointerCapture(event.pointerId);
 }
+/** Whether the pointer is over it: an answer may come when it has left. */
+let over = false;
+function leave(): void {
+  over = false;
+  emit('spot', null);
+}
 function move(event: PointerEvent): void {
   if (!grabbed) {
-    emit('spot', scene?.pick(event.offsetX, event.offsetY) ?? null);
+    // One at a time: where the pointer was before is of no use by then.
+    over = true;
+    if (picking.size === 0) pick(event, (spot) => over && !grabbed && emit('spot', spot));
     return;
   }
   const dx = event.clientX - grabbed.x;
   const dy = event.clientY - grabbed.y;
   if (!grabbed.moved && Math.hypot(dx, dy) < 4) return;
-  if (grabbed.moved) {
-    scene?.tiltBy((event.movementY || 0) * 0.005);
-    tilted.value += 1;
-  }
+  const tiltBy = grabbed.moved ? (event.movementY || 0) * 0.005 : 0;
   grabbed.moved = true;
-  scene?.hurry();
+  solid.value?.tell({ tells: 'held', tiltBy });
   emit('turn', grabbed.facing - dx * 0.01);
 }
 function up(event: PointerEvent): void {
-  if (grabbed && !grabbed.moved) {
-    const spot = scene?.pick(event.offsetX, event.offsetY);
-    const hit = spot ? props.viewModel?.pieces.findLast((p) => covers(p.rings, spot)) : undefined;
-    emit('select', hit?.itemIds[0] ?? null, event.shiftKey || event.ctrlKey || event.metaKey);
-  }
+  const adding = event.shiftKey || event.ctrlKey || event.metaKey;
+  if (grabbed && !grabbed.moved)
+    pick(event, (spot) => {
+      const hit = spot ? props.viewModel?.pieces.findLast((p) => covers(p.rings, spot)) : undefined;
+      emit('select', hit?.itemIds[0] ?? null, adding);
+    });
   grabbed = null;
 }
 
@@ -194,7 +180,7 @@ function covers(rings: readonly Float64Array[], spot: Spot): boolean {
       @pointermove="move"
       @pointerup="up"
       @pointercancel="grabbed = null"
-      @pointerleave="emit('spot', null)"
+      @pointerleave="leave"
     />
     <span v-if="mark" class="mark" :style="{ transform: `translate(${mark.x}px, ${mark.y}px)` }" aria-hidden="true" />
     <p v-if="refused" class="quiet">

@@ -32,15 +32,17 @@ export class BlankScene {
   private readonly scene = new Scene();
   private readonly camera = new PerspectiveCamera(24, 1, 10, 6000);
   private readonly table = new Group();
-  private readonly art: CanvasTexture;
+  private readonly art: CanvasTexture<OffscreenCanvas>;
   private solid: Group | null = null;
   private tape: Group | null = null;
   private shape: BlankShape | null = null;
   private tilt = 0.24;
   private started = false;
   private queued = 0;
-  private turning = 0;
+  private turning: ReturnType<typeof setTimeout> | undefined;
   private size = { width: 1, height: 1 };
+  /** Pixels of the screen for each of the page. */
+  private sharp = 1;
   private artSize = '';
   /** Drawn by the processor, not by a graphics card: then fewer pixels, and the sharp ones only after a longer rest. */
   private readonly slow: boolean;
@@ -48,12 +50,12 @@ export class BlankScene {
   /**
    * @param canvas where the blank is shown
    * @param artCanvas what is on its side, unrolled
-   * @param rested called when the blank has come to rest after a turn or a drag, before it is drawn sharp
+   * @param hear told when the blank has come to rest after a turn or a drag, before it is drawn sharp; and when it was drawn
    */
   constructor(
-    canvas: HTMLCanvasElement,
-    artCanvas: HTMLCanvasElement,
-    private readonly rested: () => void,
+    canvas: HTMLCanvasElement | OffscreenCanvas,
+    artCanvas: OffscreenCanvas,
+    private readonly hear: { readonly rested: () => void; readonly drawn: () => void },
   ) {
     this.renderer = new WebGLRenderer({ canvas, antialias: false, alpha: true, powerPreference: 'low-power' });
     this.renderer.outputColorSpace = SRGBColorSpace;
@@ -90,7 +92,7 @@ export class BlankScene {
 
   /** Marks the artwork canvas as repainted. */
   artChanged(): void {
-    const { width, height } = this.art.image as HTMLCanvasElement;
+    const { width, height } = this.art.image;
     // A texture keeps the size it was first sent with; another size needs a new one on the card.
     if (this.artSize !== `${width}×${height}`) this.art.dispose();
     this.artSize = `${width}×${height}`;
@@ -147,8 +149,9 @@ export class BlankScene {
     return outward && outward.dot(ray.ray.direction) < 0 ? spot : null;
   }
 
-  resize(width: number, height: number): void {
+  resize({ width, height, sharp }: { width: number; height: number; sharp: number }): void {
     this.size = { width: Math.max(1, width), height: Math.max(1, height) };
+    this.sharp = sharp;
     this.camera.aspect = this.size.width / this.size.height;
     this.frame();
     this.draw();
@@ -167,11 +170,11 @@ export class BlankScene {
 
   /** Lowers the resolution while the blank turns, and sharpens it again when it rests. */
   hurry(): void {
-    window.clearTimeout(this.turning);
-    this.turning = window.setTimeout(
+    clearTimeout(this.turning);
+    this.turning = setTimeout(
       () => {
-        this.turning = 0;
-        this.rested();
+        this.turning = undefined;
+        this.hear.rested();
         this.draw();
       },
       this.slow ? 450 : 160,
@@ -192,13 +195,14 @@ export class BlankScene {
       this.queued = 0;
       this.fitCanvas();
       this.renderer.render(this.scene, this.camera);
+      this.hear.drawn();
     });
   }
 
   /** Gives the canvas its pixels: only when they change, since setting them clears it. */
   private fitCanvas(): void {
     // Twice as many pixels each way as are shown: every edge is mixed from four.
-    const sharp = Math.min(2.5, Math.max(2, window.devicePixelRatio));
+    const sharp = Math.min(2.5, Math.max(2, this.sharp));
     const ratio = this.turning ? (this.slow ? 0.7 : 0.9) : sharp;
     const { width, height } = this.size;
     const now = this.renderer.getSize(new Vector2());
@@ -209,7 +213,7 @@ export class BlankScene {
   dispose(): void {
     this.started = false;
     cancelAnimationFrame(this.queued);
-    window.clearTimeout(this.turning);
+    clearTimeout(this.turning);
     disposeTree(this.scene);
     this.art.dispose();
     this.renderer.dispose();

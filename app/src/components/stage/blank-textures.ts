@@ -1,9 +1,14 @@
 import type { BlankShape } from './solid-shape.ts';
 
-function canvas(width: number, height: number): [HTMLCanvasElement, CanvasRenderingContext2D] {
-  const made = document.createElement('canvas');
-  made.width = width;
-  made.height = height;
+/** A canvas that is never shown itself, and its pen; in a worker as well. Both kinds are drawn on alike. */
+export function newCanvas(width: number, height: number): [OffscreenCanvas, OffscreenCanvasRenderingContext2D] {
+  if (typeof OffscreenCanvas === 'undefined') {
+    const made = document.createElement('canvas');
+    made.width = width;
+    made.height = height;
+    return [made, made.getContext('2d')!] as unknown as ReturnType<typeof newCanvas>;
+  }
+  const made = new OffscreenCanvas(width, height);
   return [made, made.getContext('2d')!];
 }
 
@@ -63,9 +68,9 @@ const BANDS: Record<BlankShape['shine'], readonly (readonly [number, number])[]>
 const WINDOW: Partial<Record<BlankShape['shine'], number>> = { latex: 0.85, glass: 0.5, glaze: 0.3 };
 
 /** A matcap: a picture of a ball of the material. */
-export function matcapCanvas(shine: BlankShape['shine']): HTMLCanvasElement {
+export function matcapCanvas(shine: BlankShape['shine']): OffscreenCanvas {
   const size = 256;
-  const [made, pen] = canvas(size, size);
+  const [made, pen] = newCanvas(size, size);
   const across = pen.createLinearGradient(0, 0, size, 0);
   for (const [at, grey] of BANDS[shine]) across.addColorStop(at, `rgb(${grey},${grey},${grey})`);
   pen.fillStyle = across;
@@ -92,9 +97,9 @@ export function matcapCanvas(shine: BlankShape['shine']): HTMLCanvasElement {
  * What the bare side shows besides its colour: fine streaks round brushed steel, specks in fired clay. Tiles without a joint;
  * null where a surface is even.
  */
-export function grainCanvas(shine: BlankShape['shine']): HTMLCanvasElement | null {
+export function grainCanvas(shine: BlankShape['shine']): OffscreenCanvas | null {
   if (shine !== 'steel' && shine !== 'clay') return null;
-  const [made, pen] = canvas(256, 256);
+  const [made, pen] = newCanvas(256, 256);
   // The same every time: a seeded row of numbers between 0 and 1.
   let state = 7;
   const next = (): number => (state = (state * 16807) % 2147483647) / 2147483647;
@@ -116,8 +121,8 @@ export function grainCanvas(shine: BlankShape['shine']): HTMLCanvasElement | nul
  *
  * @param foot how much of the shadow's width it stands on, 0 … 1
  */
-export function shadowCanvas(foot: number): HTMLCanvasElement {
-  const [made, pen] = canvas(256, 256);
+export function shadowCanvas(foot: number): OffscreenCanvas {
+  const [made, pen] = newCanvas(256, 256);
   const soft = pen.createRadialGradient(128, 128, 0, 128, 128, 126);
   const dark = foot < 0.3 ? 0.3 : 0.36;
   soft.addColorStop(0, `rgba(24,20,12,${dark})`);
@@ -131,8 +136,8 @@ export function shadowCanvas(foot: number): HTMLCanvasElement {
 }
 
 /** Forty millimetres of measuring tape. */
-export function tapeCanvas(): HTMLCanvasElement {
-  const [made, pen] = canvas(320, 88);
+export function tapeCanvas(): OffscreenCanvas {
+  const [made, pen] = newCanvas(320, 88);
   pen.fillStyle = '#F2C230';
   pen.fillRect(0, 0, 320, 88);
   pen.fillStyle = '#3A2C05';
