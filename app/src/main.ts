@@ -8,7 +8,9 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { router } from './router/index.ts';
+import { warmRecords } from './data/records.ts';
 import { warmCore } from './workers/core-client.ts';
 
+warmRecords();
 warmCore();
 createApp(App).use(createPinia()).use(router).mount('#app');

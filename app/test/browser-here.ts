@@ -2,26 +2,37 @@ import 'fake-indexeddb/auto';
 import { readFile } from 'node:fs/promises';
 import { cwd } from 'node:process';
 import { beforeEach, vi } from 'vitest';
-import type { CoreReply, CoreRequest } from '../src/workers/protocol.ts';
 import { catchSaved } from './saved-files.ts';
 
+/** What runs behind a worker: hears messages, and tells some. */
+type Serve = (message: unknown) => unknown;
+
+const SERVES: readonly (readonly [name: string, (tell: (message: unknown) => void) => Promise<Serve>])[] = [
+  ['core.worker', async (tell) => (await import('../src/workers/serve-core.ts')).serveCore(tell) as Serve],
+  ['records.worker', async (tell) => (await import('../src/data/record-jobs.ts')).serveRecords(tell) as Serve],
+];
+
 /**
- * Stands in for the browser's worker, which the machine of the tests lacks: what runs behind it, and what calls it, are the
- * app's own. Messages are copied both ways, one after the other, as a browser does.
+ * Stands in for the browser's workers, which the machine of the tests lacks: what runs behind them, and what calls them, are
+ * the app's own. Messages are copied both ways, one after the other, as a browser does.
  */
 class WorkerHere {
-  onmessage: ((event: { readonly data: CoreReply }) => void) | null = null;
+  onmessage: ((event: { readonly data: unknown }) => void) | null = null;
   onerror: (() => void) | null = null;
   #ended = false;
   readonly #given: number[] = [];
-  // Loaded with the first worker, after a test has said what stands in for what.
-  readonly #serve = import('../src/workers/serve-core.ts').then(({ serveCore }) =>
-    serveCore((message) => this.#tell(structuredClone(message))),
-  );
+  readonly #serve: Promise<Serve>;
 
-  postMessage(request: CoreRequest): void {
+  constructor(url: URL) {
+    const serves = SERVES.find(([name]) => url.href.includes(name));
+    if (!serves) throw new Error(`The tests have nothing that stands in for ${url.href}.`);
+    // Loaded with the first worker, after a test has said what stands in for what.
+    this.#serve = serves[1]((message) => this.#tell(structuredClone(message)));
+  }
+
+  postMessage(request: object): void {
     const data = structuredClone(request);
-    if ('id' in data) this.#given.push(data.id);
+    if ('id' in data) this.#given.push(data.id as number);
     void this.#serve.then((serve) => (this.#ended ? undefined : serve(data)));
   }
 
@@ -31,7 +42,7 @@ class WorkerHere {
     void this.#serve.then((serve) => this.#given.forEach((giveUp) => void serve({ giveUp })));
   }
 
-  #tell(data: CoreReply): void {
+  #tell(data: unknown): void {
     setTimeout(() => {
       if (!this.#ended) this.onmessage?.({ data });
     });

@@ -64,6 +64,7 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
     ],
   });
   const project = useProject();
+  await project.ready();
   project.doc = document;
   const viewModel = useViewModel();
   const settled = async (): Promise<void> => {

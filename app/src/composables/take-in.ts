@@ -13,7 +13,7 @@ import {
 import { describeBackup } from '../stores/backup.ts';
 import { bytesOfBase64 } from '../data/base64.ts';
 import { bytesOfDataUrl } from '../data/data-url.ts';
-import { writePhoto } from '../data/database.ts';
+import { writePhoto } from '../data/records.ts';
 import { textOf } from '../data/file-text.ts';
 import { LONGEST_MS, useIncoming } from '../stores/incoming.ts';
 import { useLogbook } from '../stores/logbook.ts';

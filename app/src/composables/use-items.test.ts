@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 vi.mock('../workers/core-client.ts', () => ({ askCore: () => new Promise(() => undefined) }));
-vi.mock('../data/database.ts', () => ({
+vi.mock('../data/records.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),
   writeSnapshot: async () => undefined,
@@ -16,8 +16,9 @@ import { useView } from '../stores/view.ts';
 import { useItemDrag } from './useItemDrag.ts';
 import { useItems } from './useItems.ts';
 
-beforeEach(() => {
+beforeEach(async () => {
   setActivePinia(createPinia());
+  await useProject().ready();
   useProject().doc = newProject('p', 'Test', newBlank('b', 'straight', 'Mug'), null, '');
 });
 

@@ -1,5 +1,5 @@
 import { computed, onUnmounted, ref, watch, type ComputedRef } from 'vue';
-import { readPhoto } from '../data/database.ts';
+import { readPhoto } from '../data/records.ts';
 
 /**
  * Photographs that were taken at the bench, as addresses that a picture can be shown from; those that are gone are left out.

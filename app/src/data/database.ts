@@ -19,6 +19,7 @@ import {
   type Unreadable,
 } from '@mivet/core';
 import { bytesOfDataUrl } from './data-url.ts';
+import { DoesNotFit, OlderTabOpen } from './refused.ts';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A kept project with the count of its saves, by which two tabs notice each other. */
@@ -76,12 +77,6 @@ export type Kept<S extends LibraryStore> = Schema[S]['value'];
 /** Documents for several shelves at once. */
 export type LibraryDocuments = { readonly [S in LibraryStore]?: readonly Kept<S>[] };
 
-/** Something that does not fit its format, and so was not written: it could not be read again. */
-export class DoesNotFit extends Error {}
-
-/** Another tab still runs an older Mivet and keeps the database for itself. */
-export class OlderTabOpen extends Error {}
-
 const NAME = 'mivet';
 /** A save counts as done only when it is on the disk: without this a browser that is killed can lose what it reported. */
 const ON_DISK = { durability: 'strict' } as const;
@@ -137,7 +132,8 @@ export interface Read<T> {
 /** Reads all projects. */
 export async function readProjects(): Promise<Read<Project>> {
   const rows = await (await open()).getAll('projects');
-  return readAll(rows, 'mivet-project', ({ id, document }) => ({ store: 'projects', id, raw: document }));
+  const { kept, unreadable } = readAll(rows, 'mivet-project', ({ id, document }) => ({ store: 'projects', id, raw: document })); // prettier-ignore
+  return { kept, unreadable };
 }
 
 /** Reads all kept copies of all projects, oldest first. */
@@ -266,38 +262,32 @@ export async function deleteProject(id: string): Promise<void> {
 /** Reads a shelf of the library; what an older version kept is brought up to date. */
 export async function readLibrary<S extends LibraryStore>(store: S): Promise<Read<Kept<S>>> {
   const rows: unknown[] = await (await open()).getAll(store);
-  return readAll(rows, LIBRARY[store], (raw) => ({ store, id: keyOf(store, raw), raw })) as Read<Kept<S>>;
+  const { kept, unreadable } = readAll(rows, LIBRARY[store], (raw) => ({ store, id: keyOf(store, raw), raw }));
+  return { kept, unreadable } as Read<Kept<S>>;
 }
 
 /** How many entries of a long logbook are shown before the rest is read, and how many of the rest are read at once. */
 const [SHOWN_FIRST, AT_ONCE] = [24, 200];
 
-/**
- * Reads the logbook: the newest of it at once, then all of it in turns, so that a long one holds nothing up.
- *
- * @returns first the newest, then everything; in no order
- */
+/** Reads the logbook: the newest of it at once, then all of it from the beginning in turns. */
 export async function* readLogbook(): AsyncGenerator<Read<LogbookEntry>> {
-  const check = (rows: readonly unknown[]): Read<LogbookEntry> => readAll(rows, 'mivet-entry', (raw) => ({ store: 'entries', id: keyOf('entries', raw), raw })); // prettier-ignore
+  const check = (rows: readonly unknown[]): Read<LogbookEntry> => {
+    const { kept, unreadable } = readAll(rows, 'mivet-entry', (raw) => ({ store: 'entries', id: keyOf('entries', raw), raw })); // prettier-ignore
+    return { kept, unreadable };
+  };
   const db = await open();
   const store = db.transaction('entries').store;
-  if (store.indexNames.contains('at')) {
-    const newest: unknown[] = [];
+  const newest: unknown[] = [];
+  if (store.indexNames.contains('at'))
     for (let at = await store.index('at').openCursor(null, 'prev'); at && newest.length < SHOWN_FIRST; at = await at.continue()) newest.push(at.value); // prettier-ignore
-    yield check(newest);
-  }
-  const [kept, unreadable]: [LogbookEntry[], Unreadable[]] = [[], []];
+  yield check(newest);
   for (let from: string | null = null; ;) {
     const range = from === null ? null : IDBKeyRange.lowerBound(from, true);
     const rows: readonly unknown[] = await db.getAll('entries', range, AT_ONCE);
-    const read = check(rows);
-    kept.push(...read.kept);
-    unreadable.push(...read.unreadable);
-    if (rows.length < AT_ONCE) break;
+    yield check(rows);
+    if (rows.length < AT_ONCE) return;
     from = keyOf('entries', rows.at(-1));
-    await new Promise((done) => setTimeout(done));
   }
-  yield { kept, unreadable };
 }
 
 const keyOf = (store: LibraryStore, raw: unknown): string => {

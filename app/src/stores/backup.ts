@@ -1,7 +1,7 @@
 import { emptyBackup, type Backup } from '@mivet/core';
 import { useSettings } from './settings.ts';
 import { dataUrlOf } from '../data/data-url.ts';
-import { readCopies, readLibrary, readPhotos, readProjects } from '../data/database.ts';
+import { readCopies, readLibrary, readPhotos, readProjects } from '../data/records.ts';
 
 /** Everything of a person's in this browser: what cannot be read goes along as it is. */
 export async function gatherBackup(writtenAt: string): Promise<Backup> {

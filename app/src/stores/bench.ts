@@ -26,7 +26,7 @@ import {
 import { useNow } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { writePhoto } from '../data/database.ts';
+import { writePhoto } from '../data/records.ts';
 import { smallPicture } from '../data/photo.ts';
 import { useLogbook } from './logbook.ts';
 import { useLibrary } from './library.ts';

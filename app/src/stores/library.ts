@@ -1,5 +1,4 @@
 import {
-  keepable,
   NEW_RUN,
   NOTHING_PLANNED,
   type BenchRun,
@@ -14,7 +13,8 @@ import {
 } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
-import * as database from '../data/database.ts';
+import * as records from '../data/records.ts';
+import { DoesNotFit, OlderTabOpen } from '../data/refused.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { notKept, refuse } from './refusal.ts';
 
@@ -46,10 +46,12 @@ export const useLibrary = defineStore('library', () => {
   async function load(): Promise<void> {
     try {
       const [read, blanks, ownFonts, ownMotifs] = await Promise.all([
-        database.readProjects(),
-        database.readLibrary('shelf'),
-        database.readLibrary('fonts'),
-        database.readLibrary('motifs'),
+        records.readProjects((newest) => {
+          if (projects.value.length === 0) projects.value = newest;
+        }),
+        records.readLibrary('shelf'),
+        records.readLibrary('fonts'),
+        records.readLibrary('motifs'),
       ]);
       // What could not be written yet is in no database, and stays in the list.
       const waits = projects.value.filter(({ id }) => unwritten.value.has(id));
@@ -61,7 +63,7 @@ export const useLibrary = defineStore('library', () => {
       refused.value = null;
     } catch (problem) {
       refused.value =
-        problem instanceof database.OlderTabOpen
+        problem instanceof OlderTabOpen
           ? problem.message
           : 'This browser does not let Mivet keep anything (a private window, or storage is full or switched off). You can work, but save to a file before you close the page.';
     }
@@ -72,7 +74,7 @@ export const useLibrary = defineStore('library', () => {
 
   /** Reads the shelf again, when somebody else wrote to it. */
   async function loadShelf(): Promise<void> {
-    shelf.value = (await database.readLibrary('shelf')).kept;
+    shelf.value = (await records.readLibrary('shelf')).kept;
   }
 
   /** Takes in a project; fonts that its file carries go to the library. */
@@ -82,10 +84,10 @@ export const useLibrary = defineStore('library', () => {
     if (refused.value) return;
     try {
       await keepFonts(carried?.fonts ?? []);
-      await database.writeProject(project, 0);
+      await records.writeProject(project, 0);
       tellTabs({ kind: 'library-changed', id: project.id, revision: 1 });
     } catch (problem) {
-      if (problem instanceof database.DoesNotFit) {
+      if (problem instanceof DoesNotFit) {
         projects.value = projects.value.filter((p) => p.id !== project.id);
         throw problem;
       }
@@ -108,7 +110,7 @@ export const useLibrary = defineStore('library', () => {
     const project = projects.value.find((p) => p.id === id);
     if (!unwritten.value.has(id) || !project) return;
     try {
-      await database.writeProject(project, 0);
+      await records.writeProject(project, 0);
       written(id);
       for (const hear of onStored) await hear(id, 1, false);
       tellTabs({ kind: 'library-changed', id, revision: 1 });
@@ -122,7 +124,7 @@ export const useLibrary = defineStore('library', () => {
 
   /** Takes a record that cannot be read away for good. */
   async function removeUnreadable(record: Unreadable): Promise<void> {
-    await database.deleteUnreadable(record);
+    await records.deleteUnreadable(record);
     unreadable.value = unreadable.value.filter((one) => one !== record);
   }
 
@@ -157,22 +159,23 @@ export const useLibrary = defineStore('library', () => {
    * @throws Error in words when it is gone, was changed meanwhile, or could not be read again
    */
   async function changeProject(id: string, change: (project: Project) => Project): Promise<void> {
-    const stored = await database.readProject(id);
+    const stored = await records.readProject(id);
     const listed = projects.value.find((project) => project.id === id);
     // As it is listed, so that nothing is taken for changed but its ticks; unless it was changed elsewhere.
     const project = listed && listed.changedAt === stored?.document.changedAt ? listed : stored?.document;
     if (!stored || !project) throw new Error('the project is gone');
     const next = { ...change(project), changedAt: new Date().toISOString() };
+    const { keepable } = await import('../data/checks.ts');
     const fits = keepable(next, project);
     if (!fits.ok) throw new Error(`${fits.path}: ${fits.issue.message}`);
-    const outcome = await database.writeProject(next, stored.revision);
+    const outcome = await records.writeProject(next, stored.revision);
     if (!outcome.ok) throw new Error('it was changed in another tab just now; try again');
     projects.value = projects.value.map((one) => (one.id === id ? next : one));
     tellTabs({ kind: 'project-saved', id, revision: outcome.revision });
   }
 
   async function removeProject(id: string): Promise<void> {
-    await database.deleteProject(id);
+    await records.deleteProject(id);
     projects.value = projects.value.filter((p) => p.id !== id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
@@ -223,10 +226,10 @@ export const useLibrary = defineStore('library', () => {
    *
    * @returns whether they are to be shown
    */
-  async function writeDown(documents: database.LibraryDocuments): Promise<boolean> {
+  async function writeDown(documents: records.LibraryDocuments): Promise<boolean> {
     if (refused.value) return true;
     try {
-      await database.writeAll([], documents);
+      await records.writeAll([], documents);
     } catch (problem) {
       refuse(notKept(problem));
       return false;
@@ -262,7 +265,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeBlank(id: string): Promise<void> {
-    await database.deleteKept('shelf', id);
+    await records.deleteKept('shelf', id);
     shelf.value = shelf.value.filter((b) => b.blank.id !== id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
@@ -280,29 +283,29 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeMotif(id: string): Promise<void> {
-    if (!refused.value) await database.deleteKept('motifs', id);
+    if (!refused.value) await records.deleteKept('motifs', id);
     motifs.value = motifs.value.filter((m) => m.id !== id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
   async function removeFont(id: string): Promise<void> {
-    await database.deleteKept('fonts', id);
+    await records.deleteKept('fonts', id);
     fonts.value = fonts.value.filter((font) => font.id !== id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
   /** Puts many things in at once; the demo does. */
-  async function bringIn(incoming: readonly Project[], documents: database.LibraryDocuments): Promise<void> {
+  async function bringIn(incoming: readonly Project[], documents: records.LibraryDocuments): Promise<void> {
     const carried = incoming.flatMap((project) => project.carried?.fonts ?? []);
     const plain = incoming.map(({ carried: _, ...project }) => project);
-    await database.writeAll(plain, { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] });
+    await records.writeAll(plain, { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] });
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     await load();
   }
 
   /** Restores a backup; open pages of its projects are refreshed. */
   async function restore(backup: Backup): Promise<void> {
-    const revisions = await database.restoreAll(backup, new Date().toISOString());
+    const revisions = await records.restoreAll(backup, new Date().toISOString());
     for (const [id, revision] of revisions) {
       tellTabs({ kind: 'project-saved', id, revision });
       for (const hear of onStored) await hear(id, revision, true);

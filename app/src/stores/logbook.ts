@@ -1,7 +1,7 @@
 import type { LogbookEntry, Unreadable } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
-import * as database from '../data/database.ts';
+import * as records from '../data/records.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { notKept, refuse } from './refusal.ts';
 
@@ -29,11 +29,9 @@ export const useLogbook = defineStore('logbook', () => {
   }
   /** The newest of a long book are shown before the rest is read. */
   async function readIn(): Promise<void> {
-    let latest: Awaited<ReturnType<typeof database.readLibrary<'entries'>>> = { kept: [], unreadable: [] };
-    for await (const read of database.readLogbook()) {
-      latest = read;
-      if (entries.value.length === 0) entries.value = newestFirst(read.kept);
-    }
+    const latest = await records.readLogbook((newest) => {
+      if (entries.value.length === 0) entries.value = newestFirst(newest.kept);
+    });
     entries.value = newestFirst(latest.kept);
     unreadable.value = latest.unreadable;
     loaded.value = true;
@@ -44,7 +42,7 @@ export const useLogbook = defineStore('logbook', () => {
     await load();
     if (!refused.value)
       try {
-        await database.writeAll([], { entries: put });
+        await records.writeAll([], { entries: put });
       } catch (problem) {
         refuse(notKept(problem));
         return false;
@@ -57,7 +55,7 @@ export const useLogbook = defineStore('logbook', () => {
 
   /** Takes an entry out of the book. */
   async function remove(id: string): Promise<void> {
-    if (!refused.value) await database.deleteKept('entries', id);
+    if (!refused.value) await records.deleteKept('entries', id);
     entries.value = entries.value.filter((one) => one.id !== id);
     if (!refused.value) tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }

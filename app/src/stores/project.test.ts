@@ -9,7 +9,7 @@ const kept = vi.hoisted(() => ({
   held: null as Promise<void> | null,
   snapshots: 0,
 }));
-vi.mock('../data/database.ts', () => ({
+vi.mock('../data/records.ts', () => ({
   readProject: async (id: string) => kept.rows.get(id) ?? null,
   writeProject: async (document: { id: string }, revision: number) => {
     await kept.held;

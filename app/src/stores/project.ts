@@ -1,8 +1,8 @@
-import { describeKeepProblem, keepable, type Project, sameValue, withUsedFilms } from '@mivet/core';
+import { type Project, sameValue, withUsedFilms } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import * as database from '../data/database.ts';
-import { takeJournal, writeJournal } from '../data/journal.ts';
+import * as records from '../data/records.ts';
+import { dropJournal, takeJournal, writeJournal } from '../data/journal.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { refuse } from './refusal.ts';
 import { useLibrary } from './library.ts';
@@ -37,6 +37,8 @@ export const useProject = defineStore('project', () => {
   const saveState = ref<SaveState>('saved');
   const savedAt = ref<Date | null>(null);
 
+  /** What holds a change to the format: there before the first project is. */
+  let checks: typeof import('../data/checks.ts') | undefined;
   let revision = 0;
   let again: ReturnType<typeof setTimeout> | null = null;
   let writing: Promise<void> | null = null;
@@ -51,6 +53,11 @@ export const useProject = defineStore('project', () => {
   const canUndo = computed(() => past.value.length > 0);
   const canRedo = computed(() => future.value.length > 0);
 
+  /** Has what changes need loaded: before a project is shown. */
+  async function ready(): Promise<void> {
+    checks ??= await import('../data/checks.ts');
+  }
+
   async function open(id: string): Promise<void> {
     if (doc.value?.id === id) return;
     await flush();
@@ -61,7 +68,8 @@ export const useProject = defineStore('project', () => {
     saveState.value = 'saved';
     savedAt.value = null;
     const library = useLibrary();
-    const stored = await database.readProject(id).catch(() => null);
+    let stored: Awaited<ReturnType<typeof records.readProject>>;
+    [stored] = await Promise.all([records.readProject(id).catch(() => null), ready()]);
     const found = stored?.document ?? library.projects.find((p) => p.id === id) ?? null;
     revision = stored?.revision ?? 0;
     missing.value = found === null;
@@ -73,11 +81,11 @@ export const useProject = defineStore('project', () => {
 
   /** Takes up a change that the page was left with; one that someone saved over since is kept as a copy. */
   async function recover(id: string): Promise<void> {
-    const left = takeJournal(id);
+    const left = takeJournal(id, checks!.checkDocument);
     // The save that was under way when the page was left may have come through after all.
     if (!left || !doc.value || left.document.changedAt === doc.value.changedAt) return;
     if (left.revision === revision) replace(left.document);
-    else await database.writeSnapshot(left.document, left.document.changedAt);
+    else await records.writeSnapshot(left.document, left.document.changedAt);
   }
 
   function replace(next: Project): void {
@@ -104,9 +112,9 @@ export const useProject = defineStore('project', () => {
     const wanted = withUsedFilms(change(before), useStock().knownFilms);
     // What changes nothing is no step of undo: a field tells what is in it when it is entered and when it is left.
     if (sameValue(wanted, before)) return;
-    const kept = keepable(wanted, before);
+    const kept = checks!.keepable(wanted, before);
     if (!kept.ok) {
-      refuse(describeKeepProblem(kept, useSettings().unit));
+      refuse(checks!.describeKeepProblem(kept, useSettings().unit));
       return;
     }
     const next = kept.project;
@@ -126,7 +134,7 @@ export const useProject = defineStore('project', () => {
    */
   function note(change: (project: Project) => Project): void {
     if (!doc.value || dragStart) return;
-    const next = keepable(change(doc.value), doc.value);
+    const next = checks!.keepable(change(doc.value), doc.value);
     if (next.ok) replace(next.project);
   }
 
@@ -190,13 +198,13 @@ export const useProject = defineStore('project', () => {
   /** Whether it was written. */
   async function save(now: Project): Promise<boolean> {
     try {
-      const outcome = await database.writeProject(now, revision);
+      const outcome = await records.writeProject(now, revision);
       if (!outcome.ok) {
         unsaved = true;
         saveState.value = 'conflict';
         return false;
       }
-      takeJournal(now.id);
+      dropJournal(now.id);
       revision = outcome.revision;
       savedAt.value = new Date();
       if (!unsaved) saveState.value = 'saved';
@@ -205,7 +213,7 @@ export const useProject = defineStore('project', () => {
       if (Date.now() - lastSnapshot > SNAPSHOT_MS) {
         lastSnapshot = Date.now();
         // A kept copy is not worth holding up the next save for; one that fails is tried again with the next save.
-        database.writeSnapshot(now, now.changedAt).catch(() => (lastSnapshot = 0));
+        records.writeSnapshot(now, now.changedAt).catch(() => (lastSnapshot = 0));
       }
       return true;
     } catch {
@@ -226,7 +234,7 @@ export const useProject = defineStore('project', () => {
 
   /** After a conflict: takes what the other tab saved. Undo still leads back to what was here. */
   async function takeTheirs(label = 'Take the other tab’s version'): Promise<void> {
-    const stored = doc.value ? await database.readProject(doc.value.id) : null;
+    const stored = doc.value ? await records.readProject(doc.value.id) : null;
     if (!stored || !doc.value) return;
     past.value = [...past.value, { before: doc.value, label }];
     future.value = [];
@@ -239,8 +247,8 @@ export const useProject = defineStore('project', () => {
 
   /** After a conflict: keeps what is here, over what the other tab saved (which stays as a copy). */
   async function keepMine(): Promise<void> {
-    const stored = doc.value ? await database.readProject(doc.value.id) : null;
-    if (stored) await database.writeSnapshot(stored.document, new Date().toISOString());
+    const stored = doc.value ? await records.readProject(doc.value.id) : null;
+    if (stored) await records.writeSnapshot(stored.document, new Date().toISOString());
     revision = stored?.revision ?? 0;
     saveState.value = 'saving';
     unsaved = true;
@@ -273,6 +281,7 @@ export const useProject = defineStore('project', () => {
     doc,
     dragging,
     missing,
+    ready,
     saveState,
     savedAt,
     past,

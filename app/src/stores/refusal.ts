@@ -1,4 +1,4 @@
-import { DoesNotFit } from '../data/database.ts';
+import { DoesNotFit } from '../data/refused.ts';
 import { ref, type Ref } from 'vue';
 
 /** Why the last change was not made, until a field has taken it up. */

@@ -16,7 +16,7 @@ import {
 } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import * as database from '../data/database.ts';
+import * as records from '../data/records.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { notKept, refuse } from './refusal.ts';
 import { useLibrary } from './library.ts';
@@ -57,7 +57,7 @@ export const useStock = defineStore('stock', () => {
   function load(again = false): Promise<void> {
     if (again || !loading)
       loading = Promise.resolve()
-        .then(() => database.readLibrary('stock'))
+        .then(() => records.readLibrary('stock'))
         .then(
           (read) => {
             things.value = read.kept.map(({ thing }) => thing);
@@ -89,7 +89,7 @@ export const useStock = defineStore('stock', () => {
       return wanted;
     };
     try {
-      things.value = await database.changeStock(told, new Date().toISOString());
+      things.value = await records.changeStock(told, new Date().toISOString());
     } catch (problem) {
       refuse(notKept(problem));
       return false;

@@ -33,7 +33,7 @@ vi.mock('../workers/core-client.ts', () => {
       }),
   };
 });
-vi.mock('../data/database.ts', () => ({
+vi.mock('../data/records.ts', () => ({
   readProject: async () => null,
   writeProject: async () => ({ ok: true, revision: 1 }),
   writeSnapshot: async () => undefined,
@@ -55,6 +55,7 @@ const settle = async (): Promise<void> => {
 async function opened() {
   setActivePinia(createPinia());
   const project = useProject();
+  await project.ready();
   project.doc = tumbler;
   const viewModel = useViewModel();
   await settle();

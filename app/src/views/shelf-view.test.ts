@@ -96,6 +96,6 @@ describe('Shelf', () => {
     await keep();
     const written = await until(() => readKept('shelf', 'demo-crew-mug'));
     expect(written).toMatchObject({ price: 6.5, blank: { name: 'Club mug' } });
-    expect(names(view)).toContain('Club mug');
+    await until(() => names(view).includes('Club mug'));
   });
 });

@@ -2,7 +2,7 @@
 import type { Outcome } from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
 import { computed, ref, shallowRef } from 'vue';
-import { readSnapshots } from '../../data/database.ts';
+import { readSnapshots } from '../../data/records.ts';
 import { saveProjectFile } from '../../data/project-file.ts';
 import type { Project } from '@mivet/core';
 import { useLibrary } from '../../stores/library.ts';

@@ -1,0 +1,73 @@
+import type { LogbookEntry, Project } from '@mivet/core';
+import * as database from './database.ts';
+import { DoesNotFit, OlderTabOpen } from './refused.ts';
+
+/** What is asked of the worker that reads and writes much at once. */
+export type RecordRequest = { readonly id: number } & (
+  | { readonly does: 'readProjects' }
+  | { readonly does: 'readLogbook' }
+  | { readonly does: 'readCopies' }
+  | { readonly does: 'readLibrary'; readonly store: database.LibraryStore }
+  | {
+      readonly does: 'writeAll';
+      readonly projects: readonly Project[];
+      readonly library: database.LibraryDocuments;
+    }
+);
+
+/** Its answers: parts of one that is long, then the rest. */
+export type RecordReply = { readonly id: number } & (
+  | { readonly part: readonly Project[] | database.Read<LogbookEntry> }
+  | { readonly value: unknown }
+  | { readonly failed: 'does not fit' | 'older tab' | 'other'; readonly message: string }
+);
+
+/** Documents that are handed over at once: few enough that nothing waits for them. */
+const AT_ONCE = 40;
+
+const newestFirst = (projects: readonly Project[]): Project[] =>
+  [...projects].sort((a, b) => b.changedAt.localeCompare(a.changedAt));
+
+async function answer(
+  request: RecordRequest,
+  part: (part: readonly Project[] | database.Read<LogbookEntry>) => void,
+): Promise<unknown> {
+  switch (request.does) {
+    case 'readProjects': {
+      const { kept, unreadable } = await database.readProjects();
+      const sorted = newestFirst(kept);
+      for (let i = 0; i < sorted.length; i += AT_ONCE) part(sorted.slice(i, i + AT_ONCE));
+      return unreadable;
+    }
+    case 'readLogbook':
+      for await (const read of database.readLogbook()) part(read);
+      return null;
+    case 'readCopies': {
+      const { kept, unreadable } = await database.readCopies();
+      return { kept, unreadable };
+    }
+    case 'readLibrary':
+      return database.readLibrary(request.store);
+    case 'writeAll':
+      return database.writeAll(request.projects, request.library);
+  }
+}
+
+/**
+ * Serves the worker's jobs.
+ *
+ * @param reply posts a message to the caller
+ * @returns handler of incoming messages
+ */
+export function serveRecords(reply: (message: RecordReply) => void): (request: RecordRequest) => Promise<void> {
+  return async (request) => {
+    const { id } = request;
+    try {
+      reply({ id, value: await answer(request, (part) => reply({ id, part })) });
+    } catch (problem) {
+      const failed =
+        problem instanceof DoesNotFit ? 'does not fit' : problem instanceof OlderTabOpen ? 'older tab' : 'other';
+      reply({ id, failed, message: problem instanceof Error ? problem.message : String(problem) });
+    }
+  };
+}
