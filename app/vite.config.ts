@@ -79,7 +79,21 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2023', chunkSizeWarningLimit: 1500, rolldownOptions: { checks: { pluginTimings: false } } },
+  build: {
+    target: 'es2023',
+    chunkSizeWarningLimit: 1500,
+    rolldownOptions: {
+      checks: { pluginTimings: false },
+      output: {
+        codeSplitting: {
+          groups: [
+            // What the first page needs comes in one piece: a browser asks for few at a time, and each costs its way.
+            { name: 'first', tags: ['$initial'], priority: 2 },
+          ],
+        },
+      },
+    },
+  },
   css: {
     preprocessorOptions: {
       scss: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },
