@@ -101,7 +101,7 @@ const CORE = [
 ];
 
 /** Files of the core beside its rooms. */
-const CORE_TOPS = ['index', 'pipeline', 'papers', 'tables', 'backups', 'drawings', 'cutter'];
+const CORE_TOPS = ['index', 'pipeline', 'papers', 'tables', 'backups', 'drawings', 'fonts', 'cutter'];
 
 const APP = [
   ['data', []],

@@ -1,3 +1,5 @@
+// First of all: it sets going what works beside the page.
+import './warm.ts';
 import '@fontsource/atkinson-hyperlegible-next/400.css';
 import '@fontsource/atkinson-hyperlegible-next/600.css';
 import '@fontsource/atkinson-hyperlegible-next/700.css';
@@ -8,9 +10,5 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { router } from './router/index.ts';
-import { warmRecords } from './data/records.ts';
-import { warmCore } from './workers/core-client.ts';
 
-warmRecords();
-warmCore();
 createApp(App).use(createPinia()).use(router).mount('#app');

@@ -162,8 +162,6 @@ export { wrapFilm } from './flat/wrap-film.ts';
 export type { BlanksFromCsv } from './io/csv/blanks.ts';
 export { CUT_WRITERS, filmFiles, loadFiles, loadsToSend } from './io/files/cut-files.ts';
 export type { CutWriter, JobFile } from './io/files/cut-files.ts';
-export { FontProblem, readFont } from './io/font/read.ts';
-export { fontSample } from './io/font/sample.ts';
 export type { Paper } from './io/pdf/template.ts';
 export { pathData } from './io/svg/path-data.ts';
 export { writeCutSvg } from './io/svg/write-cut.ts';

@@ -14,20 +14,29 @@ function keep(key: string, stamp: string, make: () => Promise<ProjectViewModel>)
   return viewModel;
 }
 
+/** Done when the page has nothing better to do: what is asked for by hand comes before pictures in a list. */
+const whenIdle = (): Promise<void> =>
+  new Promise((go) => {
+    if (typeof requestIdleCallback === 'undefined') setTimeout(go, 50);
+    else requestIdleCallback(() => go(), { timeout: 2000 });
+  });
+
 /** Picture of a project for a list; worked out once for each state of it. */
 export function viewModelForList(project: Project): Promise<ProjectViewModel> {
   const { limits, learnt } = useSettings();
   const supply = useStock().supplyFor(project);
   const stamp = `${project.changedAt}${JSON.stringify([limits, learnt, supply])}`;
-  return keep(project.id, stamp, () =>
-    askCore('examine', { project, unit: 'mm', limits, learnt, supply }, { later: true }),
-  );
+  return keep(project.id, stamp, async () => {
+    await whenIdle();
+    return askCore('examine', { project, unit: 'mm', limits, learnt, supply }, { later: true });
+  });
 }
 
 /** Picture of a bare blank for a list. */
 export function viewModelOfBlank(blank: Blank, changedAt: string): Promise<ProjectViewModel> {
   const project = newProject(`shelf:${blank.id}`, blank.name, blank, null, changedAt);
-  return keep(project.id, changedAt, () =>
-    askCore('examine', { project, unit: 'mm', limits: {}, supply: NO_STOCK }, { later: true }),
-  );
+  return keep(project.id, changedAt, async () => {
+    await whenIdle();
+    return askCore('examine', { project, unit: 'mm', limits: {}, supply: NO_STOCK }, { later: true });
+  });
 }

@@ -5,6 +5,7 @@ import { DoesNotFit, OlderTabOpen } from './refused.ts';
 /** What is asked of the worker that reads and writes much at once. */
 export type RecordRequest = { readonly id: number } & (
   | { readonly does: 'readProjects' }
+  | { readonly does: 'readProject'; readonly projectId: string }
   | { readonly does: 'readLogbook' }
   | { readonly does: 'readCopies' }
   | { readonly does: 'readLibrary'; readonly store: database.LibraryStore }
@@ -39,6 +40,8 @@ async function answer(
       for (let i = 0; i < sorted.length; i += AT_ONCE) part(sorted.slice(i, i + AT_ONCE));
       return unreadable;
     }
+    case 'readProject':
+      return database.readProject(request.projectId);
     case 'readLogbook':
       for await (const read of database.readLogbook()) part(read);
       return null;

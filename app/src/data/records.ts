@@ -81,6 +81,9 @@ export async function readProjects(
   return { kept, unreadable };
 }
 
+/** Reads one project with its revision; null when there is none or it does not fit the format. */
+export const readProject: D['readProject'] = (projectId) => ask({ does: 'readProject', projectId });
+
 /** Reads a shelf of the library; what an older version kept is brought up to date. */
 export const readLibrary = <S extends Database.LibraryStore>(store: S): Promise<Database.Read<Database.Kept<S>>> =>
   ask({ does: 'readLibrary', store });
@@ -113,7 +116,6 @@ export async function readLogbook(
  */
 export const writeAll: D['writeAll'] = (projects, library) => ask({ does: 'writeAll', projects, library });
 
-export const readProject: D['readProject'] = async (...given) => (await here()).readProject(...given);
 export const writeProject: D['writeProject'] = async (...given) => (await here()).writeProject(...given);
 export const deleteProject: D['deleteProject'] = async (...given) => (await here()).deleteProject(...given);
 export const readSnapshots: D['readSnapshots'] = async (...given) => (await here()).readSnapshots(...given);

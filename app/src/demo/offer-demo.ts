@@ -1,6 +1,5 @@
 import { useLibrary } from '../stores/library.ts';
-
-const SEEN = 'mivet-demo-seen';
+import { askConfig, demoSeen, noteDemoSeen } from './server-config.ts';
 
 /**
  * On a server started for the demo, a browser without any projects gets the demo once.
@@ -9,19 +8,13 @@ const SEEN = 'mivet-demo-seen';
  */
 export async function offerDemo(loading: Promise<void>): Promise<void> {
   const library = useLibrary();
-  if (localStorage.getItem(SEEN)) return loading;
-  const [config] = await Promise.all([serverConfig(), loading]);
-  if (library.refused || library.projects.length > 0 || config?.demo !== true) return;
-  const { bringInDemo } = await import('./bring-in-demo.ts');
+  if (demoSeen()) return loading;
+  const config = await askConfig();
+  const asked = config?.demo === true ? import('./bring-in-demo.ts') : null;
+  asked?.catch(() => undefined);
+  await loading;
+  if (library.refused || library.projects.length > 0 || !asked) return;
+  const { bringInDemo } = await asked;
   await bringInDemo();
-  localStorage.setItem(SEEN, '1');
+  noteDemoSeen();
 }
-
-/** Without the server there is no demo to offer; the empty state has a button for it. */
-const serverConfig = (): Promise<{ demo?: unknown } | null> =>
-  fetch('/api/config')
-    .then(
-      (response) => response.json() as Promise<{ demo?: unknown }>,
-      () => null,
-    )
-    .catch(() => null);

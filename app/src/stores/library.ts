@@ -294,10 +294,12 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
-  /** Puts many things in at once; the demo does. */
+  /** Puts many things in at once, and shows them while they are being written; the demo does. */
   async function bringIn(incoming: readonly Project[], documents: records.LibraryDocuments): Promise<void> {
     const carried = incoming.flatMap((project) => project.carried?.fonts ?? []);
     const plain = incoming.map(({ carried: _, ...project }) => project);
+    const ids = new Set(plain.map(({ id }) => id));
+    projects.value = [...plain, ...projects.value.filter(({ id }) => !ids.has(id))];
     await records.writeAll(plain, { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] });
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     await load();

@@ -22,6 +22,8 @@ interface Step {
   readonly label: string;
 }
 
+type Checks = typeof import('../data/checks.ts');
+
 /** What the header says about saving. */
 export type SaveState = 'saved' | 'saving' | 'conflict' | 'refused';
 
@@ -37,8 +39,8 @@ export const useProject = defineStore('project', () => {
   const saveState = ref<SaveState>('saved');
   const savedAt = ref<Date | null>(null);
 
-  /** What holds a change to the format: there before the first project is. */
-  let checks: typeof import('../data/checks.ts') | undefined;
+  /** What holds a change to the format: it comes right after the first project. */
+  let checks: Checks | undefined;
   let revision = 0;
   let again: ReturnType<typeof setTimeout> | null = null;
   let writing: Promise<void> | null = null;
@@ -53,9 +55,9 @@ export const useProject = defineStore('project', () => {
   const canUndo = computed(() => past.value.length > 0);
   const canRedo = computed(() => future.value.length > 0);
 
-  /** Has what changes need loaded: before a project is shown. */
-  async function ready(): Promise<void> {
-    checks ??= await import('../data/checks.ts');
+  /** Has what changes need loaded. */
+  async function ready(): Promise<Checks> {
+    return (checks ??= await import('../data/checks.ts'));
   }
 
   async function open(id: string): Promise<void> {
@@ -68,20 +70,22 @@ export const useProject = defineStore('project', () => {
     saveState.value = 'saved';
     savedAt.value = null;
     const library = useLibrary();
-    let stored: Awaited<ReturnType<typeof records.readProject>>;
-    [stored] = await Promise.all([records.readProject(id).catch(() => null), ready()]);
+    const stored = await records.readProject(id).catch(() => null);
     const found = stored?.document ?? library.projects.find((p) => p.id === id) ?? null;
     revision = stored?.revision ?? 0;
     missing.value = found === null;
     doc.value = found;
     if (found && stored) savedAt.value = new Date(found.changedAt);
     lastSnapshot = 0;
-    await recover(id);
+    const { checkDocument } = await ready();
+    await recover(id, checkDocument);
   }
 
   /** Takes up a change that the page was left with; one that someone saved over since is kept as a copy. */
-  async function recover(id: string): Promise<void> {
-    const left = takeJournal(id, checks!.checkDocument);
+  async function recover(id: string, check: Checks['checkDocument']): Promise<void> {
+    // Another project was opened meanwhile: what waits for this one waits on.
+    if (doc.value?.id !== id) return;
+    const left = takeJournal(id, check);
     // The save that was under way when the page was left may have come through after all.
     if (!left || !doc.value || left.document.changedAt === doc.value.changedAt) return;
     if (left.revision === revision) replace(left.document);
@@ -107,14 +111,19 @@ export const useProject = defineStore('project', () => {
    */
   function edit(label: string, change: (project: Project) => Project, kind = ''): void {
     if (!doc.value) return;
+    if (!checks) {
+      const { id } = doc.value;
+      void ready().then(() => doc.value?.id === id && edit(label, change, kind));
+      return;
+    }
     const before = doc.value;
     // A film of the stock that is chosen comes along as it is now.
     const wanted = withUsedFilms(change(before), useStock().knownFilms);
     // What changes nothing is no step of undo: a field tells what is in it when it is entered and when it is left.
     if (sameValue(wanted, before)) return;
-    const kept = checks!.keepable(wanted, before);
+    const kept = checks.keepable(wanted, before);
     if (!kept.ok) {
-      refuse(checks!.describeKeepProblem(kept, useSettings().unit));
+      refuse(checks.describeKeepProblem(kept, useSettings().unit));
       return;
     }
     const next = kept.project;
@@ -133,8 +142,8 @@ export const useProject = defineStore('project', () => {
    * of undo and redo is found out anew.
    */
   function note(change: (project: Project) => Project): void {
-    if (!doc.value || dragStart) return;
-    const next = checks!.keepable(change(doc.value), doc.value);
+    if (!doc.value || dragStart || !checks) return;
+    const next = checks.keepable(change(doc.value), doc.value);
     if (next.ok) replace(next.project);
   }
 

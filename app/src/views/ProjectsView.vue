@@ -64,10 +64,11 @@ onMounted(() =>
   setTimeout(() => {
     void import('./ProjectView.vue');
     void import('../components/stage/BlankView.vue');
-    warmSolid();
     void import('../components/artwork/ArtworkSlip.vue');
   }, 300),
 );
+// What draws solids is large: it waits until there is nothing better to do.
+onMounted(() => window.setTimeout(warmSolid, 3000));
 
 const duplicate = (project: Project): Promise<Project> => library.copyProject(project, `${project.name} (copy)`);
 </script>

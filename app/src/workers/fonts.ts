@@ -7,9 +7,8 @@ import scriptExt from '@fontsource/pacifico/files/pacifico-latin-ext-400-normal.
 import slab from '@fontsource/zilla-slab/files/zilla-slab-latin-600-normal.woff?url';
 import slabExt from '@fontsource/zilla-slab/files/zilla-slab-latin-ext-600-normal.woff?url';
 import type { ArtworkItem, FontBook, FontFace } from '@mivet/core';
-import { FONT_CHOICES, FontProblem, fontSample as sampleOf, readFont, ringsData } from '@mivet/core';
+import { FONT_CHOICES, ringsData } from '@mivet/core';
 import { bytesOfBase64 } from '../data/base64.ts';
-import { readKept } from '../data/database.ts';
 import type { FontSample } from './protocol.ts';
 
 async function bytesOf(url: string): Promise<Uint8Array> {
@@ -19,17 +18,39 @@ async function bytesOf(url: string): Promise<Uint8Array> {
   return new Uint8Array(await response.arrayBuffer());
 }
 
+/** Reads fonts; loaded when words are first set. */
+const reader = (): Promise<typeof import('@mivet/core/fonts')> => import('@mivet/core/fonts');
+
 let book: Promise<FontBook> | null = null;
 
-/** The shipped fonts, loaded once. */
+/** The shipped fonts, loaded once; each is read when words are first set in it. */
 export function loadFonts(): Promise<FontBook> {
-  book ??= Promise.all(
-    [
+  book ??= Promise.all([
+    reader(),
+    ...[
       [condensed, condensedExt],
       [slab, slabExt],
       [script, scriptExt],
-    ].map(async (urls) => readFont(await Promise.all(urls.map(bytesOf)))),
-  ).then(([c, s, j]) => ({ condensed: c!, slab: s!, script: j! }));
+    ].map((urls) => Promise.all(urls.map(bytesOf))),
+  ] as const).then(([{ readFont }, ...files]) => {
+    const read = new Map<number, FontFace>();
+    const face = (n: number): FontFace => {
+      const have = read.get(n) ?? readFont(files[n]!);
+      read.set(n, have);
+      return have;
+    };
+    return {
+      get condensed() {
+        return face(0);
+      },
+      get slab() {
+        return face(1);
+      },
+      get script() {
+        return face(2);
+      },
+    };
+  });
   // A failed load is forgotten, so that the next call tries again.
   book.catch(() => (book = null));
   return book;
@@ -43,6 +64,7 @@ export async function fontsOf(items: readonly ArtworkItem[]): Promise<FontBook> 
   const shipped = await loadFonts();
   const wanted = new Set(items.flatMap((item) => (item.type === 'text' && !SHIPPED.has(item.font) ? [item.font] : [])));
   if (wanted.size === 0) return shipped;
+  const [{ FontProblem, readFont }, { readKept }] = await Promise.all([reader(), import('../data/database.ts')]);
   for (const id of wanted) {
     if (own.has(id)) continue;
     // What cannot be had is judged as missing, where it is seen.
@@ -53,12 +75,14 @@ export async function fontsOf(items: readonly ArtworkItem[]): Promise<FontBook> 
       if (!(problem instanceof FontProblem)) throw problem;
     }
   }
-  return { ...Object.fromEntries([...own].filter(([id]) => wanted.has(id))), ...shipped };
+  const brought = Object.fromEntries([...own].filter(([id]) => wanted.has(id)));
+  // With what reads the shipped ones, and without reading them.
+  return Object.defineProperties(brought, Object.getOwnPropertyDescriptors(shipped)) as unknown as FontBook;
 }
 
 /** What a font file has to show. */
-export function fontSample(bytes: Uint8Array): FontSample {
-  const { rings, ...sample } = sampleOf(bytes);
+export async function fontSample(bytes: Uint8Array): Promise<FontSample> {
+  const { rings, ...sample } = (await reader()).fontSample(bytes);
   return { ...sample, data: ringsData(rings) };
 }
 

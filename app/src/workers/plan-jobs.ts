@@ -1,4 +1,6 @@
 import {
+  learnFrom,
+  STARTING_MATERIALS,
   describeBlankProblem,
   examineStages,
   habitsWith,
@@ -66,3 +68,7 @@ function sharedFilms(open: readonly OpenProject[]): CoreJobs['plan']['output']['
     .flatMap(([film, projects]) => (projects.length > 1 ? [{ film, projects }] : []))
     .sort((a, b) => b.projects.length - a.projects.length);
 }
+
+/** What is learnt from the logbook. */
+export const learn = ({ entries }: CoreJobs['learn']['input']): CoreJobs['learn']['output'] =>
+  learnFrom(entries, STARTING_MATERIALS);

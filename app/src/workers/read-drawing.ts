@@ -1,4 +1,5 @@
 import type { DrawingResult, Film } from '@mivet/core';
+import { findSilhouette } from '@mivet/core';
 import { filmIdsFor, readDxfDrawing, readSvgDrawing, traceRaster } from '@mivet/core/drawings';
 import type { CoreJobs } from './protocol.ts';
 
@@ -18,3 +19,7 @@ function filmsFor(result: DrawingResult, films: readonly Film[]): (string | null
   const colours = result.ok ? result.drawing.colours.map(({ colour }) => colour) : [];
   return filmIdsFor(colours, films, true);
 }
+
+/** Finds the outline of a thing in a photograph. */
+export const silhouette = ({ raster, axis, far }: CoreJobs['silhouette']['input']): CoreJobs['silhouette']['output'] =>
+  findSilhouette(raster, { axis, far });

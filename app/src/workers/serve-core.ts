@@ -1,12 +1,7 @@
-import { findSilhouette, learnFrom, partsViewModel, STARTING_MATERIALS } from '@mivet/core';
-import { openBackup, packBackup } from './backup-jobs.ts';
+import { partsViewModel } from '@mivet/core';
 import { type Call, GivenUp } from './call.ts';
-import { files, send, shopping } from './file-jobs.ts';
 import { fontSample, fontsOf } from './fonts.ts';
 import { batch, closer, examine, fixes, LastProject, marks, seen, stepPicturesOf } from './project-jobs.ts';
-import { layFilm, layWaysOf, look } from './film-jobs.ts';
-import { plan } from './plan-jobs.ts';
-import { together, togetherFiles, togetherGuide } from './together-jobs.ts';
 import type { CoreAnswer, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
 
 type Handlers = {
@@ -17,32 +12,33 @@ type Handlers = {
   ) => CoreAnswer<K> | Promise<CoreAnswer<K>>;
 };
 
+/** What every project needs is there at once; the rest is loaded when it is first asked for. */
 const HANDLERS: Handlers = {
   examine,
   seen,
   fixes,
-  look,
-  layFilm,
-  layWays: layWaysOf,
   marks,
   batch,
   closer,
-  files,
-  send,
-  together,
-  togetherFiles,
-  togetherGuide,
-  plan,
-  shopping,
-  learn: ({ entries }) => learnFrom(entries, STARTING_MATERIALS),
   stepPictures: stepPicturesOf,
   parts: async ({ item }) => partsViewModel(item, await fontsOf([item])),
   font: ({ bytes }) => fontSample(bytes),
+  look: async (input, call) => (await import('./film-jobs.ts')).look(input, call),
+  layFilm: async (input, call) => (await import('./film-jobs.ts')).layFilm(input, call),
+  layWays: async (input, call) => (await import('./film-jobs.ts')).layWaysOf(input, call),
+  files: async (input, call, last) => (await import('./file-jobs.ts')).files(input, call, last),
+  send: async (input, call, last) => (await import('./file-jobs.ts')).send(input, call, last),
+  shopping: async (input) => (await import('./file-jobs.ts')).shopping(input),
+  together: async (input, call) => (await import('./together-jobs.ts')).together(input, call),
+  togetherFiles: async (input, call) => (await import('./together-jobs.ts')).togetherFiles(input, call),
+  togetherGuide: async (input) => (await import('./together-jobs.ts')).togetherGuide(input),
+  plan: async (input, call) => (await import('./plan-jobs.ts')).plan(input, call),
+  learn: async (input) => (await import('./plan-jobs.ts')).learn(input),
   drawing: async (input) => (await import('./read-drawing.ts')).readDrawing(input),
   trace: async (input) => (await import('./read-drawing.ts')).readTrace(input),
-  packBackup: ({ backup }) => packBackup(backup),
-  readBackup: ({ bytes }) => openBackup(bytes),
-  silhouette: ({ raster, axis, far }) => findSilhouette(raster, { axis, far }),
+  silhouette: async (input) => (await import('./read-drawing.ts')).silhouette(input),
+  packBackup: async ({ backup }) => (await import('./backup-jobs.ts')).packBackup(backup),
+  readBackup: async ({ bytes }) => (await import('./backup-jobs.ts')).openBackup(bytes),
 };
 
 /**

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { FontProblem, readFont, type FontBook, type FontFace, type Project } from '@mivet/core';
+import type { FontBook, FontFace, Project } from '@mivet/core';
+import { FontProblem, readFont } from '@mivet/core/fonts';
 
 const require = createRequire(import.meta.url);
 

@@ -1,0 +1,10 @@
+import { warmRecords } from './data/records.ts';
+import { askConfig } from './demo/server-config.ts';
+import { fetchView } from './router/routes.ts';
+import { warmCore } from './workers/core-client.ts';
+
+/** What takes its time beside the page is begun before the page is put together. */
+warmRecords();
+warmCore();
+fetchView(location.pathname);
+askConfig();
