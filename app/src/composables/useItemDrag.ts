@@ -33,6 +33,8 @@ import { useView, type DragGuides, type Spot } from '../stores/view.ts';
 
 /** mm within which a dragged item comes to rest on a line. */
 const REACH_MM = 2;
+/** ms between two changes of the document while something is dragged: the flat follows the hand by itself. */
+const FOLLOWS_MS = 80;
 
 /** Dragging an item over the side: previews as it goes, one step of undo at the end. */
 export function useItemDrag(): {
@@ -61,6 +63,7 @@ export function useItemDrag(): {
     const item = doc?.items.find((i) => i.id === itemId);
     const placed = shape?.items.find((i) => i.itemId === itemId);
     from = one = null;
+    view.letGo();
     if (!doc || !shape || !item || !placed) return;
     if (placed.spots) return holdCopy(doc.items, item, shape, placed.spots, at);
     // The other colours of a drawing move by themselves; what is kept together is moved.
@@ -122,21 +125,48 @@ export function useItemDrag(): {
     const facing = rest.held.find(({ line }) => line.facing)?.line.facing;
     const byDeg = ((rest.azimuth - box.azimuth) * 180) / Math.PI;
     const downMm = rest.slant - box.slant;
+    const ids = view.dragged?.itemIds ?? new Set(movedAlong(doc.items, items));
+    const dragged = { itemIds: ids, azimuth: rest.azimuth - box.azimuth, slant: downMm };
+    view.dragged = dragged;
     view.guides = guidesOf({ ...box, azimuth: rest.azimuth, slant: rest.slant }, rest, side, others, settings.unit);
-    project.preview((p) =>
-      items.reduce((now, item) => {
-        const moved = moveItem(item, Math.abs(byDeg) < 1e-9 ? 0 : byDeg, downMm, doc);
-        const stated = facing && item === items[0] && item.repeat.mode === 'once' && item.placement.facing !== 'faces';
-        const placement = stated ? { ...moved.placement, facing, angleDeg: 0 } : moved.placement;
-        return { ...now, items: replaceItem(now.items, { ...moved, placement }) };
-      }, p),
-    );
+    follow(() => {
+      view.draggedInDoc = dragged;
+      project.preview((p) =>
+        items.reduce((now, item) => {
+          const moved = moveItem(item, Math.abs(byDeg) < 1e-9 ? 0 : byDeg, downMm, doc);
+          const stated = facing && item === items[0] && item.repeat.mode === 'once' && item.placement.facing !== 'faces'; // prettier-ignore
+          const placement = stated ? { ...moved.placement, facing, angleDeg: 0 } : moved.placement;
+          return { ...now, items: replaceItem(now.items, { ...moved, placement }) };
+        }, p),
+      );
+    });
+  }
+
+  let wanted: (() => void) | null = null;
+  let followedAt = -Infinity;
+  let waits: ReturnType<typeof setTimeout> | undefined;
+  /** Has the document follow: at once, or when it has had time for what came before; only the latest counts. */
+  function follow(change: () => void): void {
+    wanted = change;
+    const left = followedAt + FOLLOWS_MS - performance.now();
+    if (left <= 0) catchUp();
+    else waits ??= setTimeout(catchUp, left);
+  }
+  function catchUp(): void {
+    clearTimeout(waits);
+    waits = undefined;
+    const change = wanted;
+    wanted = null;
+    followedAt = performance.now();
+    change?.();
   }
 
   return {
     start,
     move,
     end: () => {
+      catchUp();
+      followedAt = -Infinity;
       const label = one ? 'Move one' : 'Move';
       from = one = null;
       view.guides = null;

@@ -16,7 +16,7 @@ export interface StopState {
 export function useStopStates(): ComputedRef<readonly StopState[]> {
   const project = useProject();
   const store = useViewModel();
-  return computed(() => {
+  return computed((before?: readonly StopState[]) => {
     const doc = project.doc;
     const viewModel = store.viewModel;
     const fine = viewModel?.ok === true && viewModel.unjudged === null;
@@ -34,6 +34,9 @@ export function useStopStates(): ComputedRef<readonly StopState[]> {
       bench: { ready: steps.length > 0 && done, count: 0 },
       log: { ready: (doc?.log.length ?? 0) > 0, count: 0 },
     };
-    return STOPS.map((stop) => ({ stop, ...state[stop] }));
+    const now = STOPS.map((stop) => ({ stop, ...state[stop] }));
+    // The same array while nothing in it changes: who shows it need not draw it again.
+    const same = before?.every((one, i) => one.ready === now[i]!.ready && one.count === now[i]!.count);
+    return same ? before! : now;
   });
 }

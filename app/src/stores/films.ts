@@ -16,9 +16,12 @@ export interface FilmLeft {
 export const useFilms = defineStore('films', () => {
   const project = useProject();
   const stock = useStock();
-  const offered = computed<readonly Film[]>(() => filmsOffered(project.doc?.films ?? [], stock.knownFilms));
+  /** Apart from the rest of the document, so that what else changes in it changes nothing here. */
+  const own = computed(() => project.doc?.films ?? []);
+  const offered = computed<readonly Film[]>(() => filmsOffered(own.value, stock.knownFilms));
+  const process = computed(() => project.doc?.process ?? 'decal');
   /** Those that may be taken for somebody who did not ask for one. */
-  const unasked = computed(() => filmsUnasked(offered.value, project.doc?.process ?? 'decal'));
+  const unasked = computed(() => filmsUnasked(offered.value, process.value));
   /** What is left of a film; null while nothing at all is noted in the stock. */
   function left(filmId: string): FilmLeft | null {
     const { films } = stock.supply;
@@ -30,8 +33,8 @@ export const useFilms = defineStore('films', () => {
   }
   /** The film as the stock has it now, where that is not as the project knows it. */
   function otherwise(filmId: string): Film | null {
-    const own = project.doc?.films.find(({ id }) => id === filmId);
-    return own ? filmInStock(own, stock.knownFilms) : null;
+    const film = own.value.find(({ id }) => id === filmId);
+    return film ? filmInStock(film, stock.knownFilms) : null;
   }
   return { offered, unasked, left, otherwise };
 });

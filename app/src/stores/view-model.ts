@@ -1,11 +1,13 @@
 import type { GoodViewModel, Project, ProjectViewModel, ShapeViewModel } from '@mivet/core';
 import { describeHeavy, heavyItems } from '@mivet/core';
+import { until } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { askCore, CallGivenUp, LEFT, TookTooLong } from '../workers/core-client.ts';
 import { useProject } from './project.ts';
 import { useSettings } from './settings.ts';
 import { useStock } from './stock.ts';
+import { useView, type Dragged } from './view.ts';
 
 /** Why a project is not shown that takes too long, in words. */
 const heavyWords = (doc: Project): string => {
@@ -13,11 +15,15 @@ const heavyWords = (doc: Project): string => {
   return `It takes longer than anybody waits for.${heavy ? ` ${heavy}.` : ''} Open it without judging it to make it lighter.`;
 };
 
+/** Most ms that the core leaves between two shapes while something is dragged; the flat follows the hand by itself. */
+const LONGEST_BREATH_MS = 120;
+
 /** What the core makes of the open project; always the latest, never two at once. */
 export const useViewModel = defineStore('view-model', () => {
   const project = useProject();
   const settings = useSettings();
   const stock = useStock();
+  const view = useView();
   const viewModel = shallowRef<ProjectViewModel | null>(null);
   /** The newest shape: there before anything is judged. */
   const shape = shallowRef<ShapeViewModel | null>(null);
@@ -33,13 +39,21 @@ export const useViewModel = defineStore('view-model', () => {
   const judging = ref(false);
   /** The project, as it stood, that the last answer was about, and whether it could be flattened. */
   const answered = shallowRef<{ readonly doc: Project; readonly ok: boolean } | null>(null);
+  /** How far what is dragged was when the shape was asked for that is shown. */
+  const shownDrag = shallowRef<Dragged | null>(null);
   let stale = false;
   let judged: AbortController | null = null;
 
+  function showDrag(drag: Dragged | null): void {
+    shownDrag.value = drag;
+    if (!drag && !project.dragging) view.letGo();
+  }
+
   /** The shape is shown as soon as it is there; what was found follows, unless something newer is wanted by then. */
-  function showShape(part: ShapeViewModel, doc: Project): void {
+  function showShape(part: ShapeViewModel, doc: Project, drag: Dragged | null): void {
     if (project.doc?.id !== doc.id) return;
     shape.value = part;
+    showDrag(drag);
     answered.value = { doc, ok: true };
     judging.value = true;
     if (good.value && goodId === doc.id) {
@@ -49,6 +63,15 @@ export const useViewModel = defineStore('view-model', () => {
     if (stale) judged?.abort();
   }
   let goodId: string | null = null;
+
+  /** While something is dragged, the page has as long for itself as the last shape took. */
+  const breathe = async (tookMs: number): Promise<void> => {
+    if (!project.dragging) return;
+    await Promise.race([
+      new Promise((go) => setTimeout(go, Math.min(LONGEST_BREATH_MS, tookMs))),
+      until(() => project.dragging).toBe(false),
+    ]);
+  };
 
   async function refresh(): Promise<void> {
     if (busy.value) {
@@ -60,10 +83,14 @@ export const useViewModel = defineStore('view-model', () => {
     busy.value = true;
     // Once at the beginning: a plan from nothing would only be made again.
     if (!stock.loaded) await stock.load();
+    let began: number | null = null;
     do {
+      if (began !== null) await breathe(performance.now() - began);
       stale = false;
       const doc = project.doc;
       if (!doc) break;
+      const drag = project.dragging ? view.draggedInDoc : null;
+      began = performance.now();
       try {
         // While a thing is dragged, only the words of the job are worked out, not every name of its list.
         const now = project.dragging ? { ...doc, names: null } : doc;
@@ -80,7 +107,7 @@ export const useViewModel = defineStore('view-model', () => {
             learnt: settings.learnt,
             unjudged: isUnjudged(doc),
           },
-          { signal: judged.signal, onPart: (part) => showShape(part, doc) },
+          { signal: judged.signal, onPart: (part) => showShape(part, doc, drag) },
         );
         judging.value = false;
         if (project.doc?.id !== doc.id) continue;
@@ -88,10 +115,14 @@ export const useViewModel = defineStore('view-model', () => {
         if (made.ok) {
           good.value = made;
           // The shape is drawn once, when it came ahead of the rest; what is not judged comes whole.
-          if (answered.value?.doc !== doc || made.unjudged !== null) shape.value = made;
+          if (answered.value?.doc !== doc || made.unjudged !== null) {
+            shape.value = made;
+            showDrag(drag);
+          }
           goodId = doc.id;
         }
         answered.value = { doc, ok: made.ok };
+        if (!made.ok) showDrag(null);
         failure.value = null;
         tooHeavy.value = false;
         if (made.ok && !stale && made.findings.some(({ trying }) => trying)) void tryFixes(doc);
@@ -103,6 +134,7 @@ export const useViewModel = defineStore('view-model', () => {
         // What was found before is of another project by now, or of this one as it was: nothing of it is shown as today's.
         viewModel.value = null;
         good.value = null;
+        showDrag(null);
         tooHeavy.value = problem instanceof TookTooLong;
         failure.value = tooHeavy.value ? heavyWords(doc) : problem instanceof Error ? problem.message : String(problem);
       }
@@ -232,6 +264,7 @@ export const useViewModel = defineStore('view-model', () => {
   return {
     viewModel,
     shape,
+    shownDrag,
     good,
     failure,
     tooHeavy,

@@ -28,6 +28,14 @@ export interface ShownTrial {
   readonly stiff: ReadonlySet<string>;
 }
 
+/** What is dragged, and how far it is from where it was taken up; until the picture has it where it was dropped. */
+export interface Dragged {
+  readonly itemIds: ReadonlySet<string>;
+  /** rad round, mm down the side. */
+  readonly azimuth: number;
+  readonly slant: number;
+}
+
 /** Selection and view, shared by both pictures of the blank. */
 export const useView = defineStore('view', () => {
   const selectedId = ref<string | null>(null);
@@ -81,6 +89,13 @@ export const useView = defineStore('view', () => {
   const highlighted = shallowRef<Place | null>(null);
   /** What holds the item that is being dragged, and where it is. */
   const guides = shallowRef<DragGuides | null>(null);
+  const dragged = shallowRef<Dragged | null>(null);
+  /** The same as far as the document has it: it follows the hand at a distance. */
+  const draggedInDoc = shallowRef<Dragged | null>(null);
+  /** The picture has what was dragged where it was dropped. */
+  function letGo(): void {
+    dragged.value = draggedInDoc.value = null;
+  }
   /** What is tried out, while it is. */
   const trial = shallowRef<ShownTrial | null>(null);
   const showKeys = ref(false);
@@ -94,6 +109,9 @@ export const useView = defineStore('view', () => {
   const showNames = ref(false);
   return {
     guides,
+    dragged,
+    draggedInDoc,
+    letGo,
     trial,
     selectedId,
     also,

@@ -61,6 +61,8 @@ const title = computed(() => {
   if (props.item.type !== 'art' || matesOf(project.doc!.items, props.item).length === 0) return own;
   return `${own}, ${colourWord(props.item.colour)}`;
 });
+const film = computed(() => props.item.film);
+const chosenFilms = computed(() => [film.value]);
 const SIZED: { value: 'ink' | 'sheet'; label: string; title: string }[] = [
   { value: 'ink', label: 'The drawing', title: 'From edge to edge of what is drawn' },
   { value: 'sheet', label: 'Its page', title: 'With the room round it on the page that it was drawn on' },
@@ -183,7 +185,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     <FilmChoice
       label="Film"
       :films="films.offered"
-      :chosen="[item.film]"
+      :chosen="chosenFilms"
       @choose="items.change('Change the film', (i) => ({ ...i, film: $event }))"
     />
     <ChoiceRow

@@ -12,6 +12,8 @@ const route = useRoute();
 const project = useProject();
 const settings = useSettings();
 const view = useView();
+/** Apart from the rest, so that nothing else that changes draws the header anew. */
+const name = computed(() => project.doc?.name ?? '');
 const inside = computed(() => route.name === 'project' && project.doc !== null);
 const places = [
   { name: 'today', label: 'Today' },
@@ -49,7 +51,7 @@ function rename(event: Event): void {
         <BBreadcrumbItem active>
           <HeldInput
             class="name"
-            :value="project.doc!.name"
+            :value="name"
             aria-label="Name of the project"
             maxlength="200"
             @change="rename"

@@ -17,6 +17,7 @@ const LABELS: Record<Stop, string> = {
   log: 'Log',
 };
 
+const id = computed(() => project.doc!.id);
 const states = useStopStates();
 const stops = computed(() =>
   states.value.map((s) => ({
@@ -33,7 +34,7 @@ const stops = computed(() =>
     <RouterLink
       v-for="(s, i) in stops"
       :key="s.stop"
-      :to="{ name: 'project', params: { id: project.doc!.id, stop: s.stop } }"
+      :to="{ name: 'project', params: { id, stop: s.stop } }"
       class="stop"
       :class="{ here: s.stop === current }"
       :aria-current="s.stop === current ? 'step' : undefined"

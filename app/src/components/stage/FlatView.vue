@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import type { Film, Place, ShapeViewModel, Units } from '@mivet/core';
+import type { Film, PieceViewModel, Place, ShapeViewModel, Units } from '@mivet/core';
 import { boxOfCoordinates, coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { usePanZoom } from '../../composables/usePanZoom.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
-import type { DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
+import type { Dragged, DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
 import FlatGuides from './FlatGuides.vue';
 import FlatHeat from './FlatHeat.vue';
 import StrainHatch from './StrainHatch.vue';
+import FlatMoving from './FlatMoving.vue';
 import FlatPieces from './FlatPieces.vue';
 import FlatViewRulers from './FlatViewRulers.vue';
 
@@ -21,6 +22,8 @@ const props = defineProps<{
   spot: Spot | null;
   highlighted: Place | null;
   guides: DragGuides | null;
+  /** What is held, and how far it has moved since the picture was worked out. */
+  held: Dragged | null;
   trial: ShownTrial | null;
   /** A copy of a scatter that is looked at by itself, and how far it reaches, mm. */
   ringed: { readonly azimuth: number; readonly slant: number; readonly reachMm: number } | null;
@@ -96,6 +99,12 @@ const glanceLines = computed(() =>
 );
 /** Spares lie beside the wrap; they are shown with the sheets. */
 const onWrap = computed(() => props.viewModel.pieces.filter((p) => !p.spare));
+const heldIds = computed(() => props.held?.itemIds ?? null);
+const isHeld = (piece: PieceViewModel): boolean => piece.itemIds.every((id) => heldIds.value?.has(id));
+const heldPieces = computed(() => (heldIds.value ? onWrap.value.filter(isHeld) : []));
+const resting = computed(() =>
+  heldPieces.value.length > 0 ? onWrap.value.filter((piece) => !isHeld(piece)) : onWrap.value,
+);
 const spotAt = computed(() => (props.spot ? surface.value.forward(props.spot.azimuth, props.spot.slant) : null));
 const ringedAt = computed(() => props.ringed && surface.value.forward(props.ringed.azimuth, props.ringed.slant));
 const ringData = computed(() =>
@@ -171,7 +180,19 @@ function pointerDown(event: PointerEvent, itemId: string | null): void {
   svg.value!.setPointerCapture(event.pointerId);
   emit('dragStart', itemId, at);
 }
+/** The last that was heard of the pointer; looked at once for each picture, however often it comes. */
+let heard: PointerEvent | null = null;
+let frame = 0;
 function pointerMove(event: PointerEvent): void {
+  heard = event;
+  frame ||= requestAnimationFrame(follow);
+}
+function follow(): void {
+  cancelAnimationFrame(frame);
+  frame = 0;
+  const event = heard;
+  heard = null;
+  if (!event || !svg.value) return;
   const at = spotOf(event);
   const inside =
     at !== null &&
@@ -183,7 +204,12 @@ function pointerMove(event: PointerEvent): void {
   moving.value = true;
   emit('dragMove', at, event.altKey);
 }
+function pointerLeave(): void {
+  heard = null;
+  emit('spot', null);
+}
 function pointerUp(): void {
+  follow();
   if (dragging) emit('dragEnd');
   if (among && !moving.value) emit('select', among, false);
   among = null;
@@ -203,7 +229,7 @@ defineExpose({ showAll });
     @pointermove="pointerMove"
     @pointerup="pointerUp"
     @pointercancel="pointerUp"
-    @pointerleave="emit('spot', null)"
+    @pointerleave="pointerLeave"
     @pointerdown="($event.target as Element).closest('[data-item]') ? null : emit('select', null, false)"
   >
     <defs>
@@ -241,12 +267,19 @@ defineExpose({ showAll });
         <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
       </g>
       <FlatPieces
-        :pieces="onWrap"
+        :pieces="resting"
         :films="films"
         :selection="selection"
         :editable="editable"
         :dragging="moving"
         @press="pointerDown"
+      />
+      <FlatMoving
+        v-if="held && heldPieces.length > 0"
+        :pieces="heldPieces"
+        :films="films"
+        :surface="surface"
+        :by="held"
       />
       <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
       <path :d="viewModel.outlineData" class="edge" />
@@ -285,7 +318,7 @@ defineExpose({ showAll });
   </svg>
   <p v-if="guides" class="said dims" aria-live="off">
     <span>{{ guides.round }}</span>
-    <span v-for="held in guides.lines" :key="held.text" class="held">{{ held.text }}</span>
+    <span v-for="by in guides.lines" :key="by.text" class="held">{{ by.text }}</span>
     <span>{{ guides.room }}</span>
   </p>
   <BButton v-if="zoomed" variant="outline-primary" size="sm" class="all" @click="showAll">Show all</BButton>
@@ -293,6 +326,8 @@ defineExpose({ showAll });
 
 <style scoped>
 .flat {
+  /* What is laid out in here moves nothing outside. */
+  contain: strict;
   flex: 1;
   width: 100%;
   min-height: 0;

@@ -53,7 +53,10 @@ const showSeamWindow = computed(
 const onSheets = computed(
   () => viewModel.shape !== null && (viewModel.shape.panels.length > 1 || !viewModel.shape.asBand),
 );
-const names = computed(() => new Map(project.doc!.items.map((item) => [item.id, itemTitle(item)])));
+/** Nothing is renamed while it is dragged. */
+const names = computed((before?: ReadonlyMap<string, string>) =>
+  project.dragging && before ? before : new Map(project.doc!.items.map((item) => [item.id, itemTitle(item)])),
+);
 function atSeam(itemId: string, copy: number, does: AtSeam['do'] | 'butt'): void {
   project.edit('Deal with a piece at the seam', (p) => {
     const others = p.seam.atSeam.filter((c) => c.itemId !== itemId || c.copy !== copy);
@@ -71,6 +74,13 @@ const ringed = computed(() => {
   const copy = view.copyIndex === null ? undefined : item?.spots?.[view.copyIndex];
   if (!item || !copy) return null;
   return { ...copy, reachMm: (copy.size * Math.hypot(item.widthMm, item.heightMm)) / 2 };
+});
+/** What is dragged, with how far it is from where the picture has it. */
+const held = computed(() => {
+  const { dragged } = view;
+  if (!dragged) return null;
+  const { azimuth = 0, slant = 0 } = viewModel.shownDrag ?? {};
+  return { ...dragged, azimuth: dragged.azimuth - azimuth, slant: dragged.slant - slant };
 });
 function splitTo(event: PointerEvent): void {
   const area = box.value!.getBoundingClientRect();
@@ -146,6 +156,7 @@ function splitByKey(event: KeyboardEvent): void {
           :ringed="ringed"
           :trial="view.trial"
           :guides="view.guides"
+          :held="held"
           :dims="dims ?? false"
           :editable="editable ?? false"
           @spot="view.spot = $event"

@@ -165,7 +165,7 @@ export class BlankScene {
 
   /** ms to leave between two paintings of the side, so that the flat keeps up with the hand. */
   get pause(): number {
-    return this.slow && this.turning ? 140 : 0;
+    return this.slow && this.turning ? 300 : 0;
   }
 
   /** Lowers the resolution while the blank turns, and sharpens it again when it rests. */
