@@ -4,7 +4,7 @@ export { headAt, totalsOf, wayOfHead } from './cut/pace.ts';
 export type { CutterPace } from './model/board.ts';
 export { USUAL_PACE } from './cut/pace.ts';
 export type { HpglProblem, HpglResult } from './io/hpgl/read.ts';
-export { describeHpglProblem, readHpgl } from './io/hpgl/read.ts';
+export { describeHpglProblem, hpglInTurns, readHpgl } from './io/hpgl/read.ts';
 export type {
   CutterLoad,
   CutterRefusal,

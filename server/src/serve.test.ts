@@ -106,6 +106,20 @@ describe('makeServer', () => {
     for (const path of ['/assets/nothing.js', '/missing.css']) expect((await asWritten(path)).status).toBe(404);
   });
 
+  it('says what went wrong in words, and nothing of the machine that it runs on', async () => {
+    for (const [path, status] of [
+      ['/assets/none.js', 404],
+      ['/%E0%A4%A', 400],
+      ['/assets/%00', 400],
+      ['/nothing.png', 404],
+    ] as const) {
+      const response = await fetch(base + path);
+      const body = await response.text();
+      expect([path, response.status]).toEqual([path, status]);
+      expect(body).not.toMatch(/\/|\\|at \w+ \(|Error|node/);
+    }
+  });
+
   it('says that the app is not built instead of serving nothing', () => {
     expect(() => makeServer({ folder: join(folder, 'nowhere'), demo: false })).toThrow(/not built/);
   });

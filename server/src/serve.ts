@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Express } from 'express';
+import process from 'node:process';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { COMPRESSED, preferCompressed } from './compressed.ts';
 import type { CutterRoutes } from './routes/cutter.ts';
@@ -76,5 +77,31 @@ export function makeServer({ folder, demo, cutter }: ServeOptions): Express {
         .sendFile(page + COMPRESSED);
     else response.sendFile(page);
   });
+  app.use((_request, response) => {
+    response.status(404).type('text').send('There is nothing at this address.');
+  });
+  app.use(refusal);
   return app;
+}
+
+/** Says in words that something went wrong: what went wrong where inside is nobody's business. */
+function refusal(
+  problem: Error & { status?: number },
+  _request: Request,
+  response: Response,
+  next: NextFunction,
+): void {
+  if (response.headersSent) {
+    next(problem);
+    return;
+  }
+  const status = problem.status && problem.status >= 400 && problem.status < 600 ? problem.status : 500;
+  const words =
+    status === 404
+      ? 'There is nothing at this address.'
+      : status < 500
+        ? 'That could not be understood. Nothing was changed.'
+        : 'Mivet could not answer. Your work is in the browser and is safe; try again.';
+  if (status >= 500) process.stderr.write(`${problem.stack ?? problem.message}\n`);
+  response.status(status).set('Cache-Control', 'no-store').type('text').send(words);
 }

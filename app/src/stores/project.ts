@@ -70,7 +70,11 @@ export const useProject = defineStore('project', () => {
     saveState.value = 'saved';
     savedAt.value = null;
     const library = useLibrary();
-    const stored = await records.readProject(id).catch(() => null);
+    const read = (): ReturnType<typeof records.readProject> => records.readProject(id).catch(() => null);
+    let stored = await read();
+    // It came in while it was looked for, and is being written: what is read now is behind that.
+    const listed = library.projects.some((p) => p.id === id);
+    if (!stored && listed && !library.refused && !library.unwritten.has(id)) stored = await read();
     const found = stored?.document ?? library.projects.find((p) => p.id === id) ?? null;
     revision = stored?.revision ?? 0;
     missing.value = found === null;

@@ -42,9 +42,9 @@ function bench(): Bench {
 }
 
 describe('the simulated cutter', () => {
-  it('takes a load through: waiting, loaded, cutting, corner test, once more, done', () => {
+  it('takes a load through: waiting, loaded, cutting, corner test, once more, done', async () => {
     const b = bench();
-    b.machine.send(load('a'));
+    await b.machine.send(load('a'));
     expect(b.now('a')).toMatchObject({ state: 'waiting', totalMm: 160, totalS: expect.closeTo(ROUND_S, 9) });
     expect(b.machine.act('a', { do: 'start', pass: 1 })).toMatchObject({ ok: false });
     b.machine.act('a', { do: 'load', filmOnBoard: true });
@@ -66,18 +66,18 @@ describe('the simulated cutter', () => {
     expect(b.machine.state.bladeMm).toBeCloseTo(320, 9);
   });
 
-  it('refuses what does not fit and says why', () => {
+  it('refuses what does not fit and says why', async () => {
     const b = bench();
     const why = (id: string): unknown => b.now(id).why;
-    b.machine.send(load('wide', { strips: [{ ...load('').strips[0]!, high: 43 }] }));
+    await b.machine.send(load('wide', { strips: [{ ...load('').strips[0]!, high: 43 }] }));
     expect(why('wide')).toEqual({ code: 'wider-than-film', strip: 'Shallows', reach: 7, film: 40 });
-    b.machine.send(load('long', { board: { label: 'Short', widthMm: 110, lengthMm: 45 } }));
+    await b.machine.send(load('long', { board: { label: 'Short', widthMm: 110, lengthMm: 45 } }));
     expect(why('long')).toEqual({ code: 'longer-than-load', reach: 50, most: 45 });
-    b.machine.send(load('broad', { board: { label: 'Broad', widthMm: 600, lengthMm: 900 } }));
+    await b.machine.send(load('broad', { board: { label: 'Broad', widthMm: 600, lengthMm: 900 } }));
     expect(why('broad')).toEqual({ code: 'too-wide', width: 600, most: 330 });
-    b.machine.send(load('odd', { hpgl: ['IN;XX1;'] }));
+    await b.machine.send(load('odd', { hpgl: ['IN;XX1;'] }));
     expect(why('odd')).toMatchObject({ code: 'unreadable' });
-    b.machine.send(load('bare'));
+    await b.machine.send(load('bare'));
     b.machine.act('bare', { do: 'load', filmOnBoard: false });
     expect(b.now('bare')).toMatchObject({ state: 'refused', why: { code: 'empty-board' } });
     b.machine.act('bare', { do: 'load', filmOnBoard: true });
@@ -86,7 +86,7 @@ describe('the simulated cutter', () => {
       expect(b.machine.act(id, { do: 'load', filmOnBoard: true }).ok).toBe(false);
   });
 
-  it('does not cut with a worn blade', () => {
+  it('does not cut with a worn blade', async () => {
     const b = bench();
     b.machine.workFaster(10_000);
     let n = 0;
@@ -94,7 +94,7 @@ describe('the simulated cutter', () => {
     const hpgl = [`PU400,400;PD${'2000,400,2000,2000,400,2000,400,400,'.repeat(25).slice(0, -1)};`];
     while (b.machine.state.bladeMm < b.machine.state.bladeLastsMm) {
       const id = `l${n++}`;
-      b.machine.send(load(id, { hpgl }));
+      await b.machine.send(load(id, { hpgl }));
       b.machine.act(id, { do: 'load', filmOnBoard: true });
       b.machine.act(id, { do: 'start', pass: 1 });
       b.machine.pass(10);
@@ -102,7 +102,7 @@ describe('the simulated cutter', () => {
     }
     expect(n).toBe(100);
     expect(b.machine.state.loads.length).toBeLessThanOrEqual(30);
-    b.machine.send(load('next'));
+    await b.machine.send(load('next'));
     b.machine.act('next', { do: 'load', filmOnBoard: true });
     b.machine.act('next', { do: 'start', pass: 1 });
     expect(b.now('next')).toMatchObject({ state: 'loaded', why: { code: 'worn-blade', most: 400 } });
@@ -111,10 +111,32 @@ describe('the simulated cutter', () => {
     expect(b.now('next')).toMatchObject({ state: 'cutting', why: null });
   });
 
-  it('stops where it was when the power goes, and goes on from there without cutting anything twice', () => {
+  it('reads a long load in turns with all else, once, however often it is sent meanwhile', async () => {
     const b = bench();
-    b.machine.send(load('a'));
-    b.machine.send(load('b'));
+    // A million places, 1 mm apart to and fro.
+    const hpgl = [`PU400,400;PD${'440,400,400,400,'.repeat(500_000).slice(0, -1)};`, ...Array.from({ length: 40 }, () => `PU400,400;PD${'440,400,400,400,'.repeat(10_000).slice(0, -1)};`)]; // prettier-ignore
+    const strips = hpgl.map(() => load('').strips[0]!);
+    let turns = 0;
+    let reading = true;
+    const count = (): void => {
+      turns++;
+      if (reading) setImmediate(count);
+    };
+    setImmediate(count);
+    const first = b.machine.send(load('long', { hpgl, strips }));
+    expect(await b.machine.send(load('long', { hpgl, strips }))).toEqual({ ok: true });
+    expect(b.machine.state.loads).toEqual([]);
+    expect(await first).toEqual({ ok: true });
+    reading = false;
+    expect(turns).toBeGreaterThan(20);
+    expect(b.machine.state.loads).toHaveLength(1);
+    expect(b.now('long').totalMm).toBeCloseTo(1_000_000 + 40 * 20_000, 3);
+  });
+
+  it('stops where it was when the power goes, and goes on from there without cutting anything twice', async () => {
+    const b = bench();
+    await b.machine.send(load('a'));
+    await b.machine.send(load('b'));
     b.machine.act('a', { do: 'load', filmOnBoard: true });
     b.machine.act('a', { do: 'start', pass: 1 });
     b.machine.pass(ROUND_S * 0.4);
@@ -129,7 +151,7 @@ describe('the simulated cutter', () => {
     expect(b.machine.state.bladeMm).toBeCloseTo(160, 6);
   });
 
-  it('whatever is pressed by whomever, and whenever the power goes: one load in it, nothing lost, nothing cut twice', () => {
+  it('whatever is pressed by whomever, and whenever the power goes: one load in it, nothing lost, nothing cut twice', async () => {
     const act = fc.oneof(
       fc.record({ do: fc.constant('load' as const), filmOnBoard: fc.boolean() }),
       fc.record({ do: fc.constant('start' as const), pass: fc.constantFrom(1, 2) }),
@@ -141,13 +163,13 @@ describe('the simulated cutter', () => {
       fc.constantFrom('fall' as const, 'send' as const),
       fc.double({ min: 0, max: 3, noNaN: true }),
     );
-    fc.assert(
-      fc.property(fc.array(step, { maxLength: 60 }), (steps) => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { maxLength: 60 }), async (steps) => {
         const b = bench();
-        for (const id of ['a', 'b', 'c']) b.machine.send(load(id));
+        for (const id of ['a', 'b', 'c']) await b.machine.send(load(id));
         for (const one of steps) {
           if (one === 'fall') b.fall();
-          else if (one === 'send') for (const id of ['a', 'b', 'c']) b.machine.send(load(id));
+          else if (one === 'send') for (const id of ['a', 'b', 'c']) await b.machine.send(load(id));
           else if (typeof one === 'number') b.machine.pass(one);
           else b.machine.act(one.id, one.act as Act);
           const { loads, bladeMm } = b.machine.state;

@@ -1,6 +1,7 @@
 import {
   describeHpglProblem,
   headAt,
+  hpglInTurns,
   isInCutter,
   readHpgl,
   totalsOf,
@@ -10,6 +11,7 @@ import {
   type CutterRefusal,
   type CutterState,
   type HeadNews,
+  type HpglResult,
   type Leg,
   type LoadState,
   type SentLoad,
@@ -68,6 +70,8 @@ const ROUNDING_MM = 0.05;
 export class CutterMachine {
   #state: CutterState;
   readonly #sent = new Map<string, readonly string[]>();
+  /** Loads that are being read. */
+  readonly #coming = new Set<string>();
   readonly #ways = new Map<string, { strokes: readonly Stroke[]; legs: readonly Leg[] }>();
   readonly #world: MachineWorld;
 
@@ -102,22 +106,36 @@ export class CutterMachine {
     return this.#wayOf(id)?.strokes ?? null;
   }
 
-  /** Takes a load into the queue. The same one sent again changes nothing. */
-  send(load: SentLoad): Answer {
-    if (this.#state.loads.some(({ id }) => id === load.id)) return { ok: true };
-    if (this.#state.loads.filter(({ state }) => state === 'waiting').length >= MOST_WAITING)
+  /** Takes a load into the queue. The same one sent again changes nothing. Long ones are read in turns with all else. */
+  async send(load: SentLoad): Promise<Answer> {
+    if (this.#knows(load.id)) return { ok: true };
+    if (this.#state.loads.filter(({ state }) => state === 'waiting').length + this.#coming.size >= MOST_WAITING)
       return { ok: false, why: `${MOST_WAITING} loads wait already. Cut or take out some first.` };
-    const { hpgl, ...rest } = load;
-    const now = this.#world.now();
-    const strokes: Stroke[] = [];
-    let why: CutterRefusal | null = null;
-    for (const text of hpgl) {
-      const read = readHpgl(text);
-      if (read.ok) strokes.push(...read.strokes);
-      else why ??= { code: 'unreadable', words: describeHpglProblem(read.problem) };
+    this.#coming.add(load.id);
+    try {
+      const read: HpglResult[] = [];
+      for (const text of load.hpgl) read.push(await inTurns(hpglInTurns(text)));
+      this.#take(load, read);
+    } finally {
+      this.#coming.delete(load.id);
     }
-    why ??= this.#tooLarge(load);
-    const { cutMm, seconds } = totalsOf(wayOfHead(strokes, USUAL_PACE));
+    return { ok: true };
+  }
+
+  #knows(id: string): boolean {
+    return this.#coming.has(id) || this.#state.loads.some((one) => one.id === id);
+  }
+
+  #take({ hpgl, ...rest }: SentLoad, read: readonly HpglResult[]): void {
+    const now = this.#world.now();
+    const failed = read.find((one) => !one.ok);
+    const strokes = read.flatMap((one) => (one.ok ? one.strokes : []));
+    const why: CutterRefusal | null =
+      failed && !failed.ok
+        ? { code: 'unreadable', words: describeHpglProblem(failed.problem) }
+        : this.#tooLarge(rest, read);
+    const legs = wayOfHead(strokes, USUAL_PACE);
+    const { cutMm, seconds } = totalsOf(legs);
     const taken: CutterLoad = {
       ...rest,
       state: why ? 'refused' : 'waiting',
@@ -130,9 +148,9 @@ export class CutterMachine {
       sentAt: now,
       changedAt: now,
     };
-    this.#sent.set(load.id, hpgl);
+    this.#sent.set(taken.id, hpgl);
+    this.#ways.set(taken.id, { strokes, legs });
     this.#put([...this.#state.loads, taken]);
-    return { ok: true };
   }
 
   /** Does what is asked of a load, if it is in a state for it; nothing is done twice. */
@@ -198,12 +216,11 @@ export class CutterMachine {
     }
   }
 
-  #tooLarge({ board, strips, hpgl }: SentLoad): CutterRefusal | null {
+  #tooLarge({ board, strips }: Omit<SentLoad, 'hpgl'>, sent: readonly HpglResult[]): CutterRefusal | null {
     const { widthMm, longestMm } = this.#state.machine;
     if (board.widthMm > widthMm) return { code: 'too-wide', width: board.widthMm, most: widthMm };
     const most = Math.min(board.lengthMm, longestMm);
-    for (const [i, text] of hpgl.entries()) {
-      const read = readHpgl(text);
+    for (const [i, read] of sent.entries()) {
       const strip = strips[i];
       if (!read.ok || !strip) continue;
       const ends = { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity };
@@ -254,9 +271,9 @@ export class CutterMachine {
     over.sort((a, b) => b.changedAt.localeCompare(a.changedAt));
     const kept = [...ahead, ...over.slice(0, MOST_OVER)];
     const ids = new Set(kept.map(({ id }) => id));
-    const isOver = (id: string): boolean =>
-      kept.some((load) => load.id === id && (load.state === 'done' || load.state === 'taken out'));
-    for (const id of this.#sent.keys()) if (!ids.has(id) || isOver(id)) this.#sent.delete(id);
+    // What will not be cut any more needs no pen movements.
+    const live = new Set(kept.filter(mayBeCut).map(({ id }) => id));
+    for (const id of this.#sent.keys()) if (!live.has(id)) this.#sent.delete(id);
     for (const id of this.#ways.keys()) if (!ids.has(id)) this.#ways.delete(id);
     this.#state = { ...this.#state, loads: kept };
     this.#world.keep(this.#memory());
@@ -275,6 +292,19 @@ const stoppedAt = ({ doneS, totalS }: CutterLoad, code: 'stopped' | 'switched-of
 
 /** Whether putting it in once more may go better. */
 const isLoadable = (why: CutterRefusal | null): boolean => why?.code === 'empty-board';
+
+/** Whether its pen movements may still be wanted. */
+const mayBeCut = ({ state, why }: CutterLoad): boolean =>
+  state !== 'done' && state !== 'taken out' && (state !== 'refused' || isLoadable(why));
+
+/** Runs something to its end, and lets all else have its turn between its steps. */
+async function inTurns<T>(steps: Generator<void, T>): Promise<T> {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    await new Promise((go) => setImmediate(go));
+  }
+}
 
 /** What a load is doing when something else was asked of it. */
 const INSTEAD: Readonly<Record<LoadState, string>> = {

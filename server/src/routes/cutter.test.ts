@@ -6,7 +6,7 @@ import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { CutterMachine } from '../cutter/machine.ts';
 import { FolderInUse, keepIn, type CutterKeeping } from '../cutter/memory.ts';
 import { cutterRoutes, type CutterRoutes } from './cutter.ts';
@@ -53,6 +53,8 @@ const post = async (
 };
 const state = async (): Promise<CutterState> => (await (await fetch(base)).json()) as CutterState;
 const first = async (): Promise<CutterState['loads'][number]> => (await state()).loads[0]!;
+/** Waits until something is so, however slow the machine is. */
+const soon = (so: () => boolean): Promise<unknown> => vi.waitUntil(so, { timeout: 20_000, interval: 20 });
 async function until(what: string): Promise<void> {
   for (let i = 0; (await first()).state !== what; i++) {
     if (i > 300) throw new Error(`never ${what}: ${JSON.stringify(await first())}`);
@@ -93,11 +95,11 @@ describe('the cutter over the wire', () => {
     // Both press; one starts it, the other is told that it runs.
     expect(started.map(({ status }) => status).sort()).toEqual([200, 409]);
     expect(started.find(({ status }) => status === 409)!.body.message).toContain('being cut');
-    await new Promise((go) => setTimeout(go, 400));
+    await soon(() => two.said.some(({ event }) => event === 'head'));
     two.hangUp();
     await until('corner test');
     const three = listen();
-    await new Promise((go) => setTimeout(go, 200));
+    await soon(() => three.said.length > 0);
     expect(three.said[0]).toMatchObject({ event: 'state', data: { loads: [{ id: ID, state: 'corner test' }] } });
     const heads = one.said
       .filter(({ event }) => event === 'head')
@@ -115,7 +117,7 @@ describe('the cutter over the wire', () => {
     await post('/loads', load(1, ID.replace('3f', '4f')));
     await post(`/loads/${ID}`, { do: 'load', filmOnBoard: true });
     await post(`/loads/${ID}`, { do: 'start', pass: 1 });
-    await new Promise((go) => setTimeout(go, 500));
+    await vi.waitUntil(async () => (await state()).bladeMm > 0, { timeout: 20_000, interval: 50 });
     await switchOff();
     await switchOn();
     const { loads, bladeMm } = await state();
@@ -144,7 +146,7 @@ describe('the cutter over the wire', () => {
   });
 
   it('says what is wrong with what is sent, and listens to nobody from elsewhere', async () => {
-    expect(await post('/loads', { ...load(), board: 3 })).toMatchObject({ status: 400, body: { message: expect.stringMatching(/at board/) } }); // prettier-ignore
+    expect(await post('/loads', { ...load(), board: 3 })).toMatchObject({ status: 400, body: { message: expect.stringMatching(/at “board”.*Nothing was changed/) } }); // prettier-ignore
     expect((await post(`/loads/${ID}`, { do: 'dance' })).status).toBe(400);
     expect(await post('/loads/nobody', { do: 'stop' })).toMatchObject({ status: 409, body: { message: expect.stringMatching(/does not know/) } }); // prettier-ignore
     expect((await post('/pace', { faster: -1 })).status).toBe(400);
@@ -215,12 +217,12 @@ describe('the folder of the cutter', () => {
     expect(readdirSync(own)).toEqual([]);
   });
 
-  it('holds the whole old state or the whole new one, wherever a write is cut off', () => {
+  it('holds the whole old state or the whole new one, wherever a write is cut off', async () => {
     const own = mkdtempSync(join(tmpdir(), 'mivet-torn-'));
     const machine = (keeping: CutterKeeping): CutterMachine =>
       new CutterMachine({ keep: keeping.keep, tell: () => undefined, now: () => '2026-01-01' }, keeping.read(), 1);
     for (let i = 0; i < 20; i++)
-      machine(keepIn(own)).send(load(1, `load-${i}`) as Parameters<CutterMachine['send']>[0]);
+      await machine(keepIn(own)).send(load(1, `load-${i}`) as Parameters<CutterMachine['send']>[0]);
     // A kill while a file is written leaves half of the one beside its place, and never touches the place itself.
     for (const name of readdirSync(own).filter((one) => one.endsWith('.json')))
       writeFileSync(join(own, `${name}.new`), readFileSync(join(own, name), 'utf8').slice(0, 40));

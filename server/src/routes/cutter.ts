@@ -88,10 +88,11 @@ export function cutterRoutes(keeping: CutterKeeping, faster: number): CutterRout
     else response.set('Cache-Control', 'no-store').json(strokes.map(({ points }) => [...points]));
   });
   router.use(express.json({ limit: '40mb' }));
-  router.post('/loads', (request, response) => {
+  router.post('/loads', async (request, response) => {
     const load = loadSchema.safeParse(request.body);
     if (!load.success) return unfit(response, load.error);
-    answer(response, machine.send(load.data), machine.state);
+    const done = await machine.send(load.data);
+    answer(response, done, machine.state);
   });
   router.post('/loads/:id', (request, response) => {
     const act = actSchema.safeParse(request.body);
@@ -144,11 +145,13 @@ function answer(response: Response, done: { ok: true } | { ok: false; why: strin
   else response.status(409).json({ message: done.why, state });
 }
 
+/** Only Mivet itself sends anything: what does not fit was sent by another version of it, or by something else. */
 function unfit(response: Response, problem: z.ZodError): void {
-  const first = problem.issues[0]!;
-  response
-    .status(400)
-    .json({ message: `What was sent does not fit at ${first.path.join('.') || 'its top'}: ${first.message}.` });
+  const { path } = problem.issues[0]!;
+  const where = path.length > 0 ? ` at “${path.join('.')}”` : '';
+  response.status(400).json({
+    message: `The cutter does not understand what was sent${where}. Nothing was changed. Reload the page, so that both are of one version.`,
+  });
 }
 
 function write(response: Response, news: { state: CutterState } | { head: HeadNews }): void {

@@ -18,6 +18,9 @@ const MOST_CHARACTERS = 40_000_000;
 /** Plotter units. Nothing that a cutter holds is larger. */
 const FARTHEST = 4_000_000;
 
+/** Commands that are read before whoever reads may do something else. */
+const A_TURN = 20_000;
+
 /**
  * Reads pen movements as a cutter does: IN and SP, PU, PD, PA and PR with any number of places. Nothing is guessed: what it
  * does not know it names.
@@ -25,6 +28,15 @@ const FARTHEST = 4_000_000;
  * @param text commands, parted by semicolons or line ends
  */
 export function readHpgl(text: string): HpglResult {
+  const turns = hpglInTurns(text);
+  for (;;) {
+    const turn = turns.next();
+    if (turn.done) return turn.value;
+  }
+}
+
+/** As `readHpgl`, in turns: each takes some milliseconds, however long the text is. */
+export function* hpglInTurns(text: string): Generator<void, HpglResult> {
   if (text.length > MOST_CHARACTERS) return { ok: false, problem: { code: 'too-large', most: MOST_CHARACTERS } };
   const strokes: Stroke[] = [];
   let [x, y, pen, total] = [0, 0, 1, 0];
@@ -35,15 +47,21 @@ export function readHpgl(text: string): HpglResult {
     if (stroke.length >= 4) strokes.push({ pen, points: Float64Array.from(stroke, (v) => v / HPGL_PER_MM) });
     stroke = [];
   };
-  let at = 0;
-  for (const one of text.split(/[;\n]/)) {
+  let left = A_TURN;
+  for (let at = 0; at < text.length;) {
     const start = at;
-    at += one.length + 1;
-    const said = one.trim();
+    while (at < text.length && text[at] !== ';' && text[at] !== '\n') at++;
+    const said = text.slice(start, at).trim();
+    at++;
     if (said === '') continue;
     const command = said.slice(0, 2).toUpperCase();
     const rest = said.slice(2).trim();
     const numbers = rest === '' ? [] : rest.split(/[\s,]+/).map(Number);
+    left -= 1 + numbers.length;
+    if (left < 0) {
+      left = A_TURN;
+      yield;
+    }
     const bad = { ok: false, problem: { code: 'bad-numbers', command, at: start } } as const;
     if (numbers.some((n) => !Number.isFinite(n) || Math.abs(n) > FARTHEST)) return bad;
     if (command === 'IN') {
