@@ -1,49 +1,10 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
-import { chromium, expect, test, type Browser } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { startBrowser } from './support/killable.ts';
 import { download, goTo, openDemo, openProjects, saved, setField } from './support/app.ts';
-
-/** A browser of its own on a profile of its own, which can be killed; the port that it chose stands in the profile. */
-async function startBrowser(profile: string): Promise<{ browser: Browser; kill: () => Promise<void> }> {
-  const portFile = join(profile, 'DevToolsActivePort');
-  rmSync(portFile, { force: true });
-  const started = spawn(
-    '/usr/bin/chromium',
-    [
-      '--headless=new',
-      '--no-sandbox',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--remote-debugging-port=0',
-      `--user-data-dir=${profile}`,
-      'about:blank',
-    ],
-    { stdio: 'ignore', detached: true },
-  );
-  const kill = async (): Promise<void> => {
-    const gone = new Promise((done) => started.once('exit', done));
-    process.kill(-started.pid!, 'SIGKILL');
-    await gone;
-    await new Promise((done) => setTimeout(done, 300));
-  };
-  for (let attempt = 0; ; attempt++) {
-    try {
-      const port = readFileSync(portFile, 'utf8').split('\n')[0];
-      return { browser: await chromium.connectOverCDP(`http://127.0.0.1:${port}`), kill };
-    } catch (problem) {
-      if (attempt > 80) {
-        await kill();
-        throw problem;
-      }
-      await new Promise((done) => setTimeout(done, 250));
-    }
-  }
-}
 
 test('a browser that is killed has lost nothing that it said was saved', async ({ baseURL }) => {
   const profile = mkdtempSync(join(tmpdir(), 'mivet-kill-'));

@@ -11,6 +11,7 @@ import {
   type ShelfBlank,
   type Unreadable,
 } from '@mivet/core';
+import { until } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
@@ -71,6 +72,9 @@ export const useLibrary = defineStore('library', () => {
     // Storage that is refused may be given back: a tab is closed, room is made.
     if (refused.value) setTimeout(() => void load(), AGAIN_MS);
   }
+
+  /** Done when everything has been read once. */
+  const whenLoaded = (): Promise<unknown> => until(loaded).toBe(true);
 
   /** Reads the shelf again, when somebody else wrote to it. */
   async function loadShelf(): Promise<void> {
@@ -337,6 +341,7 @@ export const useLibrary = defineStore('library', () => {
     hearStored,
     refused,
     load,
+    whenLoaded,
     loadShelf,
     addProject,
     copyProject,

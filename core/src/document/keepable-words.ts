@@ -86,6 +86,41 @@ export function describeIssue(path: string, issue: z.core.$ZodIssue, unit: Units
   return `${called} cannot be kept like this.`;
 }
 
+/**
+ * What does not fit the format of a file, in words: nobody who reads them has seen what it looks like inside.
+ *
+ * @param issue the first that was found
+ */
+export function fileIssueWords(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    // What the format says in words of its own.
+    case 'custom':
+      return issue.message;
+    case 'too_big':
+      return issue.origin === 'array'
+        ? `more than ${issue.maximum} are listed there`
+        : issue.origin === 'string'
+          ? `it is longer than ${issue.maximum} characters`
+          : `it is more than ${issue.maximum}`;
+    case 'too_small':
+      return issue.origin === 'array'
+        ? `fewer than ${issue.minimum} are listed there`
+        : issue.origin === 'string'
+          ? 'it is empty or too short'
+          : `it is less than ${issue.minimum}`;
+    case 'invalid_value':
+      return 'it is none of what may stand there';
+    case 'unrecognized_keys':
+      return 'something stands there that does not belong';
+    case 'invalid_format':
+      return 'it is not written as it has to be';
+    default:
+      return issue.input === undefined && issue.code === 'invalid_type'
+        ? 'it is missing, or of another kind than it has to be'
+        : 'it is of another kind than it has to be';
+  }
+}
+
 /** Why a change of a project was not made, in words. */
 export const describeKeepProblem = ({ path, issue }: Extract<Keepable, { ok: false }>, unit: Units): string =>
   `${describeIssue(path, issue, unit)} Nothing was changed.`;

@@ -1,3 +1,4 @@
+import { fileIssueWords } from './keepable-words.ts';
 import type { z } from 'zod';
 import type { LogbookEntry } from '../model/entry.ts';
 import type { Backup, OwnFont, OwnMotif, Project, ShelfBlank, StockDocument } from '../model/project.ts';
@@ -67,7 +68,10 @@ export function checkDocument(raw: unknown): ReadResult {
   const parsed = schema.safeParse(bringUp(document, FORMAT_VERSION, STEPS));
   if (parsed.success) return { ok: true, document: parsed.data };
   const issue = parsed.error.issues[0]!;
-  return { ok: false, problem: { code: 'invalid', path: issue.path.join('.') || '(top)', message: issue.message } };
+  return {
+    ok: false,
+    problem: { code: 'invalid', path: issue.path.join('.') || '(top)', message: fileIssueWords(issue) },
+  };
 }
 
 /** Why a file was refused, in words. */
@@ -82,6 +86,6 @@ export function describeReadProblem(problem: ReadProblem): string {
     case 'newer':
       return `The file was written by a newer Mivet (format ${problem.version}); this one reads up to ${FORMAT_VERSION}. Update Mivet; the file is untouched.`;
     case 'invalid':
-      return `The file does not fit its format at ${problem.path}: ${problem.message}.`;
+      return `The file does not fit its format at ${problem.path}: ${problem.message}. It was changed by hand, or damaged on its way.`;
   }
 }

@@ -1,19 +1,15 @@
 <script setup lang="ts">
+import { useProjectFile } from '../../composables/useProjectFile.ts';
 import type { Outcome } from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
 import { computed, ref, shallowRef } from 'vue';
 import { readSnapshots } from '../../data/records.ts';
-import { saveProjectFile } from '../../data/project-file.ts';
 import type { Project } from '@mivet/core';
-import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useStock } from '../../stores/stock.ts';
 import SortedTable from '../fields/SortedTable.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 const project = useProject();
-const library = useLibrary();
 const text = ref('');
 const outcome = ref<Outcome>('good');
 const OUTCOMES: { value: Outcome; label: string }[] = [
@@ -45,15 +41,7 @@ function add(): void {
 function drop(id: string): void {
   project.edit('Delete a note', (p) => ({ ...p, log: p.log.filter((e) => e.id !== id) }));
 }
-function toFile(): void {
-  saveProjectFile(
-    project.doc!,
-    library.fonts,
-    useSettings().limits,
-    useSettings().habits,
-    useStock().supplyFor(project.doc!),
-  );
-}
+const toFile = useProjectFile();
 const copies = shallowRef<readonly { at: string; document: Project }[] | null>(null);
 async function showCopies(): Promise<void> {
   copies.value = await readSnapshots(project.doc!.id);

@@ -1,12 +1,10 @@
 <script setup lang="ts">
+import { useProjectFile } from '../../composables/useProjectFile.ts';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { useRefusal } from '../../stores/refusal.ts';
-import { saveProjectFile } from '../../data/project-file.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useStock } from '../../stores/stock.ts';
 
 const library = useLibrary();
 const project = useProject();
@@ -14,10 +12,7 @@ const route = useRoute();
 const refusal = useRefusal();
 const inside = computed(() => route.name === 'project' && project.doc !== null);
 
-function saveToFile(): void {
-  const doc = project.doc;
-  if (doc) saveProjectFile(doc, library.fonts, useSettings().limits, useSettings().habits, useStock().supplyFor(doc));
-}
+const saveToFile = useProjectFile();
 </script>
 
 <template>

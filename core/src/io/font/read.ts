@@ -5,7 +5,7 @@ import { flattenPath } from '../../plane/flatten.ts';
 import type { Path, Segment } from '../../plane/path.ts';
 import { reversePath } from '../../plane/path.ts';
 import type { Point } from '../../plane/point.ts';
-import { fontFileProblem } from './container.ts';
+import { fontFileProblem, unpackedFont } from './container.ts';
 import { unionRings } from '../../polygon/boolean.ts';
 import { ringArea, ringsOf } from '../../polygon/polygon.ts';
 
@@ -30,7 +30,7 @@ export function readFont(files: readonly Uint8Array[]): FontFace {
     if (why !== null) throw new FontProblem(`This file is not a font that can be read: ${why}.`);
   }
   try {
-    return faceOfFonts(files.map((bytes) => fontkit.create(bytes)));
+    return faceOfFonts(files.map((bytes) => fontkit.create(unpackedFont(bytes))));
   } catch (cause) {
     // Tables are read when they are first asked for: whatever is damaged shows while the face is being made.
     if (cause instanceof FontProblem) throw cause;
