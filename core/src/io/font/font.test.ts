@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { inflateSync } from 'node:zlib';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fontFile, testFonts } from '../../../test/fonts.ts';
@@ -7,7 +9,7 @@ import { faceOf, FONT_CHOICES } from '../../artwork/font.ts';
 import { applyCommand } from '../../document/commands/apply.ts';
 import { examineProject } from '../../pipeline.ts';
 import { deriveWrap } from '../../pieces/wrap.ts';
-import { fontFileProblem } from './container.ts';
+import { fontFileProblem, unpackedFont } from './container.ts';
 import { FontProblem, readFont } from './read.ts';
 import { fontSample } from './sample.ts';
 
@@ -49,6 +51,29 @@ describe('a font of one’s own', () => {
     const [missing] = found(project);
     expect(missing?.finding.severity).toBe('fails');
     expect(found(applyCommand(project, missing!.finding.fixes[1]!))).toEqual([]);
+  });
+
+  it('is taken out of its packing table by table, as another unpacker does', () => {
+    const packed = new DataView(slabFile.buffer, slabFile.byteOffset, slabFile.byteLength);
+    const plain = unpackedFont(slabFile);
+    const view = new DataView(plain.buffer);
+    const count = packed.getUint16(12);
+    expect([view.getUint32(0), view.getUint16(4)]).toEqual([packed.getUint32(4), count]);
+    for (let i = 0; i < count; i++) {
+      const [at, to] = [44 + 20 * i, 12 + 16 * i];
+      const raw = slabFile.subarray(packed.getUint32(at + 4), packed.getUint32(at + 4) + packed.getUint32(at + 8));
+      const whole = raw.length < packed.getUint32(at + 12) ? inflateSync(raw) : raw;
+      const [start, length] = [view.getUint32(to + 8), view.getUint32(to + 12)];
+      expect([view.getUint32(to), length, start % 4]).toEqual([packed.getUint32(at), packed.getUint32(at + 12), 0]);
+      expect(Buffer.from(plain.subarray(start, start + length)).equals(whole)).toBe(true);
+    }
+    expect(unpackedFont(plain)).toBe(plain);
+  });
+
+  it('whose packing is damaged is refused, and not unpacked for ever', () => {
+    const found = new Uint8Array(readFileSync(new URL('../../../test/fixtures/fuzz/unpacks-for-ever.woff', import.meta.url))); // prettier-ignore
+    expect(fontFileProblem(found)).toBeNull();
+    expect(() => readFont([found])).toThrow(FontProblem);
   });
 
   it('that was cut short is refused before anything reads its tables', () => {
