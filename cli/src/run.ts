@@ -7,7 +7,9 @@ import { plan } from './commands/plan.ts';
 import { judge } from './commands/proof.ts';
 import { BadInput, type CommandLine, type Output } from './input/command.ts';
 
-const COMMANDS: { readonly [name: string]: CommandLine } = { flatten, proof: judge, make, bench, plan, learn, check };
+const COMMANDS = new Map<string, CommandLine>(
+  Object.entries({ flatten, proof: judge, make, bench, plan, learn, check }),
+);
 
 const USAGE = `usage:
   mivet flatten <blank.json> [--film MM]     template as JSON (mm)
@@ -33,7 +35,7 @@ exit: 0 fine, 1 findings that will fail or projects that are late, 2 bad input
  */
 export async function run(args: readonly string[], output: Output): Promise<number> {
   const [name, ...rest] = args;
-  const command = name === undefined ? undefined : COMMANDS[name];
+  const command = name === undefined ? undefined : COMMANDS.get(name);
   if (!command) {
     output.err(name === undefined || name === '--help' ? USAGE : `mivet: there is no command “${name}”.\n${USAGE}`);
     return name === '--help' ? 0 : 2;

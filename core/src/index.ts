@@ -5,6 +5,7 @@ export { describeDrawingProblem, scaleDrawing, specksOf } from './artwork/drawin
 export { ownMarks } from './artwork/own-marks.ts';
 export type { Drawing, DrawingColour, DrawingProblem, DrawingResult } from './artwork/drawing.ts';
 export type { FilmMatch } from './artwork/film-match.ts';
+export { ownEntry } from './model/own-entry.ts';
 export { faceOf, FONT_CHOICES } from './artwork/font.ts';
 export type { FontBook, FontFace } from './artwork/font.ts';
 export { gapGrowth, gapsAt } from './artwork/letter-gaps.ts';

@@ -105,7 +105,7 @@ describe('useItemDrag', () => {
   }
   const placement = () => useProject().doc!.items[0]!.placement;
 
-  it('keeps to the front until it is pulled away', () => {
+  it('keeps to the front until it is pulled away', async () => {
     const drag = start();
     drag.move({ azimuth: 0.13, slant: 62 }, false);
     expect(placement()).toMatchObject({ facing: 'front', mm: 12 });
@@ -120,14 +120,18 @@ describe('useItemDrag', () => {
       ],
     });
     drag.move({ azimuth: 0.6, slant: 62 }, false);
-    expect(placement()).toMatchObject({ facing: 'angle' });
+    // The flat has it at once; the document follows, only with the latest.
+    expect(useView().dragged).toMatchObject({ azimuth: expect.closeTo(0.5, 9), slant: expect.closeTo(12, 9) });
+    expect(placement()).toMatchObject({ facing: 'front', mm: 12 });
+    await vi.waitUntil(() => placement().facing === 'angle');
+    expect(useView().draggedInDoc).toBe(useView().dragged);
     expect(placement().angleDeg).toBeCloseTo((0.5 * 180) / Math.PI, 9);
     // The other's middle lies 25 mm lower: 1.5 mm short of it this comes to rest there, unless it is told not to.
     drag.move({ azimuth: 0.6, slant: 73.5 }, true);
-    expect(placement().mm).toBe(23.5);
+    await vi.waitUntil(() => placement().mm === 23.5);
     drag.move({ azimuth: 0.6, slant: 73.5 }, false);
-    expect(placement().mm).toBe(25);
     drag.end();
+    expect(placement().mm).toBe(25);
     expect(useView().guides).toBeNull();
     expect(useProject().past.map((s) => s.label)).toEqual(['Place words', 'Move']);
   });

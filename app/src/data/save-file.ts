@@ -1,3 +1,4 @@
+import { ownEntry } from '@mivet/core';
 const TYPES: { readonly [ending: string]: string } = {
   svg: 'image/svg+xml',
   pdf: 'application/pdf',
@@ -10,7 +11,7 @@ const TYPES: { readonly [ending: string]: string } = {
 
 /** Hands a file to the browser to save. */
 export function saveFile(name: string, content: string | Uint8Array): void {
-  const type = TYPES[name.split('.').at(-1) ?? ''] ?? 'application/octet-stream';
+  const type = ownEntry(TYPES, name.split('.').at(-1) ?? '') ?? 'application/octet-stream';
   const url = URL.createObjectURL(new Blob([content as BlobPart], { type }));
   const link = document.createElement('a');
   link.href = url;

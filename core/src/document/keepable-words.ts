@@ -1,3 +1,4 @@
+import { ownEntry } from '../model/own-entry.ts';
 import type { z } from 'zod';
 import { formatLength, type Units } from '../measure/length.ts';
 import type { Keepable } from './keepable.ts';
@@ -73,11 +74,11 @@ const lastName = (path: string): string => path.split('.').findLast((part) => !/
  */
 export function describeIssue(path: string, issue: z.core.$ZodIssue, unit: Units): string {
   const field = lastName(path);
-  const called = CALLED[field] ?? `“${field}”`;
+  const called = ownEntry(CALLED, field) ?? `“${field}”`;
   const isLength = /mm$/i.test(field);
   const told = (value: unknown): string => (isLength ? formatLength(Number(value), unit) : String(value));
   if (issue.code === 'too_big' && issue.origin === 'array')
-    return `At most ${issue.maximum} ${MANY[field] ?? `of “${field}”`} can be kept.`;
+    return `At most ${issue.maximum} ${ownEntry(MANY, field) ?? `of “${field}”`} can be kept.`;
   if (issue.code === 'too_big' && issue.origin === 'string')
     return `${called} would be too long to keep: at most ${issue.maximum} characters.`;
   if (issue.code === 'too_big') return `${called} can be ${told(issue.maximum)} at most.`;

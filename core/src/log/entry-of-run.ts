@@ -1,3 +1,4 @@
+import { ownEntry } from '../model/own-entry.ts';
 import type { StepKind, BenchStep } from '../bench/step.ts';
 import type { Thing } from '../bench/job-facts.ts';
 import { PAUSE_MINUTES } from '../bench/wrap-up.ts';
@@ -124,7 +125,7 @@ function workOf({ project: { bench }, steps, things, cutMm }: FinishedRun): Entr
       ...before,
       minutes: Math.round((before.minutes + own) * 10) / 10,
       pieces: before.pieces + (weeded ? (numbers['pieces'] ?? 0) + (numbers['counters'] ?? 0) : 0),
-      cutM: weeded && film ? (cutMm[film] ?? 0) / 1000 : work === 'cut' ? Object.values(cutMm).reduce((sum, mm) => sum + mm, 0) / 1000 : 0, // prettier-ignore
+      cutM: weeded && film ? (ownEntry(cutMm, film) ?? 0) / 1000 : work === 'cut' ? Object.values(cutMm).reduce((sum, mm) => sum + mm, 0) / 1000 : 0, // prettier-ignore
     });
   }
   return [...kinds.values()].filter((one) => one.minutes > 0);
@@ -146,8 +147,8 @@ function filmsOf({ project, steps, supply, takenMm2, laidMm2, now }: FinishedRun
         ageDays: bought.length > 0 ? Math.max(0, Math.round((now - Math.min(...bought)) / MINUTE_MS / 1440)) : null,
         setting: lots.flatMap(({ settings }) => settings.map(({ words }) => words))[0]?.slice(0, 200) ?? '',
         clean,
-        takenMm2: Math.round(takenMm2[id] ?? 0),
-        laidMm2: Math.round(laidMm2[id] ?? 0),
+        takenMm2: Math.round(ownEntry(takenMm2, id) ?? 0),
+        laidMm2: Math.round(ownEntry(laidMm2, id) ?? 0),
       },
     ];
   });

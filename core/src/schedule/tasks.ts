@@ -1,3 +1,4 @@
+import { ownEntry } from '../model/own-entry.ts';
 import { isStepDone, tickOf } from '../bench/run.ts';
 import type { ToBuy } from '../bench/shopping.ts';
 import type { BenchStep, StepKind } from '../bench/step.ts';
@@ -101,7 +102,7 @@ export function tasksOf({ project, steps, missing }: OpenProject, now: number, o
       const own = waiting ? 0 : Math.ceil((step.handsMinutes * share) / hands);
       const helped = HELPED.has(step.kind) ? Math.min(help, own) : 0;
       help -= helped;
-      const pin = planning.pinned[step.id];
+      const pin = ownEntry(planning.pinned, step.id);
       return task(step.id, step.kind, step.title, {
         handsMinutes: own - helped,
         waitMinutes: waiting ? 0 : step.waitMinutes,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TermLine from '../terms/TermLine.vue';
 import TermWord from '../terms/TermWord.vue';
-import { filmOfLayer, formatArea, layerName, type LayerReport, type Stack } from '@mivet/core';
+import { filmOfLayer, formatArea, layerName, type LayerReport, ownEntry, type Stack } from '@mivet/core';
 import { computed, shallowRef, watch } from 'vue';
 import { useViewModel } from '../../stores/view-model.ts';
 import { useProject } from '../../stores/project.ts';
@@ -159,7 +159,7 @@ function says(layer: LayerReport): string {
         <div v-for="(layer, i) in [...report.layers].reverse()" :key="layer.layer" class="layer">
           <strong>{{ report.layers.length - i }} {{ called(layer.layer) }}</strong>
           <ChoiceButtons
-            :value="stack.marks[layer.layer] ?? 'rule'"
+            :value="ownEntry(stack.marks, layer.layer) ?? 'rule'"
             :options="AIMS"
             :label="`How ${called(layer.layer)} is lined up`"
             @choose="aim(layer.layer, $event)"

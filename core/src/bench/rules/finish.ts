@@ -1,3 +1,4 @@
+import { ownEntry } from '../../model/own-entry.ts';
 import { formatSize } from '../../measure/length.ts';
 import { BALLOON_KEEPS_HOURS } from '../../measure/balloon.ts';
 import { isRound, KINDS_OF_BLANK } from '../../measure/kinds/kinds.ts';
@@ -82,7 +83,7 @@ export function maskSteps(facts: JobFacts): StepDraft[] {
           },
           because: 'It is stripped through its mask.',
           handsMinutes: each(10),
-          waitMinutes: materials.waits.stripOf[job.blank.colour.toLowerCase()] ?? materials.waits.strip,
+          waitMinutes: ownEntry(materials.waits.stripOf, job.blank.colour.toLowerCase()) ?? materials.waits.strip,
         },
         rinse(
           'strip',

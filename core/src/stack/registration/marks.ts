@@ -1,3 +1,4 @@
+import { ownEntry } from '../../model/own-entry.ts';
 import { filmOfLayer, layerOf, levelOfLayer } from '../../layers/layer.ts';
 import type { Stack } from '../../model/stack.ts';
 import type { Box } from '../../plane/box.ts';
@@ -79,16 +80,16 @@ export function registrationMarks(
     layer,
     bodies: most.get(layer) ?? 0,
     marked: marked.has(layer),
-    byRule: stack.marks[layer] === undefined,
+    byRule: ownEntry(stack.marks, layer) === undefined,
   }));
   return { aims, marks };
 }
 
 function markedLayers(layers: readonly string[], { marks }: Stack, ruled: (layer: string) => boolean): string[] {
   if (layers.length < 2) return [];
-  const wanted = layers.filter((layer) => (marks[layer] ? marks[layer] === 'marks' : ruled(layer)));
+  const wanted = layers.filter((layer) => (ownEntry(marks, layer) ? ownEntry(marks, layer) === 'marks' : ruled(layer)));
   // Something lower has to carry the same marks, or there is nothing to line up with.
-  const below = layers.find((layer) => marks[layer] !== 'by hand');
+  const below = layers.find((layer) => ownEntry(marks, layer) !== 'by hand');
   return wanted.length > 0 && below !== undefined && !wanted.includes(below)
     ? layers.filter((one) => one === below || wanted.includes(one))
     : wanted;
