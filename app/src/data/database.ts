@@ -129,10 +129,27 @@ export interface Read<T> {
   readonly unreadable: readonly Unreadable[];
 }
 
+/** Reads all projects, in turns: those that were changed last come first. */
+export async function* readProjectsInTurns(atOnce: number): AsyncGenerator<Read<Project>> {
+  const rows = await (await open()).getAll('projects');
+  // Nothing is known of what stands in a row before it was checked.
+  const changed = ({ document }: { readonly document: unknown }): string =>
+    String((document as { changedAt?: unknown } | null)?.changedAt ?? '');
+  rows.sort((a, b) => (changed(a) < changed(b) ? 1 : changed(a) > changed(b) ? -1 : 0));
+  for (let i = 0; i < rows.length; i += atOnce) {
+    const some = rows.slice(i, i + atOnce);
+    const { kept, unreadable } = readAll(some, 'mivet-project', ({ id, document }) => ({ store: 'projects', id, raw: document })); // prettier-ignore
+    yield { kept, unreadable };
+  }
+}
+
 /** Reads all projects. */
 export async function readProjects(): Promise<Read<Project>> {
-  const rows = await (await open()).getAll('projects');
-  const { kept, unreadable } = readAll(rows, 'mivet-project', ({ id, document }) => ({ store: 'projects', id, raw: document })); // prettier-ignore
+  const [kept, unreadable]: [Project[], Unreadable[]] = [[], []];
+  for await (const some of readProjectsInTurns(AT_ONCE)) {
+    kept.push(...some.kept);
+    unreadable.push(...some.unreadable);
+  }
   return { kept, unreadable };
 }
 

@@ -1,4 +1,4 @@
-import type { LogbookEntry, Project } from '@mivet/core';
+import type { LogbookEntry, Project, Unreadable } from '@mivet/core';
 import * as database from './database.ts';
 import { DoesNotFit, OlderTabOpen } from './refused.ts';
 
@@ -26,18 +26,17 @@ export type RecordReply = { readonly id: number } & (
 /** Documents that are handed over at once: few enough that nothing waits for them. */
 const AT_ONCE = 40;
 
-const newestFirst = (projects: readonly Project[]): Project[] =>
-  [...projects].sort((a, b) => b.changedAt.localeCompare(a.changedAt));
-
 async function answer(
   request: RecordRequest,
   part: (part: readonly Project[] | database.Read<LogbookEntry>) => void,
 ): Promise<unknown> {
   switch (request.does) {
     case 'readProjects': {
-      const { kept, unreadable } = await database.readProjects();
-      const sorted = newestFirst(kept);
-      for (let i = 0; i < sorted.length; i += AT_ONCE) part(sorted.slice(i, i + AT_ONCE));
+      const unreadable: Unreadable[] = [];
+      for await (const read of database.readProjectsInTurns(AT_ONCE)) {
+        if (read.kept.length > 0) part(read.kept);
+        unreadable.push(...read.unreadable);
+      }
       return unreadable;
     }
     case 'readProject':

@@ -2,7 +2,7 @@ import { describeDrawingProblem, type Drawing } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import { openImage, type OpenedImage } from '../data/pixels.ts';
-import { askCore } from '../workers/core-client.ts';
+import { askCore, TookTooLong } from '../workers/core-client.ts';
 import { base64Of } from '../data/base64.ts';
 import type { FontSample } from '../workers/protocol.ts';
 import { useLibrary } from './library.ts';
@@ -81,6 +81,8 @@ export const useIncoming = defineStore('incoming', () => {
       const count = result.drawing.colours.length;
       return `${fileName} is a drawing in ${count === 1 ? 'one colour' : `${count} colours`}. It waits on the Artwork stop.`;
     } catch (problem) {
+      if (problem instanceof TookTooLong)
+        return `${fileName}: It has so many lines or shapes over each other that reading it takes longer than ${LONGEST_MS / 1000} s. Join them where it was drawn, or save it in parts. Nothing was changed.`;
       return `${fileName}: ${problem instanceof Error ? problem.message : 'It could not be read.'} Nothing was changed.`;
     } finally {
       busy.value = false;
