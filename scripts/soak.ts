@@ -74,7 +74,7 @@ const EDITS: readonly (readonly [string, (p: Page) => Promise<boolean>])[] = [
   ['height', () => typed('Height', chance.of(['12', '31,5', '1/2 in', '', '300']))],
   ['capitals', () => typed('Capital height', chance.of(['8', '20', '55 mm', '0', '1e3']))],
   ['film', (p) => pressOne(p.locator('.film-choice button.one'))],
-  ['nudge', async (p) => { await p.locator('h2').first().click(); await p.keyboard.press(chance.of(['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'])); return true; }], // prettier-ignore
+  ['nudge', async (p) => { await p.evaluate(() => (document.activeElement as HTMLElement | null)?.blur()); await p.keyboard.press(chance.of(['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'])); return true; }], // prettier-ignore
   ['drag', async (p) => { const piece = p.locator('svg.flat g[data-item]').first(); const box = await piece.boundingBox().catch(() => null); if (!box) return false; const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]; await p.mouse.move(x, y); await p.mouse.down(); for (let i = 1; i <= 5; i++) await p.mouse.move(x + i * (chance.below(15) - 7), y + i * (chance.below(9) - 4)); await p.mouse.up(); return true; }], // prettier-ignore
   ['delete', async (p) => { const button = p.getByRole('button', { name: 'Delete', exact: true }); if ((await button.count()) === 0) return false; await button.first().click(); return true; }], // prettier-ignore
 ];
@@ -140,7 +140,9 @@ while (performance.now() < end && wrong.length < 10) {
       await page.locator('h1').first().waitFor();
     }
   } catch (problem) {
-    note(`it stuck: ${problem instanceof Error ? problem.message.split('\n').slice(0, 3).join(' ') : String(problem)}`);
+    note(
+      `it stuck: ${problem instanceof Error ? problem.message.split('\n').slice(0, 9).join(' ').slice(0, 700) : String(problem)}`,
+    );
   }
   const all = await rows();
   if (all.length !== ids.length) note(`${all.length} projects of ${ids.length}`);
