@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import process from 'node:process';
 import { parseArgs } from 'node:util';
 import { checkDocument, type Project } from '@mivet/core';
+import type { Page } from '@playwright/test';
 import { startBrowser } from '../e2e/support/killable.ts';
 import { recordsOf } from '../e2e/support/records.ts';
 import { serveApp } from './app-server.ts';
@@ -36,17 +37,22 @@ function lastKept(rows: readonly { document: unknown }[], time: number): number 
   return Number(/(\d+)$/.exec(words?.type === 'text' ? words.text : '')?.[1] ?? -1);
 }
 
+/** A new page of the running browser at the project that is worked on. */
+async function opened(path = '/project/demo-tumbler/artwork'): Promise<Page> {
+  const page = await running.browser.contexts()[0]!.newPage();
+  await page.goto(`${server.base}${path}`);
+  return page;
+}
+
 let n = 0;
 let running = await startBrowser(profile);
-const first = await running.browser.contexts()[0]!.newPage();
-await first.goto(`${server.base}/projects`);
+const first = await opened('/projects');
 await first.getByRole('link', { name: /Stroke seat/ }).waitFor();
 await first.waitForTimeout(1500);
 const projects = (await recordsOf(first, 'projects')).length;
 try {
   for (let time = 1; time <= times; time++) {
-    const page = await running.browser.contexts()[0]!.newPage();
-    await page.goto(`${server.base}/project/demo-tumbler/artwork`);
+    const page = await opened();
     await page
       .getByRole('button', { name: /STROKE|OAR/ })
       .first()
@@ -64,9 +70,8 @@ try {
     const killedAt = performance.now();
     await running.kill();
     running = await startBrowser(profile);
-    const again = await running.browser.contexts()[0]!.newPage();
     // What the page had no time to save is taken up when the project is opened.
-    await again.goto(`${server.base}/project/demo-tumbler/artwork`);
+    const again = await opened();
     await again
       .getByRole('button', { name: /STROKE|OAR/ })
       .first()

@@ -1,6 +1,9 @@
+import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import process from 'node:process';
+import { fileURLToPath } from 'node:url';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { describe, expect, it } from 'vitest';
 import { emptyBackup, type LogbookEntry, newProject, newShelfBlank, type Blank, type Project } from '@mivet/core';
@@ -30,6 +33,24 @@ const project = (items: Project['items'] = [wave(9)]): Project => ({
 });
 
 const LOW = { facing: 'front' as const, angleDeg: 0, from: 'base' as const, mm: 30, turnDeg: 0 };
+
+describe('the command line', () => {
+  it('knows its own commands only', async () => {
+    for (const name of ['constructor', '__proto__', 'toString', 'dance'])
+      expect(await mivet(name)).toMatchObject({
+        code: 2,
+        err: expect.stringContaining(`there is no command “${name}”`),
+      });
+  });
+
+  it('gives up in words what takes longer than it may', () => {
+    const main = fileURLToPath(new URL('./main.ts', import.meta.url));
+    const env = { ...process.env, MIVET_LIMIT_S: '0.01' };
+    const done = spawnSync(process.execPath, ['--import', 'tsx', main, 'check', save(project())], { env, encoding: 'utf8' }); // prettier-ignore
+    expect([done.status, done.stdout]).toEqual([2, '']);
+    expect(done.stderr).toMatch(/longer than 0\.01 s .* MIVET_LIMIT_S/);
+  });
+});
 
 describe('units and paper', () => {
   it('are those that are asked for, in words and prints, and nothing else is taken', async () => {

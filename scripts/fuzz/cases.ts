@@ -1,13 +1,4 @@
-/** A row of numbers between 0 and 1 that is the same for the same seed (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+import { seeded } from '../../core/src/numeric/seeded.ts';
 
 /** Chance with a few words of its own. */
 export interface Chance {

@@ -16,6 +16,7 @@ import { demoShelf } from '../demo/demo-shelf.ts';
 
 import { base64Of } from '../data/base64.ts';
 import * as database from '../data/database.ts';
+import { readProjects } from '../data/records.ts';
 import { useLibrary } from '../stores/library.ts';
 import { takeIn } from './take-in.ts';
 
@@ -166,7 +167,7 @@ describe('the library', () => {
     library.noteProject(tumbler);
     expect(library.projects.map((p) => p.id)).toEqual(['demo-tumbler', 'demo-mug']);
     await library.removeProject('demo-mug');
-    expect((await database.readProjects()).kept.map((p) => p.id)).toEqual(['demo-tumbler']);
+    expect((await readProjects()).kept.map((p) => p.id)).toEqual(['demo-tumbler']);
     await library.removeBlank('demo-crew-mug');
     expect(library.shelf.map((b) => b.blank.id)).not.toContain('demo-crew-mug');
   });

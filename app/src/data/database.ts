@@ -143,16 +143,6 @@ export async function* readProjectsInTurns(atOnce: number): AsyncGenerator<Read<
   }
 }
 
-/** Reads all projects. */
-export async function readProjects(): Promise<Read<Project>> {
-  const [kept, unreadable]: [Project[], Unreadable[]] = [[], []];
-  for await (const some of readProjectsInTurns(AT_ONCE)) {
-    kept.push(...some.kept);
-    unreadable.push(...some.unreadable);
-  }
-  return { kept, unreadable };
-}
-
 /** Reads all kept copies of all projects, oldest first. */
 export async function readCopies(): Promise<Read<KeptCopy>> {
   const rows = await (await open()).getAll('snapshots');

@@ -11,8 +11,14 @@ import { DoesNotFit, OlderTabOpen } from './refused.ts';
 type D = typeof Database;
 
 let loading: Promise<D> | null = null;
-/** The database on the page. */
-const here = (): Promise<D> => (loading ??= import('./database.ts'));
+/** The database on the page; where it could not be loaded it is tried again the next time. */
+function here(): Promise<D> {
+  loading ??= import('./database.ts').catch((problem: unknown) => {
+    loading = null;
+    throw problem;
+  });
+  return loading;
+}
 
 interface Waiting {
   readonly part: (part: never) => void;

@@ -117,7 +117,10 @@ export const useProject = defineStore('project', () => {
     if (!doc.value) return;
     if (!checks) {
       const { id } = doc.value;
-      void ready().then(() => doc.value?.id === id && edit(label, change, kind));
+      void ready().then(
+        () => doc.value?.id === id && edit(label, change, kind),
+        () => refuse('A part of Mivet could not be loaded, so nothing was changed. What was saved is safe. Reload the page.'), // prettier-ignore
+      );
       return;
     }
     const before = doc.value;

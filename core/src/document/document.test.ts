@@ -89,6 +89,22 @@ describe('documents', () => {
       expect(code({ ...full, ...bad })).toBe('invalid');
   });
 
+  it.each([
+    [
+      'items.0.acts.fillHoles',
+      { items: [{ ...full.items[0], acts: { ...full.items[0]!.acts, fillHoles: 3 } }] },
+      'it is missing, or of another kind than it has to be',
+    ],
+    ['items.0.text', { items: [{ ...full.items[0], text: 'x'.repeat(2001) }] }, 'it is longer than 2000 characters'],
+    ['films', { films: [] }, 'fewer than 1 are listed there'],
+    ['boardId', { boardId: '' }, 'it is empty or too short'],
+    ['seam.lapMm', { seam: { ...PLAIN_SEAM, lapMm: -1 } }, 'it is less than 0'],
+    ['hand', { hand: 'both' }, 'it is none of what may stand there'],
+  ])('are refused in words of our own: %s', (path, bad, message) => {
+    const read = checkDocument({ ...full, ...bad });
+    expect(read).toMatchObject({ ok: false, problem: { code: 'invalid', path, message } });
+  });
+
   it('of any shape are refused without throwing', () => {
     fc.assert(
       fc.property(fc.anything(), (raw) => {

@@ -116,9 +116,7 @@ export function fileIssueWords(issue: z.core.$ZodIssue): string {
     case 'invalid_format':
       return 'it is not written as it has to be';
     default:
-      return issue.input === undefined && issue.code === 'invalid_type'
-        ? 'it is missing, or of another kind than it has to be'
-        : 'it is of another kind than it has to be';
+      return 'it is missing, or of another kind than it has to be';
   }
 }
 

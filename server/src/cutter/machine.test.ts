@@ -23,6 +23,8 @@ interface Bench {
   machine: CutterMachine;
   /** Switches it off and on again with what it kept. */
   fall: () => void;
+  /** Loads whose pen movements are kept. */
+  kept: () => string[];
   now: (id: string) => CutterState['loads'][number];
 }
 function bench(): Bench {
@@ -36,6 +38,7 @@ function bench(): Bench {
   const it: Bench = {
     machine: new CutterMachine(world, null, 1),
     fall: () => (it.machine = new CutterMachine(world, kept, 1)),
+    kept: () => Object.keys(kept?.sent ?? {}).sort(),
     now: (id) => it.machine.state.loads.find((l) => l.id === id)!,
   };
   return it;
@@ -109,6 +112,23 @@ describe('the simulated cutter', () => {
     b.machine.newBlade();
     b.machine.act('next', { do: 'start', pass: 1 });
     expect(b.now('next')).toMatchObject({ state: 'cutting', why: null });
+  });
+
+  it('keeps the pen movements of what may still be cut, and no others', async () => {
+    const b = bench();
+    await b.machine.send(load('waits'));
+    await b.machine.send(load('odd', { hpgl: ['IN;XX1;'] }));
+    await b.machine.send(load('bare'));
+    b.machine.act('bare', { do: 'load', filmOnBoard: false });
+    await b.machine.send(load('cut'));
+    expect(b.kept()).toEqual(['bare', 'cut', 'waits']);
+    b.machine.act('cut', { do: 'load', filmOnBoard: true });
+    b.machine.act('cut', { do: 'start', pass: 1 });
+    b.machine.pass(2 * ROUND_S);
+    expect(b.kept()).toEqual(['bare', 'cut', 'waits']);
+    b.machine.act('cut', { do: 'came off clean' });
+    b.machine.act('waits', { do: 'take out' });
+    expect(b.kept()).toEqual(['bare']);
   });
 
   it('reads a long load in turns with all else, once, however often it is sent meanwhile', async () => {

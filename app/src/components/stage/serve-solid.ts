@@ -73,7 +73,7 @@ export function serveSolid(reply: (message: SolidReply) => void): (request: Soli
     scene.setFacing(facing);
     scene.setTape(tape);
     paint();
-    void scene.start().then(() => reply({ tells: 'ready' }));
+    void scene.start();
   }
 
   return (request) => {

@@ -32,8 +32,6 @@ export type SolidRequest =
 
 /** What the drawing of the solid tells the page. */
 export type SolidReply =
-  /** The first picture of it is there. */
-  | { readonly tells: 'ready' }
   /** This browser draws nothing in three dimensions. */
   | { readonly tells: 'refused' }
   | { readonly tells: 'painted' }
