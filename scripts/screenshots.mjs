@@ -32,6 +32,9 @@ try {
     await page.goto(base + path);
     await page.waitForTimeout(2500);
     await before();
+    // Pictures that are still worked out are waited for, as a person would.
+    const there = () => [...document.querySelectorAll('.placeholder')].every((one) => one.getBoundingClientRect().top > innerHeight); // prettier-ignore
+    await page.waitForFunction(there, null, { timeout: 20_000 });
     await page.waitForTimeout(1200);
     await page.screenshot({ path: `${out}/${name}.png` });
   };

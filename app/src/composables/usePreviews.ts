@@ -14,12 +14,13 @@ function keep(key: string, stamp: string, make: () => Promise<ProjectViewModel>)
   return viewModel;
 }
 
-/** Done when the page has nothing better to do: what is asked for by hand comes before pictures in a list. */
+let idle: Promise<void> | null = null;
+/** Done when the page, once it is there, has nothing better to do: pictures in a list then come in its order. */
 const whenIdle = (): Promise<void> =>
-  new Promise((go) => {
+  (idle ??= new Promise((go) => {
     if (typeof requestIdleCallback === 'undefined') setTimeout(go, 50);
     else requestIdleCallback(() => go(), { timeout: 2000 });
-  });
+  }));
 
 /** Picture of a project for a list; worked out once for each state of it. */
 export function viewModelForList(project: Project): Promise<ProjectViewModel> {

@@ -110,8 +110,16 @@ article:hover {
   min-width: 0;
   min-height: 0;
 }
-.flat :deep(.waits) {
+/* The box that the library puts round it has no size of its own. */
+.flat :deep(div:has(> .waits)) {
+  display: grid;
+  align-content: center;
+  width: 100%;
   height: 100%;
+}
+.flat :deep(.waits) {
+  width: 100%;
+  height: 60px;
   background: var(--paper-deep);
   opacity: 1;
 }
