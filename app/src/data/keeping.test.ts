@@ -183,7 +183,7 @@ describe('the library', () => {
     };
     await library.addProject(start);
     expect(library.projects.map(({ id }) => id)).toEqual(['p1']);
-    expect([...library.unwritten]).toEqual(['p1']);
+    expect([...library.unwritten.keys()]).toEqual(['p1']);
     const store = useProject();
     await store.open('p1');
     store.edit('Rename', (p) => ({ ...p, name: 'Sculls' }));
@@ -192,8 +192,28 @@ describe('the library', () => {
     IDBObjectStore.prototype.put = real;
     await store.flush();
     expect(store.saveState).toBe('saved');
-    expect([...library.unwritten]).toEqual([]);
+    expect([...library.unwritten.keys()]).toEqual([]);
     expect((await database.readProject('p1'))?.document.name).toBe('Sculls');
+  });
+});
+
+describe('a browser that keeps nothing', () => {
+  it('takes in what was made meanwhile as soon as it does', async () => {
+    const library = useLibrary();
+    const openAgain = indexedDB.open.bind(indexedDB);
+    await database.forgetEverything();
+    indexedDB.open = () => {
+      throw new DOMException('not allowed', 'SecurityError');
+    };
+    await library.load().finally(() => void (indexedDB.open = openAgain));
+    expect(library.refused).toMatch(/does not let Mivet keep anything/);
+    await library.keepFonts([font('f', 3)]);
+    await library.keepShelf([{ ...demoShelf(at)[0]!, blank: { ...start.blank, id: 'cup' } }]);
+    await library.load();
+    expect(library.refused).toBeNull();
+    expect((await database.readLibrary('fonts')).kept.map(({ id }) => id)).toEqual(['f']);
+    expect((await database.readLibrary('shelf')).kept.map(({ blank }) => blank.id)).toEqual(['cup']);
+    expect(library.fonts.map(({ id }) => id)).toEqual(['f']);
   });
 });
 

@@ -17,6 +17,7 @@ import { ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
 import { DoesNotFit, OlderTabOpen } from '../data/refused.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { keptList } from './kept-list.ts';
 import { notKept, refuse } from './refusal.ts';
 
 /** Id that a blank and its other colours have in common. */
@@ -29,38 +30,63 @@ const AGAIN_MS = 5000;
 
 const newestFirst = <T extends { readonly keptAt: string }>(kept: readonly T[]): T[] =>
   [...kept].sort((a, b) => b.keptAt.localeCompare(a.keptAt));
+const lastChangedFirst = (projects: readonly Project[]): Project[] =>
+  [...projects].sort((a, b) => (a.changedAt < b.changedAt ? 1 : a.changedAt > b.changedAt ? -1 : 0));
 
 /** Projects, blanks, fonts and motifs as lists; the open project lives in its own store. */
 export const useLibrary = defineStore('library', () => {
-  const projects = shallowRef<readonly Project[]>([]);
-  const shelf = shallowRef<readonly ShelfBlank[]>([]);
-  const fonts = shallowRef<readonly OwnFont[]>([]);
-  const motifs = shallowRef<readonly OwnMotif[]>([]);
+  const kept = {
+    projects: keptList<Project>(({ id }) => id, lastChangedFirst),
+    shelf: keptList<ShelfBlank>(({ blank }) => blank.id),
+    fonts: keptList<OwnFont>(({ id }) => id, newestFirst),
+    motifs: keptList<OwnMotif>(({ id }) => id, newestFirst),
+  };
+  const { all: projects } = kept.projects;
+  const { all: shelf } = kept.shelf;
+  const { all: fonts } = kept.fonts;
+  const { all: motifs } = kept.motifs;
   const loaded = ref(false);
   /** Records that this program cannot read: named, kept as they are, and offered as files. */
   const unreadable = shallowRef<readonly Unreadable[]>([]);
   /** Why nothing can be kept in this browser, if so. */
   const refused = ref<string | null>(null);
   /** New projects that could not be written yet; each is tried again until there is room. */
-  const unwritten = shallowRef<ReadonlySet<string>>(new Set());
+  const unwritten = shallowRef<ReadonlyMap<string, () => void>>(new Map());
+
+  /** Ids of what was put in while nothing could be kept; written as soon as that is possible again. */
+  const waiting = { shelf: new Set<string>(), fonts: new Set<string>(), motifs: new Set<string>() };
+
+  /** Writes what has been waiting for a place to be kept in; what fits no format is said and given up. */
+  async function writeWaiting(): Promise<void> {
+    const documents = {
+      shelf: shelf.value.filter(({ blank }) => waiting.shelf.has(blank.id)),
+      fonts: fonts.value.filter(({ id }) => waiting.fonts.has(id)),
+      motifs: motifs.value.filter(({ id }) => waiting.motifs.has(id)),
+    };
+    if (Object.values(documents).every((some) => some.length === 0)) return;
+    try {
+      await records.writeAll([], documents);
+    } catch (problem) {
+      if (!(problem instanceof DoesNotFit)) throw problem;
+      refuse(notKept(problem));
+    }
+    for (const ids of Object.values(waiting)) ids.clear();
+  }
 
   async function load(): Promise<void> {
     try {
-      const [read, blanks, ownFonts, ownMotifs] = await Promise.all([
-        records.readProjects((newest) => {
-          if (projects.value.length === 0) projects.value = newest;
-        }),
-        records.readLibrary('shelf'),
-        records.readLibrary('fonts'),
-        records.readLibrary('motifs'),
+      if (refused.value) await writeWaiting();
+      const read = await Promise.all([
+        kept.projects.readIn(() =>
+          records.readProjects((newest) => {
+            if (projects.value.length === 0) projects.value = newest;
+          }),
+        ),
+        kept.shelf.readIn(() => records.readLibrary('shelf')),
+        kept.fonts.readIn(() => records.readLibrary('fonts')),
+        kept.motifs.readIn(() => records.readLibrary('motifs')),
       ]);
-      // What could not be written yet is in no database, and stays in the list.
-      const waits = projects.value.filter(({ id }) => unwritten.value.has(id));
-      projects.value = [...waits, ...read.kept].sort((a, b) => b.changedAt.localeCompare(a.changedAt));
-      unreadable.value = [read, blanks, ownFonts, ownMotifs].flatMap((one) => one.unreadable);
-      shelf.value = blanks.kept;
-      fonts.value = newestFirst(ownFonts.kept);
-      motifs.value = newestFirst(ownMotifs.kept);
+      unreadable.value = read.flatMap((one) => one.unreadable);
       refused.value = null;
     } catch (problem) {
       refused.value =
@@ -78,25 +104,28 @@ export const useLibrary = defineStore('library', () => {
 
   /** Reads the shelf again, when somebody else wrote to it. */
   async function loadShelf(): Promise<void> {
-    shelf.value = (await records.readLibrary('shelf')).kept;
+    await kept.shelf.readIn(() => records.readLibrary('shelf'));
   }
 
   /** Takes in a project; fonts that its file carries go to the library. */
   async function addProject({ carried, ...given }: Project): Promise<void> {
     const project = { ...given, name: given.name.slice(0, LONGEST_NAME) };
-    projects.value = [project, ...projects.value.filter((p) => p.id !== project.id)];
-    if (refused.value) return;
+    kept.projects.put([project]);
+    const written = kept.projects.hold([project.id]);
     try {
       await keepFonts(carried?.fonts ?? []);
       await records.writeProject(project, 0);
+      written();
       tellTabs({ kind: 'library-changed', id: project.id, revision: 1 });
     } catch (problem) {
       if (problem instanceof DoesNotFit) {
-        projects.value = projects.value.filter((p) => p.id !== project.id);
+        written();
+        kept.projects.drop(project.id);
         throw problem;
       }
-      // There is no room: one works on it all the same, is told so, and it is written as soon as there is.
-      unwritten.value = new Set([...unwritten.value, project.id]);
+      // There is no room, or nothing is kept: one works on it all the same, is told so, and it is written when it can be.
+      if (unwritten.value.has(project.id)) written();
+      else unwritten.value = new Map([...unwritten.value, [project.id, written]]);
       setTimeout(() => void writeAgain(project.id), AGAIN_MS);
     }
   }
@@ -115,15 +144,17 @@ export const useLibrary = defineStore('library', () => {
     if (!unwritten.value.has(id) || !project) return;
     try {
       await records.writeProject(project, 0);
-      written(id);
+      noteWritten(id);
       for (const hear of onStored) await hear(id, 1, false);
       tellTabs({ kind: 'library-changed', id, revision: 1 });
     } catch {
       setTimeout(() => void writeAgain(id), AGAIN_MS);
     }
   }
-  function written(id: string): void {
-    if (unwritten.value.has(id)) unwritten.value = new Set([...unwritten.value].filter((one) => one !== id));
+  function noteWritten(id: string): void {
+    if (!unwritten.value.has(id)) return;
+    unwritten.value.get(id)?.();
+    unwritten.value = new Map([...unwritten.value].filter(([one]) => one !== id));
   }
 
   /** Takes a record that cannot be read away for good. */
@@ -134,8 +165,8 @@ export const useLibrary = defineStore('library', () => {
 
   /** Takes a changed project into the list without reading everything again. */
   function noteProject(project: Project): void {
-    written(project.id);
-    projects.value = [project, ...projects.value.filter((p) => p.id !== project.id)];
+    noteWritten(project.id);
+    kept.projects.put([project]);
   }
 
   /**
@@ -174,13 +205,14 @@ export const useLibrary = defineStore('library', () => {
     if (!fits.ok) throw new Error(`${fits.path}: ${fits.issue.message}`);
     const outcome = await records.writeProject(next, stored.revision);
     if (!outcome.ok) throw new Error('it was changed in another tab just now; try again');
-    projects.value = projects.value.map((one) => (one.id === id ? next : one));
+    kept.projects.put([next]);
     tellTabs({ kind: 'project-saved', id, revision: outcome.revision });
   }
 
   async function removeProject(id: string): Promise<void> {
     await records.deleteProject(id);
-    projects.value = projects.value.filter((p) => p.id !== id);
+    noteWritten(id);
+    kept.projects.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
@@ -226,12 +258,17 @@ export const useLibrary = defineStore('library', () => {
 
   /**
    * Writes things of the library down before they are shown; what cannot be written is said, and not shown as if it were.
-   * With nowhere to keep anything they are shown all the same, for as long as the page is open.
+   * With nowhere to keep anything they are shown all the same, and written when there is.
    *
    * @returns whether they are to be shown
    */
   async function writeDown(documents: records.LibraryDocuments): Promise<boolean> {
-    if (refused.value) return true;
+    if (refused.value) {
+      for (const { blank } of documents.shelf ?? []) waiting.shelf.add(blank.id);
+      for (const { id } of documents.fonts ?? []) waiting.fonts.add(id);
+      for (const { id } of documents.motifs ?? []) waiting.motifs.add(id);
+      return true;
+    }
     try {
       await records.writeAll([], documents);
     } catch (problem) {
@@ -245,8 +282,7 @@ export const useLibrary = defineStore('library', () => {
   /** Writes shelf blanks, over those with the same id; false where they could not be kept, which is said. */
   async function keepShelf(entries: readonly ShelfBlank[]): Promise<boolean> {
     if (!(await writeDown({ shelf: entries }))) return false;
-    const ids = new Set(entries.map((b) => b.blank.id));
-    shelf.value = [...shelf.value.filter((b) => !ids.has(b.blank.id)), ...entries];
+    kept.shelf.put(entries);
     return true;
   }
 
@@ -270,31 +306,29 @@ export const useLibrary = defineStore('library', () => {
 
   async function removeBlank(id: string): Promise<void> {
     await records.deleteKept('shelf', id);
-    shelf.value = shelf.value.filter((b) => b.blank.id !== id);
+    kept.shelf.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
-  /** Keeps fonts; with nowhere to keep them nothing is done. */
   async function keepFonts(brought: readonly OwnFont[]): Promise<void> {
-    if (brought.length === 0 || refused.value || !(await writeDown({ fonts: brought }))) return;
-    const ids = new Set(brought.map((font) => font.id));
-    fonts.value = [...brought, ...fonts.value.filter((font) => !ids.has(font.id))];
+    if (brought.length === 0 || !(await writeDown({ fonts: brought }))) return;
+    kept.fonts.put(brought);
   }
 
   async function keepMotif(motif: OwnMotif): Promise<void> {
     if (!(await writeDown({ motifs: [motif] }))) return;
-    motifs.value = [motif, ...motifs.value.filter((m) => m.id !== motif.id)];
+    kept.motifs.put([motif]);
   }
 
   async function removeMotif(id: string): Promise<void> {
     if (!refused.value) await records.deleteKept('motifs', id);
-    motifs.value = motifs.value.filter((m) => m.id !== id);
+    kept.motifs.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
   async function removeFont(id: string): Promise<void> {
     await records.deleteKept('fonts', id);
-    fonts.value = fonts.value.filter((font) => font.id !== id);
+    kept.fonts.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
@@ -302,9 +336,9 @@ export const useLibrary = defineStore('library', () => {
   async function bringIn(incoming: readonly Project[], documents: records.LibraryDocuments): Promise<void> {
     const carried = incoming.flatMap((project) => project.carried?.fonts ?? []);
     const plain = incoming.map(({ carried: _, ...project }) => project);
-    const ids = new Set(plain.map(({ id }) => id));
-    projects.value = [...plain, ...projects.value.filter(({ id }) => !ids.has(id))];
-    await records.writeAll(plain, { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] });
+    kept.projects.put(plain);
+    const written = kept.projects.hold(plain.map(({ id }) => id));
+    await records.writeAll(plain, { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] }).finally(written);
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     await load();
   }

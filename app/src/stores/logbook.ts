@@ -3,6 +3,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { keptList } from './kept-list.ts';
 import { notKept, refuse } from './refusal.ts';
 
 const newestFirst = (entries: readonly LogbookEntry[]): LogbookEntry[] =>
@@ -11,7 +12,8 @@ const newestFirst = (entries: readonly LogbookEntry[]): LogbookEntry[] =>
 /** The logbook: what was made, how it came out, and what is told of it later. */
 export const useLogbook = defineStore('logbook', () => {
   /** The newest first. */
-  const entries = shallowRef<readonly LogbookEntry[]>([]);
+  const kept = keptList<LogbookEntry>(({ id }) => id, newestFirst);
+  const { all: entries } = kept;
   const unreadable = shallowRef<readonly Unreadable[]>([]);
   const loaded = ref(false);
   /** Whether it can only be kept for as long as this page is open. */
@@ -29,10 +31,11 @@ export const useLogbook = defineStore('logbook', () => {
   }
   /** The newest of a long book are shown before the rest is read. */
   async function readIn(): Promise<void> {
-    const latest = await records.readLogbook((newest) => {
-      if (entries.value.length === 0) entries.value = newestFirst(newest.kept);
-    });
-    entries.value = newestFirst(latest.kept);
+    const latest = await kept.readIn(() =>
+      records.readLogbook((newest) => {
+        if (entries.value.length === 0) entries.value = newestFirst(newest.kept);
+      }),
+    );
     unreadable.value = latest.unreadable;
     loaded.value = true;
   }
@@ -47,8 +50,7 @@ export const useLogbook = defineStore('logbook', () => {
         refuse(notKept(problem));
         return false;
       }
-    const ids = new Set(put.map(({ id }) => id));
-    entries.value = newestFirst([...put, ...entries.value.filter(({ id }) => !ids.has(id))]);
+    kept.put(put);
     if (!refused.value) tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     return true;
   }
@@ -56,7 +58,7 @@ export const useLogbook = defineStore('logbook', () => {
   /** Takes an entry out of the book. */
   async function remove(id: string): Promise<void> {
     if (!refused.value) await records.deleteKept('entries', id);
-    entries.value = entries.value.filter((one) => one.id !== id);
+    kept.drop(id);
     if (!refused.value) tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }
 

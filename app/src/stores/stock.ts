@@ -18,6 +18,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { keptList } from './kept-list.ts';
 import { notKept, refuse } from './refusal.ts';
 import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
@@ -27,7 +28,8 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 /** Films, offcuts, tapes, cutters and what was booked. */
 export const useStock = defineStore('stock', () => {
   const settings = useSettings();
-  const things = shallowRef<readonly StockThing[]>([]);
+  const kept = keptList<StockThing>(({ id }) => id);
+  const { all: things } = kept;
   /** What this program cannot read of it. */
   const unreadable = shallowRef<readonly Unreadable[]>([]);
   const loaded = ref(false);
@@ -57,10 +59,14 @@ export const useStock = defineStore('stock', () => {
   function load(again = false): Promise<void> {
     if (again || !loading)
       loading = Promise.resolve()
-        .then(() => records.readLibrary('stock'))
+        .then(() =>
+          kept.readIn(async () => {
+            const read = await records.readLibrary('stock');
+            return { kept: read.kept.map(({ thing }) => thing), unreadable: read.unreadable };
+          }),
+        )
         .then(
           (read) => {
-            things.value = read.kept.map(({ thing }) => thing);
             unreadable.value = read.unreadable;
             loaded.value = true;
           },
@@ -89,7 +95,7 @@ export const useStock = defineStore('stock', () => {
       return wanted;
     };
     try {
-      things.value = await records.changeStock(told, new Date().toISOString());
+      kept.set(await records.changeStock(told, new Date().toISOString()));
     } catch (problem) {
       refuse(notKept(problem));
       return false;

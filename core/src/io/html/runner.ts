@@ -6,13 +6,47 @@ const key = 'mivet-along-' + data.projectId + '-' + data.writtenAt;
 const empty = { doneSteps: [], doneAt: {}, waitsUntil: {}, waitsFrom: {}, answers: [], notes: [], photos: [] };
 let run = empty;
 try { run = Object.assign({}, empty, JSON.parse(localStorage.getItem(key) || '{}')); } catch (e) { run = empty; }
-const done = new Set(data.done.concat(run.doneSteps));
-let at = Math.max(0, data.stops.findIndex((s) => !done.has(s.tick)));
-let kept = true;
+let done = new Set(), at = 0, store = null;
 const $ = (id) => document.getElementById(id);
-function keep() {
-  try { localStorage.setItem(key, JSON.stringify(run)); kept = true; } catch (e) { kept = false; }
+function sayKept(kept) {
   $('kept').textContent = kept ? '' : 'This phone keeps nothing for this file: save the results before you close it.';
+}
+// In two places: one of them has no room for many photographs, the other is not there in every browser.
+function keep() {
+  run.keptAt = Date.now();
+  let simply = true;
+  try { localStorage.setItem(key, JSON.stringify(run)); } catch (e) { simply = false; }
+  if (!store) { sayKept(simply); return; }
+  try {
+    const tx = store.transaction('runs', 'readwrite');
+    tx.oncomplete = () => sayKept(true);
+    tx.onabort = () => sayKept(simply);
+    tx.objectStore('runs').put(run, key);
+    if (tx.commit) tx.commit();
+  } catch (e) { sayKept(simply); }
+}
+let begun = false;
+function begin(other) {
+  if (begun) return;
+  begun = true;
+  if (other && (other.keptAt || 0) > (run.keptAt || 0)) run = Object.assign({}, empty, other);
+  done = new Set(data.done.concat(run.doneSteps));
+  at = Math.max(0, data.stops.findIndex((s) => !done.has(s.tick)));
+  show();
+}
+function open() {
+  let asked;
+  try { asked = indexedDB.open('mivet-along', 1); } catch (e) { begin(); return; }
+  asked.onupgradeneeded = () => asked.result.createObjectStore('runs');
+  asked.onerror = () => begin();
+  asked.onsuccess = () => {
+    try {
+      const got = asked.result.transaction('runs').objectStore('runs').get(key);
+      got.onsuccess = () => { store = asked.result; begin(got.result); };
+      got.onerror = () => begin();
+    } catch (e) { begin(); }
+  };
+  setTimeout(begin, 3000);
 }
 const now = () => new Date().toISOString();
 function left(until) {
@@ -121,7 +155,7 @@ $('next').addEventListener('click', () => {
 });
 $('back').addEventListener('click', () => { at = Math.max(0, at - 1); show(); });
 $('save').addEventListener('click', () => {
-  const { photos, ...bench } = run;
+  const { photos, keptAt, ...bench } = run;
   const results = { format: 'mivet-results', version: 1, projectId: data.projectId, project: data.project, bench: bench, photos: photos };
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([JSON.stringify(results)], { type: 'application/json' }));
@@ -133,7 +167,7 @@ setInterval(() => {
   const running = Object.keys(run.waitsUntil).map((id) => run.waitsUntil[id]).sort();
   $('timer').textContent = running.length ? 'Waiting: ' + running.map(left).join(' \\u00b7 ') : '';
 }, 500);
-show();
+open();
 `;
 
 /** How it looks: large, on paper, by day and by night. */
