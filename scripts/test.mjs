@@ -1,7 +1,8 @@
 // npm test: installs what is missing (Debian's Chromium included), then lint, types, unit, build, e2e. The last line is
 // the true total over unit and e2e tests: "N passed, N failed".
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import process from 'node:process';
 import { must, root, tool } from './setup.mjs';
 
@@ -14,18 +15,21 @@ mkdirSync(results, { recursive: true });
 
 installChromium();
 
+/** The longest first; each keeps one processor busy. */
 const checks = [
   ['lint', tool('eslint'), ['.']],
+  ['types: app', tool('vue-tsc'), ['-p', 'app']],
   ['format', tool('prettier'), ['--check', '--log-level', 'warn', '.']],
-  ['types: core', tool('tsc'), ['-p', 'core']],
   ['types: core tests', tool('tsc'), ['-p', 'core/tsconfig.test.json']],
+  ['build', tool('vite'), ['build', 'app', '--logLevel', 'warn']],
+  ['types: core', tool('tsc'), ['-p', 'core']],
   ['types: cli', tool('tsc'), ['-p', 'cli']],
   ['types: server', tool('tsc'), ['-p', 'server']],
-  ['build', tool('vite'), ['build', 'app', '--logLevel', 'warn']],
-  ['types: app', tool('vue-tsc'), ['-p', 'app']],
   ['types: e2e', tool('tsc'), ['-p', 'e2e']],
 ];
-const broken = checks.filter(([name, command, args]) => !run(name, command, args)).map(([name]) => name);
+const broken = [];
+const open = [...checks];
+await Promise.all(Array.from({ length: Math.max(1, availableParallelism()) }, checkOn));
 
 const unitFile = `${results}/unit.json`;
 const unitRan = run('unit tests', tool('vitest'), [
@@ -51,6 +55,29 @@ if (broken.length > 0) process.stdout.write(`\nNot in order: ${broken.join(', ')
 process.exitCode = failed > 0 ? 1 : 0;
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 
+/** Runs checks that nobody has begun until none is left; what each says stands together. */
+async function checkOn() {
+  for (let next = open.shift(); next; next = open.shift()) {
+    const [name, command, args] = next;
+    const began = Date.now();
+    const said = [];
+    const status = await new Promise((done) => {
+      const child = spawn('timeout', ['--kill-after=10', `${LONGEST_S}`, command, ...args], { cwd: root });
+      child.stdout.on('data', (some) => said.push(some));
+      child.stderr.on('data', (some) => said.push(some));
+      child.on('close', done);
+      child.on('error', () => done(1));
+    });
+    if (status !== 0) broken.push(name);
+    process.stdout.write(`\n── ${name}\n${Buffer.concat(said).toString()}${ended(name, status, began)}`);
+  }
+}
+
+function ended(name, status, began) {
+  const how = status === 0 ? 'fine' : status === 124 ? 'DID NOT END, stopped' : 'FAILED';
+  return `── ${name}: ${how} (${((Date.now() - began) / 1000).toFixed(1)} s)\n`;
+}
+
 function run(name, command, args, env = {}) {
   process.stdout.write(`\n── ${name}\n`);
   const began = Date.now();
@@ -60,9 +87,7 @@ function run(name, command, args, env = {}) {
     stdio: 'inherit',
     env: { ...process.env, ...env },
   });
-  process.stdout.write(
-    `── ${name}: ${done.status === 0 ? 'fine' : done.status === 124 ? 'DID NOT END, stopped' : 'FAILED'} (${((Date.now() - began) / 1000).toFixed(1)} s)\n`,
-  );
+  process.stdout.write(ended(name, done.status, began));
   return done.status === 0;
 }
 
