@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, test } from '@playwright/test';
 import { startBrowser } from './support/killable.ts';
-import { download, goTo, openDemo, openProjects, saved, setField } from './support/app.ts';
+import { download, goTo, openDemo, openProjects, saved, setField, storeLike } from './support/app.ts';
 
 test('a browser that is killed has lost nothing that it said was saved', async ({ baseURL }) => {
   const profile = mkdtempSync(join(tmpdir(), 'mivet-kill-'));
@@ -106,6 +106,9 @@ test('a backup brings everything back as it was', async ({ page }) => {
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: written });
+  const dialog = page.getByRole('dialog', { name: 'Restore a backup' });
+  await expect(dialog.getByText('14 new')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Restore' }).click();
   await expect(
     page.getByText(/14 projects, 12 blanks, 17 things in stock and 60 entries in the logbook are back/),
   ).toBeVisible();
@@ -113,6 +116,28 @@ test('a backup brings everything back as it was', async ({ page }) => {
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(after.projects!)).toEqual(byId(before.projects!));
   expect(byId(after.stock!)).toEqual(byId(before.stock!));
+  // A part of it: what was deleted comes back, what was changed since stays beside what it was.
+  await page.getByRole('link', { name: 'Projects', exact: true }).click();
+  const heron = page.getByRole('article').filter({ has: page.getByRole('heading', { name: /Heron/ }) });
+  await heron.getByRole('button', { name: 'Delete' }).click();
+  await heron.getByRole('button', { name: 'Delete' }).click();
+  await expect(heron).toHaveCount(0);
+  await storeLike(page, 'demo-prize', (document) => ({ ...document, id: 'demo-prize', name: 'Prize box, two lids' }));
+  await page.reload();
+  await page.getByRole('link', { name: 'My way' }).click();
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: written });
+  await expect(dialog.getByText('1 new, 12 the same as here, 1 differs')).toBeVisible();
+  for (const kind of ['Blanks', 'Stock', 'Logbook', 'How you work']) await dialog.getByRole('checkbox', { name: kind }).uncheck(); // prettier-ignore
+  await dialog.getByRole('combobox', { name: /^Prize box.*: keep$/ }).selectOption('Both');
+  await expect(dialog.getByText('2 come back. Nothing that is here is deleted.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Restore' }).click();
+  await page.getByRole('link', { name: 'Projects', exact: true }).click();
+  await expect(heron).toHaveCount(1);
+  await expect(page.getByRole('heading', { name: 'Prize box, two lids' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Prize box.*\(from backup\)$/ })).toBeVisible();
+  await page.getByRole('link', { name: 'My way' }).click();
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'holiday.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });

@@ -47,7 +47,7 @@ const CORE = [
   ['nest', ['numeric', 'plane', 'polygon', 'raster']],
   ['load', ['numeric', 'plane', 'polygon', 'model', 'material', 'layers', 'pieces', 'stack', 'nest']],
   ['cut', ['numeric', 'plane', 'polygon', 'model', 'layers', 'pieces', 'load']],
-  ['document', ['numeric', 'model', 'material', 'measure', 'artwork', 'layout', 'layers', 'seam']],
+  ['document', ['numeric', 'plane', 'model', 'material', 'measure', 'artwork', 'layout', 'layers', 'seam']],
   [
     'proof',
     [

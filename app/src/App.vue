@@ -9,12 +9,14 @@ import { useDroppedFile } from './composables/useDroppedFile.ts';
 import { useGlobalKeys } from './composables/useGlobalKeys.ts';
 import { useOnceAsked } from './composables/useOnceAsked.ts';
 import { useLibrary } from './stores/library.ts';
+import { useRestoring } from './stores/restoring.ts';
 import { useSettings } from './stores/settings.ts';
 import { useView } from './stores/view.ts';
 import { offerDemo } from './demo/offer-demo.ts';
 
 /** Loaded when they are first asked for. */
 const HelpPanel = defineAsyncComponent(() => import('./components/help/HelpPanel.vue'));
+const RestoreDialog = defineAsyncComponent(() => import('./components/restore/RestoreDialog.vue'));
 const KeySheet = defineAsyncComponent(() => import('./components/shell/KeySheet.vue'));
 
 const settings = useSettings();
@@ -25,6 +27,8 @@ watchEffect(() => document.documentElement.setAttribute('data-bs-theme', setting
 onMounted(() => offerDemo(library.load()));
 const keysAsked = useOnceAsked(() => view.showKeys);
 const helpAsked = useOnceAsked(() => view.showHelp);
+const restoring = useRestoring();
+const restoreAsked = useOnceAsked(() => restoring.asked !== null);
 useGlobalKeys();
 useDroppedFile();
 </script>
@@ -42,6 +46,7 @@ useDroppedFile();
     </div>
     <KeySheet v-if="keysAsked" />
     <HelpPanel v-if="helpAsked" />
+    <RestoreDialog v-if="restoreAsked" />
     <ToldToasts />
   </BApp>
 </template>

@@ -445,3 +445,18 @@ export { WAVE_MM } from './film/tents.ts';
 export type { SlitIn } from './model/item.ts';
 export type { EvenSlits, Looked, LookedOrder, LookedTent, WayToLay } from './model/looked.ts';
 export { WAYS_SAID } from './proof/findings/wrinkle.ts';
+export { backupDue } from './document/backup-due.ts';
+export {
+  BACKUP_KINDS,
+  chosenOf,
+  compareBackup,
+  mayBeBoth,
+  recordKey,
+  takeOf,
+  WHOLE_BACKUP,
+  type BackupKind,
+  type KeptRecords,
+  type RecordStanding,
+  type RestoreChoice,
+  type Take,
+} from './io/backup/restore.ts';

@@ -112,7 +112,7 @@ export function spoilDocument<T>(document: T, chance: Chance): T {
     else if (kind === 1 && typeof value === 'number') holder[key] = value * chance.of([-1, 0, 1e-6, 10, 1000, 1e9]);
     else if (kind === 2 && Array.isArray(value)) holder[key] = [...value, ...value];
     else if (kind === 3)
-      Object.defineProperty(holder, chance.of(WORDS), { value: chance.of(VALUES), enumerable: true, configurable: true, writable: true }); // prettier-ignore
+      Object.defineProperty(holder, chance.of(WORDS), { value: structuredClone(chance.of(VALUES)), enumerable: true, configurable: true, writable: true }); // prettier-ignore
     else if (kind === 4 && typeof value === 'string') holder[key] = spoilText(value, chance);
     else holder[key] = structuredClone(chance.of(VALUES));
   }

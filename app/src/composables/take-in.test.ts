@@ -3,13 +3,16 @@ import {
   emptyBackup,
   FORMAT_VERSION,
   newShelfBlank,
+  recordKey,
+  WHOLE_BACKUP,
   type Backup,
   type OwnFont,
   type OwnMotif,
   type Project,
+  type RestoreChoice,
 } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { fontFile } from '../../../core/test/fonts.ts';
 import { demoProjects } from '../demo/demo.ts';
 import { demoShelf } from '../demo/demo-shelf.ts';
@@ -18,6 +21,7 @@ import { base64Of } from '../data/base64.ts';
 import * as database from '../data/database.ts';
 import { readProjects } from '../data/records.ts';
 import { useLibrary } from '../stores/library.ts';
+import { useRestoring } from '../stores/restoring.ts';
 import { takeIn } from './take-in.ts';
 
 const at = '2026-05-04T10:00:00.000Z';
@@ -32,6 +36,14 @@ beforeEach(async () => {
   setActivePinia(createPinia());
   await useLibrary().load();
 });
+
+/** Brings a backup in, and says what of it when that is asked. */
+async function takeInBackup(dropped: File, choice: RestoreChoice | null): Promise<string> {
+  const words = takeIn(dropped);
+  await vi.waitFor(() => expect(useRestoring().asked).not.toBeNull());
+  useRestoring().asked!.answer(choice);
+  return words;
+}
 
 describe('files that are dropped on the page', () => {
   it('bring a project in, and beside its namesake a second time', async () => {
@@ -67,9 +79,18 @@ describe('files that are dropped on the page', () => {
       projects: [tumbler, mug],
       shelf: [newShelfBlank(mug.blank, at)],
     };
-    expect(await takeIn(file(backup))).toBe(
+    expect(await takeInBackup(file(backup), { ...WHOLE_BACKUP, clashes: 'backup' })).toBe(
       'Backup of 2026-05-04: 2 projects and 1 blank are back. Others were left as they were.',
     );
+    // Asked and then not wanted: nothing of it is there.
+    await useLibrary().removeProject(tumbler.id);
+    expect(await takeInBackup(file(backup), null)).toBe('Backup of 2026-05-04: nothing was changed.');
+    expect(useLibrary().projects.map(({ id }) => id)).not.toContain(tumbler.id);
+    const beside = {
+      ...WHOLE_BACKUP,
+      single: new Map([[recordKey({ kind: 'projects', id: mug.id }), 'none' as const]]),
+    };
+    await takeInBackup(file(backup), beside);
     const names = useLibrary()
       .projects.map((p) => p.name)
       .sort();
@@ -108,10 +129,12 @@ describe('fonts and motifs of one’s own', () => {
   it('come back from a backup and from files of their own, and can be forgotten', async () => {
     const library = useLibrary();
     const backup: Backup = { ...emptyBackup(at), fonts: [font], motifs: [motif] };
-    expect(await takeIn(file(backup))).toMatch(/1 font and 1 motif are back/);
+    expect(await takeInBackup(file(backup), WHOLE_BACKUP)).toMatch(/1 font and 1 motif are back/);
     expect([library.fonts, library.motifs]).toEqual([[font], [motif]]);
     const broken = { ...font, id: 'own-2', data: '////' };
-    expect(await takeIn(file({ ...backup, fonts: [broken], motifs: [] }))).toMatch(/1 font could not be read/);
+    expect(await takeInBackup(file({ ...backup, fonts: [broken], motifs: [] }), WHOLE_BACKUP)).toMatch(
+      /1 font could not be read/,
+    );
     expect(await takeIn(file(broken))).toMatch(/cannot be read\. Nothing was changed/);
     expect(library.fonts).toEqual([font]);
     await library.removeMotif('m-1');

@@ -1,4 +1,5 @@
 import {
+  chosenOf,
   describeReadProblem,
   isResults,
   mergeRuns,
@@ -13,12 +14,13 @@ import {
 import { describeBackup } from '../stores/backup.ts';
 import { bytesOfBase64 } from '../data/base64.ts';
 import { bytesOfDataUrl } from '../data/data-url.ts';
-import { writePhoto } from '../data/records.ts';
+import { compareWithBackup, writePhoto } from '../data/records.ts';
 import { textOf } from '../data/file-text.ts';
 import { LONGEST_MS, useIncoming } from '../stores/incoming.ts';
 import { useLogbook } from '../stores/logbook.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useProject } from '../stores/project.ts';
+import { useRestoring } from '../stores/restoring.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 import { useTold } from '../stores/told.ts';
@@ -122,19 +124,27 @@ async function takeInBackup(file: File): Promise<string> {
     projects: projects.map(({ carried: _, ...project }) => project),
     fonts: [...carried, ...fonts],
   };
-  // What is being worked on is written first, so that it stays as a copy beside what comes back.
+  // What is being worked on is written first, so that it is compared, and stays as a copy beside what comes back.
   await useProject().flush();
-  await useLibrary().restore(whole);
+  const standings = await compareWithBackup(whole);
+  const choice = await useRestoring().ask(file.name, whole, standings);
+  const of = `Backup of ${backup.writtenAt.slice(0, 10)}`;
+  if (!choice) return `${of}: nothing was changed.`;
+  const chosen = chosenOf(whole, standings, choice, () => crypto.randomUUID());
+  await useProject().flush();
+  await useLibrary().restore(chosen);
   await useStock().load(true);
-  const settings = useSettings();
-  settings.limits = { ...settings.limits, ...backup.limits };
-  settings.own = backup.settings;
+  if (choice.settings) {
+    const settings = useSettings();
+    settings.limits = { ...settings.limits, ...backup.limits };
+    settings.own = backup.settings;
+  }
   const lost = backup.fonts.length - fonts.length;
   return [
-    `Backup of ${backup.writtenAt.slice(0, 10)}: ${describeBackup(whole)} ${isOne(whole) ? 'is' : 'are'} back. Others were left as they were.`,
+    `${of}: ${describeBackup(chosen)} ${isOne(chosen) ? 'is' : 'are'} back. Others were left as they were.`,
     ...(lost > 0 ? [`${count(lost, 'font')} could not be read and was left out.`] : []),
-    ...(backup.unreadable.length > 0
-      ? [`These cannot be read by this version and were put back as they are: ${namesOf(backup.unreadable)}.`]
+    ...(chosen.unreadable.length > 0
+      ? [`These cannot be read by this version and were put back as they are: ${namesOf(chosen.unreadable)}.`]
       : []),
   ].join(' ');
 }

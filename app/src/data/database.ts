@@ -1,5 +1,6 @@
 import {
   checkDocument,
+  compareBackup,
   describeReadProblem,
   sameValue,
   stockDocument,
@@ -7,11 +8,13 @@ import {
   type Backup,
   type CountedBlank,
   type KeptCopy,
+  type KeptRecords,
   type LogbookEntry,
   type MivetDocument,
   type OwnFont,
   type OwnMotif,
   type Project,
+  type RecordStanding,
   type ShelfBlank,
   type ShelfChange,
   type StockDocument,
@@ -365,6 +368,35 @@ export async function writeAll(
     for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
   await tx.done;
   return revisions;
+}
+
+/**
+ * Puts each record of a backup beside what is kept here.
+ *
+ * @param records of the backup, as they are written
+ */
+export async function compareWithBackup(records: KeptRecords): Promise<RecordStanding[]> {
+  const [projects, shelf, fonts, motifs, stock, entries] = await Promise.all([
+    allProjects(),
+    readLibrary('shelf'),
+    readLibrary('fonts'),
+    readLibrary('motifs'),
+    readLibrary('stock'),
+    readLibrary('entries'),
+  ]);
+  return compareBackup(records, {
+    projects,
+    shelf: shelf.kept,
+    fonts: fonts.kept,
+    motifs: motifs.kept,
+    stock: stock.kept,
+    entries: entries.kept,
+  });
+}
+async function allProjects(): Promise<Project[]> {
+  const all: Project[] = [];
+  for await (const { kept } of readProjectsInTurns(200)) all.push(...kept);
+  return all;
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { LogbookEntry, Project, Unreadable } from '@mivet/core';
+import type { KeptRecords, LogbookEntry, Project, Unreadable } from '@mivet/core';
 import * as database from './database.ts';
 import { DoesNotFit, OlderTabOpen } from './refused.ts';
 
@@ -9,6 +9,7 @@ export type RecordRequest = { readonly id: number } & (
   | { readonly does: 'readLogbook' }
   | { readonly does: 'readCopies' }
   | { readonly does: 'readLibrary'; readonly store: database.LibraryStore }
+  | { readonly does: 'compareWithBackup'; readonly records: KeptRecords }
   | {
       readonly does: 'writeAll';
       readonly projects: readonly Project[];
@@ -50,6 +51,8 @@ async function answer(
     }
     case 'readLibrary':
       return database.readLibrary(request.store);
+    case 'compareWithBackup':
+      return database.compareWithBackup(request.records);
     case 'writeAll':
       return database.writeAll(request.projects, request.library);
   }

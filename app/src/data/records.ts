@@ -114,6 +114,10 @@ export async function readLogbook(
   return { kept: all.flatMap(({ kept }) => kept), unreadable: all.flatMap(({ unreadable }) => unreadable) };
 }
 
+/** Puts each record of a backup beside what is kept here. */
+export const compareWithBackup: D['compareWithBackup'] = ({ projects, shelf, fonts, motifs, stock, entries }) =>
+  ask({ does: 'compareWithBackup', records: { projects, shelf, fonts, motifs, stock, entries } });
+
 /**
  * Puts many documents in at once, all or none; existing ones with the same id are replaced.
  *

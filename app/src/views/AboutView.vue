@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
 import notices from '../../../NOTICES.md?raw';
 import { version } from '../../package.json';
 import FoldOut from '../components/fields/FoldOut.vue';
+import { useStorageRoom } from '../composables/useStorageRoom.ts';
 import { packagesOf } from '../components/help/licences.ts';
 
 const packages = packagesOf(notices);
@@ -11,15 +11,7 @@ const FIELDS = [
   { key: 'version', label: 'Version' },
   { key: 'licence', label: 'Licence', sortable: true },
 ];
-const space = ref<string | null>(null);
-const held = ref<boolean | null>(null);
-
-onMounted(async () => {
-  // Not every browser tells.
-  const used = await navigator.storage?.estimate?.().catch(() => null);
-  if (used?.usage !== undefined) space.value = `${(used.usage / 1e6).toFixed(1)} MB`;
-  held.value = (await navigator.storage?.persisted?.().catch(() => null)) ?? null;
-});
+const { used, held } = useStorageRoom();
 </script>
 
 <template>
@@ -36,8 +28,8 @@ onMounted(async () => {
         is sent anywhere. The server that you started hands out these pages and speaks with a cutter on your line; it
         keeps no projects.
       </p>
-      <p v-if="space !== null">
-        They take <span class="dims">{{ space }}</span>.
+      <p v-if="used !== null">
+        They take <span class="dims">{{ used }}</span>.
         <template v-if="held === false">
           The browser may clear them when the disk is full, so keep a backup as well.
         </template>

@@ -4,9 +4,9 @@ import { computed, ref } from 'vue';
 import ChoiceRow from '../components/fields/ChoiceRow.vue';
 import LimitTable from '../components/fields/LimitTable.vue';
 import { tellOf } from '../composables/take-in.ts';
-import { saveFile } from '../data/save-file.ts';
-import { describeBackup, gatherBackup } from '../stores/backup.ts';
-import { askCore } from '../workers/core-client.ts';
+import { whenWords } from '../composables/time-words.ts';
+import { useBackup } from '../composables/useBackup.ts';
+import { useStorageRoom } from '../composables/useStorageRoom.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useTold } from '../stores/told.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -47,22 +47,17 @@ const PAPERS = [
   { value: 'letter' as const, label: 'Letter' },
 ];
 
-const packing = ref(false);
-async function backup(): Promise<void> {
-  packing.value = true;
-  try {
-    const writtenAt = new Date().toISOString();
-    const whole = await gatherBackup(writtenAt);
-    const bytes = await askCore('packBackup', { backup: whole });
-    saveFile(`mivet-backup-${writtenAt.slice(0, 10)}.zip`, bytes);
-    told.tell(`Written: ${describeBackup(whole)}, and how you work. It was read back once: it is whole.`);
-  } catch (problem) {
-    told.tell(
-      `No backup was written: ${problem instanceof Error ? problem.message : String(problem)} Nothing is lost; everything is still in this browser.`,
-      true,
-    );
-  }
-  packing.value = false;
+const { writing, writtenAt, write } = useBackup();
+const lastBackup = computed(() => (writtenAt.value ? whenWords(Date.parse(writtenAt.value), Date.now()) : null));
+const { used, room, held, askToKeep } = useStorageRoom();
+async function keepForGood(): Promise<void> {
+  const granted = await askToKeep();
+  told.tell(
+    granted
+      ? 'This browser keeps everything, however full the disk is.'
+      : 'This browser made no promise; it may ask again once Mivet is used more, or installed. Keep backups.',
+    !granted,
+  );
 }
 async function bringBack(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -162,12 +157,30 @@ async function demo(): Promise<void> {
       <h2>Backup</h2>
       <p class="quiet">
         Projects and their kept copies, blanks, stock, fonts, motifs and how you work live in this browser only. A
-        backup is one file with everything in it; bringing it back replaces what has the same origin, keeps what that
-        was as a copy, and leaves the rest.
+        backup is one file with everything in it. Restoring one shows what is in it first, and what of it differs from
+        what is here; you say what comes back.
+      </p>
+      <p class="quiet">
+        <template v-if="used !== null">
+          They take <span class="dims">{{ used }}</span><template v-if="room !== null">
+            of <span class="dims">{{ room }}</span></template
+          >.
+        </template>
+        <template v-if="held === true">The browser keeps them however full the disk is.</template>
+        <template v-else-if="held === false">
+          The browser may clear them when the disk is full.
+          <BButton variant="link" size="sm" class="p-0 align-baseline" @click="keepForGood">Ask it to keep them</BButton
+          >.
+        </template>
+        {{
+          lastBackup
+            ? `Your last backup from this device was written ${lastBackup}.`
+            : 'No backup was written from this device yet.'
+        }}
       </p>
       <div class="d-flex flex-wrap gap-2">
-        <BButton variant="primary" :disabled="packing" @click="backup">{{
-          packing ? 'Writing…' : 'Write a backup'
+        <BButton variant="primary" :disabled="writing" @click="write">{{
+          writing ? 'Writing…' : 'Write a backup'
         }}</BButton>
         <label class="btn btn-outline-primary">
           Restore a backup

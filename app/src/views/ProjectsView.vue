@@ -13,6 +13,7 @@ import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import ProjectCard from '../components/projects/ProjectCard.vue';
 import UnreadableList from '../components/shell/UnreadableList.vue';
 import ShelfCard from '../components/shelf/ShelfCard.vue';
+import { useBackup } from '../composables/useBackup.ts';
 import { useGrowingList } from '../composables/useGrowingList.ts';
 import { useTour } from '../components/help/useTour.ts';
 import { useOnceAsked } from '../composables/useOnceAsked.ts';
@@ -24,6 +25,7 @@ const HandOverDialog = defineAsyncComponent(() => import('../components/schedule
 
 const library = useLibrary();
 const settings = useSettings();
+const backup = useBackup();
 const { start } = useNewProject();
 const { begin } = useTour();
 const loadDemo = (): Promise<void> => import('../demo/bring-in-demo.ts').then(({ bringInDemo }) => bringInDemo());
@@ -97,6 +99,19 @@ const duplicate = (project: Project): Promise<Project> => library.copyProject(pr
         New project
       </BButton>
     </header>
+    <BAlert v-if="backup.due.value > 0" :model-value="true" :variant="null" class="due">
+      <div class="d-flex flex-wrap align-items-center gap-2 column-gap-3">
+        <span>
+          {{ backup.due.value === 1 ? 'One project is' : `${backup.due.value} projects are` }} in no backup as
+          {{ backup.due.value === 1 ? 'it is' : 'they are' }} now. If this device is lost, so
+          {{ backup.due.value === 1 ? 'is it' : 'are they' }}.
+        </span>
+        <BButton variant="outline-primary" size="sm" :disabled="backup.writing.value" @click="backup.write()">{{
+          backup.writing.value ? 'Writing…' : 'Write a backup'
+        }}</BButton>
+        <BButton variant="link" size="sm" @click="backup.notNow()">Not now</BButton>
+      </div>
+    </BAlert>
     <UnreadableList
       class="mb-3"
       :records="library.unreadable.filter(({ store }) => store === 'projects')"
@@ -187,6 +202,15 @@ const duplicate = (project: Project): Promise<Project> => library.copyProject(pr
 </template>
 
 <style scoped>
+.due {
+  margin-bottom: 1.25rem;
+  padding: 0.6rem 1rem;
+  color: var(--ink);
+  background: var(--slip);
+  border: 1px solid var(--hairline);
+  border-left: 4px solid var(--ochre-bar);
+  border-radius: 3px;
+}
 .page {
   max-width: 1180px;
   margin: 0 auto;

@@ -18,14 +18,16 @@ const heightSchema = readingSchema.extend({
 
 const seenMm = z.number().min(-100).max(100);
 
-const bandSizes = z.object({ girthRim: mm, girthBase: mm, side: mm });
+/** Sizes of a cup: none of them is nothing. */
+const size = z.number().gt(0).max(10_000);
+const bandSizes = z.object({ girthRim: size, girthBase: size, side: size });
 
 const fitCheckSchema = z.object({
   on: stamp,
   seen: z.object({ gapRimMm: seenMm, gapBaseMm: seenMm, standMm: seenMm }),
   before: bandSizes,
   after: bandSizes,
-  sigma: bandSizes,
+  sigma: z.object({ girthRim: mm, girthBase: mm, side: mm }),
 });
 
 /** Everything that a blank may be made of. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FILM_FINISHES } from '../material/film.ts';
 import type { Film } from '../model/film.ts';
+import { isPathData } from '../plane/path-data.ts';
 
 /**
  * Limits that keep a hostile or broken file from filling memory. They lie well beyond real jobs: every change is
@@ -40,6 +41,8 @@ export const MOST = {
 export const id = z.string().min(1).max(80);
 export const short = z.string().max(200);
 export const mm = z.number().min(0).max(10_000);
+/** Outlines of a drawing: what cannot be read would be cut only as far as its first mistake. */
+export const outlines = z.string().max(MOST.pathData).refine(isPathData, 'outlines that can be read');
 export const stamp = z.string().max(40);
 /** Entries of a matrix that turns by quarters, and where it moves to. */
 export const quarter = z.number().min(-1).max(1);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MOTIF_IDS } from '../artwork/motifs/index.ts';
 import type { ArtworkItem, MotifId } from '../model/item.ts';
-import { angle, colour, id, MOST, short } from './fields.ts';
+import { angle, colour, id, MOST, outlines, short } from './fields.ts';
 
 export const provenance = { source: short, rights: z.enum(['own', 'allowed', 'unsure']) };
 
@@ -132,7 +132,7 @@ export const itemSchema = z.discriminatedUnion('type', [
     name: short,
     setId: id,
     colour,
-    pathData: z.string().max(MOST.pathData),
+    pathData: outlines,
     drawn: z.object(drawnSize),
     sheet: drawnSheet.optional(),
     by: z.enum(['ink', 'sheet']).optional(),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { BenchPhoto, OwnFont, OwnHabits, OwnMotif, OwnSettings } from '../model/project.ts';
 import { FORMAT_VERSION } from '../model/format.ts';
 import { workHoursSchema } from './entry-schema.ts';
-import { colour, id, MOST, short, stamp } from './fields.ts';
+import { colour, id, MOST, outlines, short, stamp } from './fields.ts';
 import { drawnSheet, provenance } from './item-schema.ts';
 
 /** A font that the person brought, current version. */
@@ -22,7 +22,7 @@ export const keptDrawing = {
   heightMm: z.number().gt(0).max(100_000),
   sheet: drawnSheet.optional(),
   colours: z
-    .array(z.object({ colour, pathData: z.string().max(MOST.pathData) }))
+    .array(z.object({ colour, pathData: outlines }))
     .min(1)
     .max(MOST.colours),
 };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pathData, writeNumber, xmlText } from '../io/svg/path-data.ts';
 import { mapPath, type Path } from './path.ts';
-import { parsePathData } from './path-data.ts';
+import { isPathData, parsePathData } from './path-data.ts';
 
 describe('parsePathData', () => {
   it('reads lines, turns y up and closes', () => {
@@ -24,6 +24,25 @@ describe('parsePathData', () => {
   it('refuses numbers that are not finite and broken data', () => {
     expect(() => parsePathData('M0 0L1e400 0')).toThrow(SyntaxError);
     expect(() => parsePathData('M0 0 X 3')).toThrow(SyntaxError);
+  });
+
+  it('never fails on what was judged to be without a mistake, whatever that is', () => {
+    const bit = fc.constantFrom('M', 'm', 'L', 'h', 'V', 'c', 'S', 'q', 'T', 'z', 'A', 'x', ' ', ',', '-', '.', 'e', '1', '20', '.5', '1e400', '-3'); // prettier-ignore
+    let sound = 0;
+    fc.assert(
+      fc.property(fc.array(bit, { maxLength: 24 }), (bits) => {
+        const data = `M0 0${bits.join(' ')}`;
+        if (!isPathData(data)) return;
+        sound += 1;
+        expect(() => parsePathData(data)).not.toThrow();
+      }),
+      { numRuns: 4000 },
+    );
+    expect(sound).toBeGreaterThan(50);
+    for (const wrong of ['L1 1', 'M1', 'M0 0L1e400 0', 'M0 0C1 2 3 4 5', 'M0 0 X 3', 'M0 0Z4', 'M0 0h'])
+      expect(isPathData(wrong), wrong).toBe(false);
+    for (const right of ['', 'M0 0', 'M1-2.5.5e-3 4Zm1 1 2 2', 'M0 0c1 2 3 4 5 6 1 2 3 4 5 6z\n', 'M0 0A1 1 0 015 5'])
+      expect(isPathData(right), right).toBe(true);
   });
 
   it('reads back what is written, to the last written place', () => {

@@ -50,10 +50,6 @@ const saveToFile = useProjectFile();
 
 <style scoped>
 .notice {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.75rem;
   margin: 0;
   padding: 0.5rem 1.25rem;
   border-radius: 0;
@@ -61,6 +57,13 @@ const saveToFile = useProjectFile();
   background: var(--slip);
   border-block: 1px solid var(--hairline);
   border-left: 4px solid var(--teal);
+}
+/* The box that the library puts round what it is told. */
+.notice > :deep(div) {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 0.75rem;
 }
 .fails {
   border-left-color: var(--brick);

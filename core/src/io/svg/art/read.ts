@@ -272,8 +272,11 @@ class Reader implements Walk {
     const scale = scaleOf(matrix);
     const still = style['vector-effect'] === 'non-scaling-stroke';
     const given = readLength(style['stroke-width'] ?? '1', measure, 'both') ?? 1;
-    const width = given * (still ? MM_PER_PX : scale);
-    if (!(width > 0) || !Number.isFinite(width) || !(scale > 0)) return;
+    const wanted = given * (still ? MM_PER_PX : scale);
+    if (!(wanted > 0) || !Number.isFinite(wanted) || !(scale > 0)) return;
+    // From anywhere that something is drawn it covers all that there can be: more would change nothing but the time.
+    const width = Math.min(wanted, 4 * this.farthest);
+    if (width < wanted) this.note('lines far broader than the page');
     // Of the size that it has in the end, but not yet turned or stretched.
     const ready: Matrix = still ? matrix : [scale, 0, 0, scale, 0, 0];
     const rest: Matrix = still ? IDENTITY : combine(matrix, [1 / scale, 0, 0, 1 / scale, 0, 0]);
@@ -316,8 +319,13 @@ class Reader implements Walk {
     return out;
   }
 
+  /** mm from the corner of the page beyond which nothing is taken for drawn. */
+  private get farthest(): number {
+    return 50 * this.span + 1e4;
+  }
+
   flat(paths: readonly Path[]): { ring: Ring; closed: boolean }[] {
-    const limit = 50 * this.span + 1e4;
+    const limit = this.farthest;
     return paths.flatMap((path) => {
       const ring = flattenPath(path, Math.max(1e-5, this.span * CURVE_SHARE));
       this.points += ring.length / 2;
