@@ -60,8 +60,9 @@ export default defineConfig({
     }),
     Icons({ compiler: 'vue3' }),
     VitePWA({
-      registerType: 'autoUpdate',
-      injectRegister: 'script-defer',
+      // A newer version waits until it is taken: `data/updates.ts`.
+      registerType: 'prompt',
+      injectRegister: false,
       includeAssets: ['icon.svg'],
       manifest: {
         name: 'Mivet',
@@ -69,10 +70,16 @@ export default defineConfig({
         description: 'Measure a cup, fit artwork to its side, cut film that fits.',
         theme_color: '#F7F4EB',
         background_color: '#F7F4EB',
-        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+        display: 'standalone',
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff,woff2}'],
+        globPatterns: ['**/*.{js,css,html,svg,png,jpg,woff,woff2,webmanifest}'],
         maximumFileSizeToCacheInBytes: 4_000_000,
         navigateFallbackDenylist: [/^\/api\//],
       },

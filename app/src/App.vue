@@ -12,6 +12,7 @@ import { useLibrary } from './stores/library.ts';
 import { useRestoring } from './stores/restoring.ts';
 import { useSettings } from './stores/settings.ts';
 import { useView } from './stores/view.ts';
+import { keepForOffline } from './data/updates.ts';
 import { offerDemo } from './demo/offer-demo.ts';
 
 /** Loaded when they are first asked for. */
@@ -31,6 +32,15 @@ const restoring = useRestoring();
 const restoreAsked = useOnceAsked(() => restoring.asked !== null);
 useGlobalKeys();
 useDroppedFile();
+onMounted(() => {
+  const later = (): void => {
+    keepForOffline();
+    // What waited for the cutter when the page was closed goes on its way.
+    if (localStorage.getItem('mivet-cutter-known') === 'true')
+      void import('./stores/cutter.ts').then(({ useCutter }) => useCutter().sendWaiting());
+  };
+  setTimeout(later, 3000);
+});
 </script>
 
 <template>

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import type { CutterLoad, CutterState, SentLoad } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -99,6 +100,37 @@ describe('the cutter as the page knows it', () => {
     expect(new Set(asked.map(({ body }) => body.id)).size).toBe(1);
     expect(cutter.shown?.number).toBe(3);
   });
+
+  it('keeps what cannot be sent through a reload, and sends it once, in order, when the cutter is heard again', async () => {
+    const cutter = useCutter();
+    answer = () => new Error('no line');
+    await cutter.send([sent(4), sent(5)]);
+    expect(cutter.outbox.map(({ load: { number } }) => number)).toEqual([4, 5]);
+    expect(cutter.said).toBeNull();
+    // The same once more is there already.
+    await cutter.send([sent(5)]);
+    expect(cutter.outbox).toHaveLength(2);
+    setActivePinia(createPinia());
+    const later = useCutter();
+    asked.length = 0;
+    answer = () => Response.json({ message: 'bad gateway' }, { status: 502 });
+    await later.sendWaiting();
+    expect(later.outbox.map(({ load: { number } }) => number)).toEqual([4, 5]);
+    await later.takeBack(later.outbox[0]!.load.id);
+    await later.send([sent(6)]);
+    asked.length = 0;
+    answer = () => Response.json(state());
+    later.listen();
+    FakeLine.open.at(-1)!.say('state', state());
+    await vi.waitFor(() => expect(later.outbox).toEqual([]));
+    expect(asked.map(({ body }) => (body as SentLoad).number)).toEqual([5, 6]);
+    // What the cutter refuses is said, and does not wait for ever.
+    answer = () => new Error('no line');
+    await later.send([sent(7)]);
+    answer = () => Response.json({ message: 'Too long for it.' }, { status: 422 });
+    await later.sendWaiting();
+    expect([later.outbox.length, later.said]).toEqual([0, '“Wave”, load 7, was not taken: Too long for it.']);
+  }, 30_000);
 
   it('says what it answered instead, and shows how it truly stands', async () => {
     const cutter = useCutter();

@@ -1,10 +1,14 @@
 import { isInCutter, type CutterLoad, type CutterState, type HeadNews, type SentLoad } from '@mivet/core';
+import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { dropSend, keepSend, readSends, type WaitingSend } from '../data/outbox.ts';
 
 const ADDRESS = '/api/cutter';
 /** How often something is sent again when the line drops; the cutter takes the same load once. */
 const MOST_TRIES = 3;
+/** ms after which what waits to be sent is tried again. */
+const AGAIN_MS = 10_000;
 
 /** The cutter as it tells it itself: never what this page believes, always what was last heard. */
 export const useCutter = defineStore('cutter', () => {
@@ -17,6 +21,10 @@ export const useCutter = defineStore('cutter', () => {
   const busy = ref(false);
   /** Outlines of the load that is shown, x and y in mm. */
   const strokes = shallowRef<{ readonly id: string; readonly lines: readonly (readonly number[])[] } | null>(null);
+  /** Loads that wait until the cutter can be reached, the oldest first; through a reload too. */
+  const outbox = shallowRef<readonly WaitingSend[]>([]);
+  /** Whether a cutter was ever heard from this browser: one that was is only away. */
+  const known = useLocalStorage('mivet-cutter-known', false);
   let line: EventSource | null = null;
   let listening = 0;
 
@@ -32,6 +40,8 @@ export const useCutter = defineStore('cutter', () => {
       state.value = JSON.parse(data) as CutterState;
       head.value = null;
       link.value = 'live';
+      known.value = true;
+      void sendWaiting();
     });
     line.addEventListener('head', ({ data }: MessageEvent<string>) => (head.value = JSON.parse(data) as HeadNews));
     // The browser tries again by itself as long as the other side is only away for a while.
@@ -66,8 +76,9 @@ export const useCutter = defineStore('cutter', () => {
     },
   );
 
+  type Answer = 'done' | 'refused' | 'unreachable';
   /** Asks for something; when the line drops, the same is asked again. */
-  async function ask(path: string, body: unknown): Promise<boolean> {
+  async function ask(path: string, body: unknown, tries = MOST_TRIES): Promise<Answer> {
     for (let i = 1; ; i++) {
       try {
         const response = await fetch(ADDRESS + path, {
@@ -75,18 +86,20 @@ export const useCutter = defineStore('cutter', () => {
           headers: { 'Content-Type': 'application/json' },
           body: JSON.stringify(body),
         });
+        // Something between here and the cutter answered for it: it was not heard.
+        if (response.status >= 502 && response.status <= 504) throw new Error('away');
         const answer = (await response.json()) as CutterState & { message?: string; state?: CutterState };
         const now = response.ok ? answer : answer.state;
         if (now) state.value = now;
         if (!response.ok) said.value = answer.message ?? 'The cutter did not answer as it should.';
-        return response.ok;
+        return response.ok ? 'done' : 'refused';
       } catch {
-        if (i < MOST_TRIES) {
+        if (i < tries) {
           await new Promise((go) => setTimeout(go, 400 * i));
           continue;
         }
         said.value = 'The cutter cannot be reached. Nothing was lost: what was sent before goes on by itself.';
-        return false;
+        return 'unreachable';
       }
     }
   }
@@ -94,26 +107,73 @@ export const useCutter = defineStore('cutter', () => {
     if (busy.value) return false;
     busy.value = true;
     said.value = null;
-    const done = await ask(path, body);
+    const answer = await ask(path, body);
     busy.value = false;
-    return done;
+    return answer === 'done';
   }
 
   const isUnderWay = (load: CutterLoad): boolean => load.state === 'waiting' || isInCutter(load);
 
   /** Sends loads into the queue; those that are on their way already are not sent again. */
   async function send(loads: readonly Omit<SentLoad, 'id'>[]): Promise<void> {
-    const known = (one: Omit<SentLoad, 'id'>): boolean =>
-      (state.value?.loads ?? []).some(
-        (load) => isUnderWay(load) && load.projectId === one.projectId && load.number === one.number,
+    const isWith = (one: Omit<SentLoad, 'id'>): boolean =>
+      [...(state.value?.loads ?? []).filter(isUnderWay), ...outbox.value.map(({ load }) => load)].some(
+        (load) => load.projectId === one.projectId && load.number === one.number,
       );
-    const fresh = loads.filter((one) => !known(one));
-    for (const one of fresh) if (!(await tell('/loads', { id: crypto.randomUUID(), ...one }))) return;
-    if (fresh.length < loads.length)
+    const fresh = loads.filter((one) => !isWith(one));
+    if (busy.value) return;
+    busy.value = true;
+    said.value = null;
+    let away = outbox.value.length > 0 && link.value !== 'live';
+    for (const one of fresh) {
+      const load: SentLoad = { id: crypto.randomUUID(), ...one };
+      const answer = away ? 'unreachable' : await ask('/loads', load);
+      if (answer === 'refused') break;
+      if (answer === 'unreachable') await wait(load);
+      away ||= answer === 'unreachable';
+    }
+    busy.value = false;
+    if (away) {
+      // How many wait is shown; that they do is no failure.
+      said.value = null;
+      again();
+      setTimeout(() => void sendWaiting(), AGAIN_MS);
+    } else if (fresh.length < loads.length && said.value === null)
       said.value =
         fresh.length === 0
           ? 'These loads are with the cutter already; they were not sent again.'
           : 'The loads that are with the cutter already were not sent again.';
+  }
+  /** Keeps a load until it can be sent; where nothing can be kept, for as long as the page is open. */
+  async function wait(load: SentLoad): Promise<void> {
+    const send = { at: new Date().toISOString(), load };
+    await keepSend(send).catch(() => undefined);
+    outbox.value = [...outbox.value, send];
+  }
+  async function takeBack(id: string): Promise<void> {
+    outbox.value = outbox.value.filter(({ load }) => load.id !== id);
+    await dropSend(id).catch(() => undefined);
+  }
+
+  let sending = false;
+  /** Sends what waits, in order; the cutter takes what it has already as the same load. */
+  async function sendWaiting(): Promise<void> {
+    if (sending) return;
+    sending = true;
+    // Another tab may have sent some of it, or taken it back; what could not be kept waits here only.
+    const kept = await readSends().catch(() => null);
+    if (kept) outbox.value = kept;
+    for (const { load } of outbox.value) {
+      const answer = await ask('/loads', load, 1);
+      if (answer === 'unreachable') {
+        said.value = null;
+        break;
+      }
+      if (answer === 'refused') said.value = `“${load.title}”, load ${load.number}, was not taken: ${said.value ?? ''}`;
+      await takeBack(load.id);
+    }
+    sending = false;
+    if (outbox.value.length > 0) setTimeout(() => void sendWaiting(), AGAIN_MS);
   }
   const act = (load: CutterLoad, what: Record<string, unknown>): Promise<boolean> => tell(`/loads/${load.id}`, what);
   const newBlade = (): Promise<boolean> => tell('/blade', {});
@@ -127,6 +187,10 @@ export const useCutter = defineStore('cutter', () => {
     said,
     busy,
     strokes,
+    outbox,
+    known,
+    takeBack,
+    sendWaiting,
     inside,
     shown,
     listen,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, watch } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
+import ProjectInWords from '../components/shell/ProjectInWords.vue';
 import StopStrip from '../components/shell/StopStrip.vue';
 import WorkFrame from '../components/shell/WorkFrame.vue';
 import GuideNote from '../components/help/GuideNote.vue';
@@ -78,6 +79,7 @@ onBeforeRouteLeave(async () => {
     <RouterLink class="btn btn-primary" to="/projects">All projects</RouterLink>
   </div>
   <div v-else-if="project.doc" class="project">
+    <ProjectInWords :stop="stop" />
     <StopStrip :current="stop" />
     <WorkFrame :stop="stop">
       <template #work>

@@ -207,7 +207,7 @@ async function send(): Promise<void> {
         Write cut files
       </BButton>
       <BButton
-        v-if="cutter.link === 'live'"
+        v-if="cutter.link === 'live' || cutter.known"
         variant="outline-primary"
         :disabled="cutter.busy || plan.watching || strips.length === 0"
         @click="send"

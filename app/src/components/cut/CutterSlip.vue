@@ -50,6 +50,23 @@ async function put(one: CutterLoad): Promise<void> {
       No connection to the cutter at the moment. It carries on by itself; this page reconnects as soon as it can.
     </p>
     <p v-else-if="cutter.link === 'trying'" class="quiet">Connecting to the cutter…</p>
+    <div v-if="cutter.outbox.length > 0" class="note-bar look" role="status">
+      <p>
+        {{ cutter.outbox.length === 1 ? 'One load waits' : `${cutter.outbox.length} loads wait` }} here to be sent: the
+        cutter cannot be reached. {{ cutter.outbox.length === 1 ? 'It goes' : 'They go' }} as soon as it can, also after
+        this page was closed and opened again.
+      </p>
+      <div v-for="{ load: one } in cutter.outbox" :key="one.id" class="row-line">
+        <span>{{ one.title }}, load {{ one.number }}</span>
+        <BButton
+          variant="link"
+          size="sm"
+          :aria-label="`Do not send ${one.title}, load ${one.number}`"
+          @click="cutter.takeBack(one.id)"
+          >Do not send</BButton
+        >
+      </div>
+    </div>
     <div v-if="cutter.state?.lost?.length" class="note-bar look" role="alert">
       <p v-for="(words, i) in cutter.state.lost" :key="i">{{ words }}</p>
       <BButton size="sm" variant="outline-primary" class="mt-2" :disabled="cutter.busy" @click="cutter.lostRead()"

@@ -2,6 +2,7 @@
 import { useProjectFile } from '../../composables/useProjectFile.ts';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import { updates } from '../../data/updates.ts';
 import { useRefusal } from '../../stores/refusal.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useProject } from '../../stores/project.ts';
@@ -12,6 +13,11 @@ const route = useRoute();
 const refusal = useRefusal();
 const inside = computed(() => route.name === 'project' && project.doc !== null);
 
+/** What was done is written first: the page is loaded anew. */
+async function update(): Promise<void> {
+  await project.flush();
+  if (project.saveState !== 'refused' && project.saveState !== 'conflict') updates.take();
+}
 const saveToFile = useProjectFile();
 </script>
 
@@ -41,6 +47,10 @@ const saveToFile = useProjectFile();
     <span>This project was changed in another tab as well. Nothing was overwritten.</span>
     <BButton variant="outline-primary" size="sm" @click="project.takeTheirs()"> Show the other tab’s version </BButton>
     <BButton variant="outline-primary" size="sm" @click="project.keepMine()">Keep what is here</BButton>
+  </BAlert>
+  <BAlert v-if="updates.ready.value" :model-value="true" :variant="null" class="notice" role="status">
+    <span>A newer Mivet is ready. Everything that you did is kept.</span>
+    <BButton variant="outline-primary" size="sm" @click="update"> Reload </BButton>
   </BAlert>
   <BAlert v-if="refusal" :model-value="true" :variant="null" class="notice look" role="alert">
     <span>{{ refusal }}</span>

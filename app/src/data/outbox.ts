@@ -1,0 +1,40 @@
+import type { SentLoad } from '@mivet/core';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+
+/** A load that could not be sent yet. */
+export interface WaitingSend {
+  /** Order in which they go. */
+  readonly at: string;
+  readonly load: SentLoad;
+}
+
+interface Schema extends DBSchema {
+  sends: { key: string; value: WaitingSend & { readonly id: string } };
+}
+
+let opening: Promise<IDBPDatabase<Schema>> | null = null;
+function open(): Promise<IDBPDatabase<Schema>> {
+  // Apart from what people keep: it is nobody's work, and goes as soon as it is sent.
+  opening ??= openDB<Schema>('mivet-outbox', 1, {
+    upgrade: (db) => void db.createObjectStore('sends', { keyPath: 'id' }),
+    terminated: () => (opening = null),
+  }).catch((problem: unknown) => {
+    opening = null;
+    throw problem;
+  });
+  return opening;
+}
+
+/** What waits to be sent, the oldest first. */
+export async function readSends(): Promise<WaitingSend[]> {
+  const rows = await (await open()).getAll('sends');
+  return rows.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)).map(({ at, load }) => ({ at, load }));
+}
+
+export async function keepSend(send: WaitingSend): Promise<void> {
+  await (await open()).put('sends', { ...send, id: send.load.id });
+}
+
+export async function dropSend(id: string): Promise<void> {
+  await (await open()).delete('sends', id);
+}
