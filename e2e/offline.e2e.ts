@@ -1,7 +1,8 @@
-import { appendFileSync, cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import { expect, test, type Page } from '@playwright/test';
 import { keepIn } from '../server/src/cutter/memory.ts';
 import { cutterRoutes } from '../server/src/routes/cutter.ts';
@@ -69,8 +70,9 @@ test('a newer version waits until it is taken, and what was done is there afterw
     await keptForOffline(page);
     await page.reload();
     await setField(page, 'Name of the project', 'Mugs, first words');
-    appendFileSync(join(folder, 'sw.js'), '\n// newer\n');
-    for (const ending of ['br', 'gz']) rmSync(join(folder, `sw.js.${ending}`), { force: true });
+    const newer = `${readFileSync(join(folder, 'sw.js'), 'utf8')}\n// newer\n`;
+    writeFileSync(join(folder, 'sw.js'), newer);
+    writeFileSync(join(folder, 'sw.js.br'), brotliCompressSync(newer));
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
     await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())!.update());
     const notice = page.getByText('A newer Mivet is ready.');
