@@ -282,6 +282,8 @@ test('no print has a millimetre where one works in inches, but on the ruler that
 for (const [name, width, height] of [
   ['phone', 390, 844],
   ['tablet', 768, 1024],
+  // 1280 × 800 at twice the size.
+  ['desk at 200 %', 640, 400],
 ] as const)
   test(`nothing runs out of a ${name}, and its views lie beside each other`, async ({ page }) => {
     test.setTimeout(180_000);
@@ -293,6 +295,7 @@ for (const [name, width, height] of [
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), view).toBeLessThanOrEqual(0); // prettier-ignore
       // The page itself never scrolls away from under its bar; its parts do.
       expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight), view).toBeLessThanOrEqual(0); // prettier-ignore
+      await expect(page.locator('h1'), view).toHaveCount(1);
       if (!view.includes('/project/')) continue;
       // The strip shows its words whole.
       const cut = await page.locator('nav.strip .label').evaluateAll((labels) => labels.filter((one) => one.scrollWidth > one.clientWidth + 1).map((one) => one.textContent)); // prettier-ignore

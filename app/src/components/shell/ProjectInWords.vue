@@ -19,7 +19,8 @@ const words = computed(() => projectInWords(project.doc!, viewModel.good, plan.s
 
 <template>
   <div class="visually-hidden">
-    <h1>{{ project.doc!.name }}, {{ stopName }}</h1>
+    <!-- At the bench the step is what it is about. -->
+    <component :is="stop === 'bench' ? 'p' : 'h1'">{{ project.doc!.name }}, {{ stopName }}</component>
     <section aria-label="In words">
       <p>{{ words.blank }}</p>
       <p v-if="words.flat">{{ words.flat }}</p>

@@ -26,7 +26,7 @@ const drag = useItemDrag();
 
 const box = ref<HTMLElement | null>(null);
 const { width } = useElementSize(box);
-const stacked = computed(() => width.value > 0 && width.value < 560);
+const stacked = computed(() => width.value > 0 && width.value < 660);
 const columns = computed(() =>
   stacked.value ? '1fr' : `${(settings.split * 100).toFixed(2)}fr 1px ${((1 - settings.split) * 100).toFixed(2)}fr`,
 );
