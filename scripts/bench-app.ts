@@ -19,6 +19,7 @@ export async function benchApp(row: Row): Promise<void> {
     browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
     await firstRoute(browser, row);
     await openDemo(browser, row, server.startedMs);
+    await stops(browser, row);
     await drag(browser, row);
     await manyProjects(browser, row);
     await longLogbook(browser, row);
@@ -73,6 +74,40 @@ async function openDemo(browser: Browser, row: Row, started: number): Promise<vo
   // The header says what it said before until it is drawn anew.
   const said = `performance.now() - from > 20 && /Saved \\d/.test(document.body.innerText)`;
   row('a change is on the disk', '≤ 1 s', `${(await waited(page, type, said)).toFixed(0)} ms`);
+  await page.context().close();
+}
+
+/** Stops of a project, in an order in which each is gone to from another. */
+const WAY = ['flat', 'artwork', 'proof', 'cut', 'bench', 'log', 'measure'] as const;
+
+/** Goes from stop to stop, and types on one of them. */
+async function stops(browser: Browser, row: Row): Promise<void> {
+  const page = await (await browser.newContext(screen)).newPage();
+  await page.goto(`${base}/project/demo-tumbler/measure`);
+  await page.waitForFunction(() => localStorage.getItem('mivet-demo-seen') !== null);
+  await page.waitForTimeout(6000);
+  for (const when of ['for the first time', 'again']) {
+    const took: number[] = [];
+    for (const stop of WAY) {
+      // Its slip is there, not that of the stop before.
+      const there = `location.pathname.endsWith('/${stop}') && document.querySelector('aside.slip h2') && document.querySelector('aside.slip h2') !== window.slip_`;
+      const go = `window.slip_ = document.querySelector('aside.slip h2'); document.querySelector('nav.strip a[href$="/${stop}"]').click()`;
+      took.push(await waited(page, go, there));
+      await page.waitForTimeout(1200);
+    }
+    row(`a stop opens ${when}`, '≤ 150 ms', `${percentile(took, 0.5).toFixed(0)} ms (longest ${Math.max(...took).toFixed(0)}: ${WAY[took.indexOf(Math.max(...took))]})`); // prettier-ignore
+  }
+  await page.goto(`${base}/project/demo-tumbler/artwork`);
+  await page.getByRole('button', { name: /STROKE/ }).first().click(); // prettier-ignore
+  const words = page.getByLabel('Words', { exact: true });
+  await words.waitFor();
+  await page.waitForTimeout(2500);
+  await page.evaluate(`window.tasks_ = []; new PerformanceObserver((list) => window.tasks_.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: 'longtask' })`); // prettier-ignore
+  await words.fill('');
+  await words.pressSequentially('COXSWAIN AND CREW', { delay: 110 });
+  await page.waitForTimeout(600);
+  const tasks = await page.evaluate<number[]>('window.tasks_');
+  row('tasks of the page while 17 letters are typed', '≤ 50 ms', tasks.length > 0 ? `${tasks.length} over 50 ms, longest ${Math.max(...tasks).toFixed(0)}` : 'none over 50 ms'); // prettier-ignore
   await page.context().close();
 }
 

@@ -30,7 +30,9 @@ export function keepForOffline(): void {
     first = false;
   });
   void serviceWorker.register('/sw.js').then(
-    (registration) => {
+    // A browser that takes none may say nothing.
+    (registration?: ServiceWorkerRegistration) => {
+      if (!registration) return;
       const note = (worker: ServiceWorker | null): void => {
         if (!worker || !serviceWorker.controller) return;
         waiting = worker;
