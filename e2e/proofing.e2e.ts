@@ -60,7 +60,7 @@ test('the pointer over the flat marks the same spot on the blank, and keys work 
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await expect(page.locator('g.spot')).toBeVisible();
   await page.getByRole('button', { name: 'STROKE' }).click();
-  await page.getByRole('heading', { name: 'STROKE' }).click();
+  await page.getByRole('heading', { name: 'STROKE', exact: true }).click();
   await page.keyboard.press('Shift+ArrowDown');
   await expect(page.getByRole('textbox', { name: 'Top below the rim line' })).toHaveValue('52.0 mm');
   await page.keyboard.press('4');
