@@ -2,7 +2,6 @@ import { backupDue } from '@mivet/core';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import { saveFile } from '../data/save-file.ts';
-import { describeBackup, gatherBackup } from '../stores/backup.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useTold } from '../stores/told.ts';
 import { askCore } from '../workers/core-client.ts';
@@ -33,6 +32,8 @@ export function useBackup(): {
   async function write(): Promise<void> {
     writing.value = true;
     try {
+      // What reads everything is loaded when it is wanted.
+      const { describeBackup, gatherBackup } = await import('../stores/backup.ts');
       const at = new Date().toISOString();
       const whole = await gatherBackup(at);
       const bytes = await askCore('packBackup', { backup: whole });
