@@ -18,8 +18,8 @@ const heightSchema = readingSchema.extend({
 
 const seenMm = z.number().min(-100).max(100);
 
-/** Sizes of a cup: none of them is nothing. */
-const size = z.number().gt(0).max(10_000);
+/** Sizes of a cup, mm: none of them is nothing, or next to it. */
+const size = z.number().min(1).max(10_000);
 const bandSizes = z.object({ girthRim: size, girthBase: size, side: size });
 
 const fitCheckSchema = z.object({
