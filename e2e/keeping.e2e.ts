@@ -109,9 +109,7 @@ test('a backup brings everything back as it was', async ({ page }) => {
   const dialog = page.getByRole('dialog', { name: 'Restore a backup' });
   await expect(dialog.getByText('14 new')).toBeVisible();
   await dialog.getByRole('button', { name: 'Restore' }).click();
-  await expect(
-    page.getByText(/14 projects, 12 blanks, 17 things in stock and 60 entries in the logbook are back/),
-  ).toBeVisible();
+  await expect(page.getByText(/: 14 projects are back/)).toBeVisible();
   const after = backupIn(readFileSync(await (await download(page, 'Write a backup')).path()));
   const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(after.projects!)).toEqual(byId(before.projects!));

@@ -1,7 +1,7 @@
 import { newText, type GoodViewModel, type Project, type StripViewModel } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { demoProjects } from '../demo/demo.ts';
-import { projectInWords, roundWords } from './project-words.ts';
+import { projectInWords, whereWords } from './project-words.ts';
 
 const project: Project = {
   ...demoProjects('2026-05-04T10:00:00.000Z').find(({ id }) => id === 'demo-tumbler')!,
@@ -26,12 +26,14 @@ const strip = (load: number, film: string): StripViewModel =>
 describe('a project in words', () => {
   it('says where something is round the blank, the shorter way', () => {
     // 40 mm radius: half round is 125.7 mm, a radian is 40 mm.
-    expect(roundWords(0.01, 40, 'mm')).toBe('in front');
-    expect(roundWords(1, 40, 'mm')).toBe('40.0 mm to the right of the front');
-    expect(roundWords(-0.5, 40, 'mm')).toBe('20.0 mm to the left of the front');
-    expect(roundWords(2 * Math.PI - 0.5, 40, 'mm')).toBe('20.0 mm to the left of the front');
-    expect(roundWords(-Math.PI, 40, 'mm')).toBe('at the back');
-    expect(roundWords(25.4 / 40, 40, 'in')).toBe('1 in to the right of the front');
+    expect(whereWords(0.01, 40, true, 'mm')).toBe('in front');
+    expect(whereWords(1, 40, true, 'mm')).toBe('40.0 mm to the right of the front');
+    expect(whereWords(-0.5, 40, true, 'mm')).toBe('20.0 mm to the left of the front');
+    expect(whereWords(2 * Math.PI - 0.5, 40, true, 'mm')).toBe('20.0 mm to the left of the front');
+    expect(whereWords(-Math.PI, 40, true, 'mm')).toBe('at the back');
+    expect(whereWords(25.4 / 40, 40, true, 'in')).toBe('1 in to the right of the front');
+    expect(whereWords(0, 40, false, 'mm')).toBe('in the middle');
+    expect(whereWords(-0.5, 40, false, 'mm')).toBe('20.0 mm to the left of the middle');
   });
 
   it('tells the blank, the template, what lies on it and the loads', () => {
@@ -53,6 +55,9 @@ describe('a project in words', () => {
   it('says of a face how wide it is, and of what is not measured that it is not', () => {
     const face = view({ rim: { surface: 200 }, base: { surface: 200 }, side: 90 }, { closed: false, rimLength: 200 });
     expect(projectInWords(project, face, [], 'mm').blank).toContain('200.0 mm across and 90.0 mm from top to bottom.');
+    // What has no side is known by its girth, or by how far it goes across.
+    for (const [kind, words] of [['ball', '200.0 mm round.'], ['balloon', '200.0 mm round.'], ['lid', '200.0 mm across.']] as const) // prettier-ignore
+      expect(projectInWords({ ...project, blank: { ...project.blank, kind } }, face, [], 'mm').blank.endsWith(`; ${words}`)).toBe(true); // prettier-ignore
     expect(projectInWords(project, null, [], 'mm')).toMatchObject({ flat: '', artwork: [] });
     expect(projectInWords(project, null, [], 'mm').blank).toContain('not measured yet');
   });

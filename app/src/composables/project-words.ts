@@ -22,14 +22,20 @@ export interface ProjectInWords {
   readonly loads: readonly string[];
 }
 
-/** Where round the blank something is, mm from the front: `in front`, `40 mm to the right of the front`. */
-export function roundWords(azimuth: number, radiusMm: number, units: Units): string {
+/**
+ * Where something is, from the front: `in front`, `40 mm to the right of the front`; from the middle where the template does not
+ * go round.
+ *
+ * @param azimuth rad
+ * @param closed whether the template goes round
+ */
+export function whereWords(azimuth: number, radiusMm: number, closed: boolean, units: Units): string {
   // As near as it goes: what lies far to the right lies less far to the left.
   const turn = azimuth - 2 * Math.PI * Math.round(azimuth / (2 * Math.PI));
   const mm = turn * radiusMm;
-  if (Math.abs(mm) < IN_FRONT_MM) return 'in front';
-  if (Math.PI * radiusMm - Math.abs(mm) < IN_FRONT_MM) return 'at the back';
-  return `${formatLength(Math.abs(mm), units)} to the ${mm > 0 ? 'right' : 'left'} of the front`;
+  if (Math.abs(mm) < IN_FRONT_MM) return closed ? 'in front' : 'in the middle';
+  if (closed && Math.PI * radiusMm - Math.abs(mm) < IN_FRONT_MM) return 'at the back';
+  return `${formatLength(Math.abs(mm), units)} to the ${mm > 0 ? 'right' : 'left'} of the ${closed ? 'front' : 'middle'}`;
 }
 
 function blankWords({ blank }: Project, view: GoodViewModel | null, units: Units): string {
@@ -37,6 +43,9 @@ function blankWords({ blank }: Project, view: GoodViewModel | null, units: Units
   if (!view) return `${what}; not measured yet.`;
   const { rim, base, side } = view.size;
   const length = (mm: number): string => formatLength(mm, units);
+  // What has no side is known by its girth.
+  if (blank.kind === 'ball' || blank.kind === 'balloon') return `${what}; ${length(rim.surface)} round.`;
+  if (blank.kind === 'lid') return `${what}; ${length(rim.surface)} across.`;
   if (!view.template.closed) return `${what}; ${length(rim.surface)} across and ${length(side)} from top to bottom.`;
   const girths =
     Math.abs(rim.surface - base.surface) < 0.05
@@ -76,9 +85,11 @@ export function projectInWords(
         const size = placed.cutMm ? `${formatSize(placed.cutMm.width, placed.cutMm.height, units)}, ` : '';
         const films = 'film' in item && typeof item.film === 'string' ? ` in ${film(item.film)}` : '';
         const many = placed.copies.length > 1 ? `${placed.copies.length} of them, the first ` : '';
-        return [
-          `${itemTitle(item)}${films}: ${size}${many}${roundWords(placed.azimuth, view.meanRadius, units)}, its middle ${formatLength(placed.slant, units)} below the top of the template.`,
-        ];
+        const where =
+          'ring' in item && item.ring
+            ? `in a ring, ${formatLength(item.ring.acrossMm, units)} across`
+            : `${whereWords(placed.azimuth, view.meanRadius, view.template.closed, units)}, its middle ${formatLength(placed.slant, units)} below the top of the template`;
+        return [`${itemTitle(item)}${films}: ${size}${many}${where}.`];
       })
     : [];
   if (project.items.length > MOST_ITEMS) artwork.push(`${project.items.length - MOST_ITEMS} more pieces of artwork.`);

@@ -81,7 +81,7 @@ const decided = computed(() =>
 const end = ref<HTMLElement | null>(null);
 const { part, left, grow } = useGrowingList(() => decided.value, end, 40);
 const differing = computed(() => decided.value.filter(({ standing }) => standing === 'differs').length);
-const comesBack = computed(() => standings.value.filter((record) => record.standing !== 'same' && takeOf(record, choice.value) !== 'leave').length); // prettier-ignore
+const comesBack = computed(() => standings.value.filter((record) => takeOf(record, choice.value) !== 'leave').length); // prettier-ignore
 const replaced = computed(() => standings.value.filter((record) => record.kind === 'projects' && record.standing === 'differs' && takeOf(record, choice.value) === 'take').length); // prettier-ignore
 const summary = computed(() => {
   const back = comesBack.value === 0 ? 'Nothing new comes back' : comesBack.value === 1 ? '1 comes back' : `${comesBack.value} come back`; // prettier-ignore

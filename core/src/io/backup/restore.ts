@@ -98,11 +98,11 @@ export function compareBackup(backup: KeptRecords, here: KeptRecords): RecordSta
 
 /** What becomes of a record: taken as it is, taken beside what is here, or left. */
 export function takeOf(record: RecordStanding, choice: RestoreChoice): 'take' | 'beside' | 'leave' {
-  if (!choice.kinds.has(record.kind)) return 'leave';
+  // What is the same here and there is there already.
+  if (!choice.kinds.has(record.kind) || record.standing === 'same') return 'leave';
   const wanted = choice.single.get(recordKey(record)) ?? (record.standing === 'differs' ? choice.clashes : 'backup');
   if (wanted === 'none') return 'leave';
-  // What is the same here and there is brought back as well: nothing changes by it.
-  if (record.standing !== 'differs' || wanted === 'backup') return 'take';
+  if (record.standing === 'new' || wanted === 'backup') return 'take';
   if (wanted === 'here') return 'leave';
   if (wanted === 'both' && mayBeBoth(record.kind)) return 'beside';
   return record.changedHere === null || record.changedThere > record.changedHere ? 'take' : 'leave';
