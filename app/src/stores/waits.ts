@@ -48,9 +48,15 @@ export const useWaits = defineStore('waits', () => {
   });
 
   let sound: AudioContext | null = null;
-  // Browsers let a page make a sound only after somebody touched it.
-  useEventListener('pointerdown', () => (sound ??= typeof AudioContext === 'undefined' ? null : new AudioContext()), { once: true }); // prettier-ignore
+  /** Has a sound ready: browsers want the page touched first, and it holds the page up, so only where something runs. */
+  function readySound(): void {
+    if (all.value.length === 0 || typeof AudioContext === 'undefined') return;
+    sound ??= new AudioContext();
+    if (sound.state === 'suspended') void sound.resume().catch(() => undefined);
+  }
+  useEventListener(['pointerdown', 'keydown'], readySound, { passive: true });
   function ring(): void {
+    if (navigator.userActivation?.hasBeenActive) readySound();
     if (!sound) return;
     for (const [i, hertz] of [660, 880, 660].entries()) {
       const [tone, gain] = [sound.createOscillator(), sound.createGain()];
