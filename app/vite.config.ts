@@ -92,10 +92,15 @@ export default defineConfig({
     rolldownOptions: {
       checks: { pluginTimings: false },
       output: {
+        // Pieces may need each other: each is run when what it needs was.
+        strictExecutionOrder: true,
+        chunkFileNames: ({ name }) => `assets/${name.replace(/~.*/, '')}-[hash].js`,
         codeSplitting: {
           groups: [
             // What the first page needs comes in one piece: a browser asks for few at a time, and each costs its way.
             { name: 'first', tags: ['$initial'], priority: 2 },
+            // What several views share comes in few pieces, each with the views that need it.
+            { name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 20_000, minShareCount: 2, priority: 1 },
           ],
         },
       },
