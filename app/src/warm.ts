@@ -1,5 +1,5 @@
 import { warmRecords } from './data/records.ts';
-import { askConfig } from './demo/server-config.ts';
+import { warmDemo } from './demo/warm-demo.ts';
 import { fetchView } from './router/routes.ts';
 import { warmCore } from './workers/core-client.ts';
 
@@ -7,4 +7,4 @@ import { warmCore } from './workers/core-client.ts';
 warmRecords();
 warmCore();
 fetchView(location.pathname);
-askConfig();
+void warmDemo();

@@ -3,6 +3,7 @@ import { newProject, NO_STOCK } from '@mivet/core';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
 import { askCore } from '../workers/core-client.ts';
+import { whenIdle } from './useIdleFetch.ts';
 
 const kept = new Map<string, { stamp: string; viewModel: Promise<ProjectViewModel> }>();
 
@@ -14,13 +15,9 @@ function keep(key: string, stamp: string, make: () => Promise<ProjectViewModel>)
   return viewModel;
 }
 
-let idle: Promise<void> | null = null;
+let rested: Promise<void> | null = null;
 /** Done when the page, once it is there, has nothing better to do: pictures in a list then come in its order. */
-const whenIdle = (): Promise<void> =>
-  (idle ??= new Promise((go) => {
-    if (typeof requestIdleCallback === 'undefined') setTimeout(go, 50);
-    else requestIdleCallback(() => go(), { timeout: 2000 });
-  }));
+const onceIdle = (): Promise<void> => (rested ??= whenIdle());
 
 /** Picture of a project for a list; worked out once for each state of it. */
 export function viewModelForList(project: Project): Promise<ProjectViewModel> {
@@ -28,7 +25,7 @@ export function viewModelForList(project: Project): Promise<ProjectViewModel> {
   const supply = useStock().supplyFor(project);
   const stamp = `${project.changedAt}${JSON.stringify([limits, learnt, supply])}`;
   return keep(project.id, stamp, async () => {
-    await whenIdle();
+    await onceIdle();
     return askCore('examine', { project, unit: 'mm', limits, learnt, supply }, { later: true });
   });
 }
@@ -37,7 +34,7 @@ export function viewModelForList(project: Project): Promise<ProjectViewModel> {
 export function viewModelOfBlank(blank: Blank, changedAt: string): Promise<ProjectViewModel> {
   const project = newProject(`shelf:${blank.id}`, blank.name, blank, null, changedAt);
   return keep(project.id, changedAt, async () => {
-    await whenIdle();
+    await onceIdle();
     return askCore('examine', { project, unit: 'mm', limits: {}, supply: NO_STOCK }, { later: true });
   });
 }

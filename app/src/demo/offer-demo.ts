@@ -1,5 +1,6 @@
 import { useLibrary } from '../stores/library.ts';
-import { askConfig, demoSeen, noteDemoSeen } from './server-config.ts';
+import { demoSeen, noteDemoSeen } from './server-config.ts';
+import { warmDemo } from './warm-demo.ts';
 
 /**
  * On a server started for the demo, a browser without any projects gets the demo once.
@@ -9,12 +10,11 @@ import { askConfig, demoSeen, noteDemoSeen } from './server-config.ts';
 export async function offerDemo(loading: Promise<void>): Promise<void> {
   const library = useLibrary();
   if (demoSeen()) return loading;
-  const config = await askConfig();
-  const asked = config?.demo === true ? import('./bring-in-demo.ts') : null;
-  asked?.catch(() => undefined);
+  const asked = warmDemo();
   await loading;
-  if (library.refused || library.projects.length > 0 || !asked) return;
-  const { bringInDemo } = await asked;
-  await bringInDemo();
+  if (library.refused || library.projects.length > 0) return;
+  const demo = await asked;
+  if (!demo) return;
+  await demo.bringInDemo();
   noteDemoSeen();
 }

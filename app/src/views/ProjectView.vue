@@ -13,6 +13,7 @@ import { useSettings } from '../stores/settings.ts';
 import { useLibrary } from '../stores/library.ts';
 import { useProject } from '../stores/project.ts';
 import { useProjectKeys } from '../composables/useProjectKeys.ts';
+import { useIdleFetch } from '../composables/useIdleFetch.ts';
 import { useFacing } from '../composables/useFacing.ts';
 import { useView } from '../stores/view.ts';
 
@@ -23,17 +24,31 @@ const view = useView();
 const viewModel = useViewModel();
 const settings = useSettings();
 
-const SLIPS = {
-  measure: defineAsyncComponent(() => import('../components/measure/MeasureSlip.vue')),
-  flat: defineAsyncComponent(() => import('../components/flat/FlatSlip.vue')),
-  artwork: defineAsyncComponent(() => import('../components/artwork/ArtworkSlip.vue')),
-  proof: defineAsyncComponent(() => import('../components/proof/ProofSlip.vue')),
-  cut: defineAsyncComponent(() => import('../components/cut/CutSlip.vue')),
-  bench: defineAsyncComponent(() => import('../components/bench/BenchSlip.vue')),
-  log: defineAsyncComponent(() => import('../components/log/LogSlip.vue')),
+/** What each stop is made of; the slip beside the work, and the work where it is not the two views. */
+const PARTS = {
+  measure: () => import('../components/measure/MeasureSlip.vue'),
+  flat: () => import('../components/flat/FlatSlip.vue'),
+  artwork: () => import('../components/artwork/ArtworkSlip.vue'),
+  proof: () => import('../components/proof/ProofSlip.vue'),
+  cut: () => import('../components/cut/CutSlip.vue'),
+  cutStage: () => import('../components/cut/CutStage.vue'),
+  bench: () => import('../components/bench/BenchSlip.vue'),
+  benchStage: () => import('../components/bench/BenchStage.vue'),
+  log: () => import('../components/log/LogSlip.vue'),
 };
-const CutStage = defineAsyncComponent(() => import('../components/cut/CutStage.vue'));
-const BenchStage = defineAsyncComponent(() => import('../components/bench/BenchStage.vue'));
+const SLIPS = {
+  measure: defineAsyncComponent(PARTS.measure),
+  flat: defineAsyncComponent(PARTS.flat),
+  artwork: defineAsyncComponent(PARTS.artwork),
+  proof: defineAsyncComponent(PARTS.proof),
+  cut: defineAsyncComponent(PARTS.cut),
+  bench: defineAsyncComponent(PARTS.bench),
+  log: defineAsyncComponent(PARTS.log),
+};
+const CutStage = defineAsyncComponent(PARTS.cutStage);
+const BenchStage = defineAsyncComponent(PARTS.benchStage);
+// With the project before one's eyes, and nothing else to do, the other stops are fetched, one after the other.
+useIdleFetch(() => viewModel.good !== null, Object.values(PARTS));
 const NameGrid = defineAsyncComponent(() => import('../components/artwork/NameGrid.vue'));
 const names = computed(() => props.stop === 'artwork' && view.showNames && project.doc?.names != null);
 useFacing();

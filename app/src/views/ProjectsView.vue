@@ -62,13 +62,14 @@ const fresh = (kind: BlankKind): Promise<void> =>
   );
 
 /** What opening a project will need is fetched while the list is being looked at. */
-onMounted(() =>
-  setTimeout(() => {
-    void import('./ProjectView.vue');
-    void import('../components/stage/BlankView.vue');
-    void import('../components/artwork/ArtworkSlip.vue');
-  }, 300),
-);
+onMounted(async () => {
+  await library.whenLoaded();
+  await Promise.allSettled([
+    import('./ProjectView.vue'),
+    import('../components/stage/BlankView.vue'),
+    import('../components/artwork/ArtworkSlip.vue'),
+  ]);
+});
 // What draws solids is large: it waits until there is nothing better to do.
 onMounted(() => window.setTimeout(warmSolid, 3000));
 

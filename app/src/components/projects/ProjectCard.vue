@@ -46,10 +46,9 @@ const state = computed(() => {
   return open === 0 ? 'Ready to cut' : `${open} to look at`;
 });
 const due = computed(() => props.project.handOver ? `Due ${whenWords(dueOf(props.project.handOver), Date.now())}` : null); // prettier-ignore
-const link = computed(() => ({
-  name: 'project',
-  params: { id: props.project.id, stop: good.value ? 'artwork' : 'measure' },
-}));
+/** Where it is gone on with; the same before its picture is there, unless that is all that says so. */
+const stop = computed(() => (props.project.items.length > 0 || good.value ? 'artwork' : 'measure'));
+const link = computed(() => ({ name: 'project', params: { id: props.project.id, stop: stop.value } }));
 </script>
 
 <template>

@@ -73,8 +73,17 @@ export function motifOutlines(id: MotifId, unitsPerMm: number): MotifOutlines {
   return { rings, box: motif.span ? { ...box, minX: motif.span[0], maxX: motif.span[1] } : box };
 }
 
+/** View boxes that were worked out: what ships does not change. */
+const viewBoxes = new Map<MotifId, string>();
+
 /** View box of a motif's drawing with a little room round it, as SVG wants it (y down). */
 export function motifViewBox(id: MotifId): string {
+  const known = viewBoxes.get(id) ?? viewBoxOf(id);
+  viewBoxes.set(id, known);
+  return known;
+}
+
+function viewBoxOf(id: MotifId): string {
   const { box } = motifOutlines(id, 10);
   const pad = 0.04 * Math.max(box.maxX - box.minX, box.maxY - box.minY);
   const view = [box.minX - pad, -box.maxY - pad, box.maxX - box.minX + 2 * pad, box.maxY - box.minY + 2 * pad];
