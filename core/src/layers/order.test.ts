@@ -72,6 +72,10 @@ describe('the deepest place', () => {
     const film = [{ outer: box(0, 0, 10, 10), holes: [] }];
     expect(supportedPieces([piece(0), piece(10.5), piece(12.5), piece(-5.9)], film)).toEqual([true, true, false, true]);
     expect(supportedPieces([piece(0)], [])).toEqual([false]);
+    // Twenty metres of film fill no memory: they are looked at more coarsely.
+    const vast = { outer: Float64Array.from([0, 0, 20_000, 0, 20_000, 20_000, 0, 20_000]), holes: [] };
+    const beyond = { outer: Float64Array.from([20_100, 0, 40_000, 0, 40_000, 20_000]), holes: [] };
+    expect(supportedPieces([vast, piece(0), beyond], [vast])).toEqual([true, true, false]);
   });
 });
 

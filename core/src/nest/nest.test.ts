@@ -37,6 +37,14 @@ const partOf = (
 };
 
 describe('nest', () => {
+  it('leaves what fits on no sheet, however large it is, and lays the rest', () => {
+    const square = (id: string, side: number): NestPart => ({ id, rings: [Float64Array.from([0, 0, side, 0, side, side, 0, side])], turns: [0, 1] }); // prettier-ignore
+    const circle: NestPart = { id: 'round', rings: [Float64Array.from(Array.from({ length: 40 }, (_, i) => [30 * Math.cos(i / 6.3662), 30 * Math.sin(i / 6.3662)]).flat())], turns: [0] }; // prettier-ignore
+    const plan = planned([square('vast', 60_000), circle, square('small', 50)], [roll], 2, 1);
+    expect(plan.left).toEqual(['vast']);
+    expect(plan.laid.map(({ id }) => id).sort()).toEqual(['round', 'small']);
+  });
+
   it('keeps every two parts as far apart as the gap, and all of them on the sheet, on 300 random sets', () => {
     fc.assert(
       fc.property(

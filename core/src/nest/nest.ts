@@ -1,10 +1,11 @@
 import { seeded } from '../numeric/seeded.ts';
 import { EPSILON_MM } from '../numeric/tolerances.ts';
+import { boxOfRings } from '../plane/box.ts';
 import { offsetRings } from '../polygon/offset.ts';
 import type { Ring } from '../polygon/polygon.ts';
 import { ringsOf } from '../polygon/polygon.ts';
 import type { CellShape } from '../raster/cells.ts';
-import { cellShape } from '../raster/cells.ts';
+import { cellShape, cellsOver } from '../raster/cells.ts';
 import { areBoxes, nestBoxes } from './boxes.ts';
 import { byLength, bySize, layInOrder } from './lay.ts';
 import type { Nesting, NestOptions, NestPart, NestSheet } from './nesting.ts';
@@ -62,11 +63,17 @@ export function* nest(
   const all = parts.flatMap((part) => {
     if (fixed.some(({ laid }) => laid.id === part.id)) return [];
     const rings = grownAsOne(part.rings, gap, stray);
-    return [{ part, rings, shapes: part.turns.map((turn) => cellShape(turnRings(rings, turn), cell)) }];
+    return [{ part, rings, turned: part.turns.map((turn) => turnRings(rings, turn)) }];
   });
-  const fits = ({ shapes }: MovablePart): boolean =>
-    shapes.some((shape) => kinds.some(([along, across]) => shape.columns <= along && shape.rows <= across));
-  const movable = all.filter(fits);
+  // What fits nowhere is not looked at any closer: it may be of any size.
+  const fits = ({ turned }: (typeof all)[number]): boolean =>
+    turned.some((rings) => {
+      const [columns, rows] = cellsOver(boxOfRings(rings), cell);
+      return kinds.some(([along, across]) => columns <= along && rows <= across);
+    });
+  const movable = all
+    .filter(fits)
+    .map(({ turned, ...one }): MovablePart => ({ ...one, shapes: turned.map((rings) => cellShape(rings, cell)) }));
   const left = all.filter((one) => !fits(one)).map(({ part }) => part.id);
   if (movable.length === 0 && fixed.length === 0) {
     yield { laid: [], alongUsed: [], sheetIds: [], left };

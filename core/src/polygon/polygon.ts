@@ -57,3 +57,11 @@ export function ringContains(ring: ArrayLike<number>, x: number, y: number): boo
   }
   return inside;
 }
+
+/** Length of a way from point to point, mm; back to its start where it closes. */
+export function ringLength(ring: Ring, closed = true): number {
+  let sum = 0;
+  for (let i = 2; i < ring.length; i += 2) sum += Math.hypot(ring[i]! - ring[i - 2]!, ring[i + 1]! - ring[i - 1]!);
+  const n = ring.length;
+  return closed && n > 2 ? sum + Math.hypot(ring[0]! - ring[n - 2]!, ring[1]! - ring[n - 1]!) : sum;
+}

@@ -2,7 +2,7 @@ import { EPSILON } from '../numeric/tolerances.ts';
 import type { Box } from '../plane/box.ts';
 import { boxesTouch, boxHeight, boxOfCoordinates, boxWidth } from '../plane/box.ts';
 import type { Polygon } from './polygon.ts';
-import { ringsOf } from './polygon.ts';
+import { ringLength, ringsOf } from './polygon.ts';
 
 /** A stretch of film that is narrower than some limit. */
 export interface ThinPlace {
@@ -18,8 +18,9 @@ export interface ThinPlace {
 const OPPOSED = -0.5;
 /** Cosine of the angle off straight ahead up to which film is looked across. */
 const AHEAD = 0.7;
-/** Steps along the outline to a limit. */
+/** Steps along the outline to a limit, and how many there may be: along more than that they are longer. */
 const STEPS = 3;
+const MOST_STEPS = 200_000;
 /** Share of a stretch whose width is taken for it. */
 const TYPICAL = 0.5;
 
@@ -53,8 +54,10 @@ const LEVELS = [1, 0.85, 0.7, 0.55, 0.42, 0.32, 0.24, 0.18, 0.13];
  */
 export function thinPlaces(polygon: Polygon, limit: number, leastSquares: number): ThinPlace[] {
   const near = edgesNear(polygon, limit);
+  const round = ringsOf(polygon).reduce((sum, ring) => sum + ringLength(ring), 0);
+  const perMm = Math.min(STEPS / limit, MOST_STEPS / (round || 1));
   const found = ringsOf(polygon).flatMap((ring) => {
-    const spots = spotsOf(ring, limit, near);
+    const spots = spotsOf(ring, perMm, near);
     return LEVELS.flatMap((share) => stretchesUnder(spots, share * limit)).filter(({ area, broadest, tapers }) => {
       // A jag of a few thousandths is no stroke, however it compares with itself.
       const broad = Math.max(broadest, LEVELS.at(-1)! * limit);
@@ -66,10 +69,10 @@ export function thinPlaces(polygon: Polygon, limit: number, leastSquares: number
   );
 }
 
-/** Spots along a ring, a third of the limit apart, with how wide the film is there: nothing at the point of a tip. */
+/** Spots along a ring, as many a millimetre as are asked for, with how wide the film is there: nothing at the point of a tip. */
 function spotsOf(
   ring: Float64Array,
-  limit: number,
+  perMm: number,
   near: (x: number, y: number, nx: number, ny: number) => number,
 ): Spot[] {
   const spots: Spot[] = [];
@@ -84,7 +87,7 @@ function spotsOf(
     // A tip is where the way round turns left by more than two thirds of a half turn.
     if (nx * lx + ny * ly < OPPOSED && lx * ny - ly * nx > 0) spots.push({ x: ax, y: ay, nx, ny, length: 0, width: 0 });
     [lx, ly] = [nx, ny];
-    const parts = Math.max(1, Math.round((STEPS * length) / limit));
+    const parts = Math.max(1, Math.round(length * perMm));
     for (let k = 0; k < parts; k++) {
       const t = (k + 0.5) / parts;
       const [x, y] = [ax + (bx - ax) * t, ay + (by - ay) * t];

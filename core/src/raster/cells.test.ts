@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ringContains } from '../polygon/polygon.ts';
-import { cellShape, CellSheet, type CellShape } from './cells.ts';
+import { cellShape, CellSheet, cellWithin, type CellShape } from './cells.ts';
 
 const rectangle = (x: number, y: number, width: number, high: number): Float64Array =>
   Float64Array.from([x, y, x + width, y, x + width, y + high, x, y + high]);
@@ -13,6 +13,15 @@ const gridOf = ({ columns, rows, runs }: CellShape): boolean[][] => {
     for (let r = 0; r < runs[k + 2]!; r++) grid[runs[k]!]![runs[k + 1]! + r] = true;
   return grid;
 };
+
+describe('cellWithin', () => {
+  it('is as fine as is wanted up to two metres square in half millimetres, and no grid is larger', () => {
+    const over = (wide: number, high: number): number => cellWithin({ minX: 0, minY: 0, maxX: wide, maxY: high }, 0.5);
+    expect([over(100, 80), over(2000, 2000), over(4000, 4000), over(20_000, 20_000)]).toEqual([0.5, 0.5, 1, 5]);
+    // Long and narrow fits in as it is.
+    expect(over(20_000, 150)).toBe(0.5);
+  });
+});
 
 describe('cellShape', () => {
   it('takes just the cells of a rectangle that lies on the grid, and one more where it does not', () => {

@@ -1,5 +1,6 @@
 import { EPSILON } from '../numeric/tolerances.ts';
-import { boxOfRings } from '../plane/box.ts';
+import type { Box } from '../plane/box.ts';
+import { boxHeight, boxOfRings, boxWidth } from '../plane/box.ts';
 import type { Ring } from '../polygon/polygon.ts';
 
 /**
@@ -22,6 +23,24 @@ export interface CellShape {
   readonly fromY: number;
 }
 
+/** Cells that a grid over all there is may have: two metres of film each way, in half millimetres. */
+const MOST_CELLS = 16_000_000;
+
+/**
+ * Size of a cell in which so much can be looked at: as fine as is wanted, unless that would fill memory.
+ *
+ * @param box of all that is looked at, mm
+ * @param wanted mm
+ */
+export const cellWithin = (box: Box, wanted: number): number =>
+  Math.max(wanted, Math.sqrt((boxWidth(box) * boxHeight(box)) / MOST_CELLS));
+
+/** Columns and rows of cells that shapes are wide and high. */
+export const cellsOver = (box: Box, cell: number): readonly [columns: number, rows: number] => [
+  Math.max(1, Math.ceil(boxWidth(box) / cell - EPSILON)),
+  Math.max(1, Math.ceil(boxHeight(box) / cell - EPSILON)),
+];
+
 /**
  * Cells that a shape touches.
  *
@@ -30,8 +49,7 @@ export interface CellShape {
  */
 export function cellShape(rings: readonly Ring[], cell: number): CellShape {
   const box = boxOfRings(rings);
-  const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / cell - EPSILON));
-  const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / cell - EPSILON));
+  const [columns, rows] = cellsOver(box, cell);
   const grid = new Uint8Array(columns * rows);
   const edges = edgesInCells(rings, cell, box.minX, box.minY);
   markEdges(grid, edges, columns, rows);

@@ -1,7 +1,7 @@
 import type { Box } from '../../plane/box.ts';
 import { boxHeight, boxOfRings, boxWidth, EMPTY_BOX, joinBoxes } from '../../plane/box.ts';
 import type { Ring } from '../../polygon/polygon.ts';
-import { cellShape } from '../../raster/cells.ts';
+import { cellShape, cellWithin } from '../../raster/cells.ts';
 
 /** mm. Side of a registration mark, and how far it keeps from all film. */
 export const [MARK_MM, MARK_CLEAR_MM] = [6, 2];
@@ -109,21 +109,22 @@ function spread(
 
 /** Whether a mark with its clearance fits at a place without touching any film; what lies inside a ring is no such place. */
 function freeSpots(keepFree: readonly Ring[], reach: Box): (x: number, y: number) => boolean {
-  const [columns, rows] = [Math.ceil(boxWidth(reach)) + 2, Math.ceil(boxHeight(reach)) + 2];
+  const cell = cellWithin(reach, 1);
+  const [columns, rows] = [Math.ceil(boxWidth(reach) / cell) + 2, Math.ceil(boxHeight(reach) / cell) + 2];
   const taken = new Uint8Array(columns * rows);
   // Each by itself: film on film is film.
   for (const ring of keepFree) {
-    const shape = cellShape([ring], 1);
-    const [x0, y0] = [Math.floor(shape.fromX - reach.minX), Math.floor(shape.fromY - reach.minY)];
+    const shape = cellShape([ring], cell);
+    const [x0, y0] = [Math.floor((shape.fromX - reach.minX) / cell), Math.floor((shape.fromY - reach.minY) / cell)];
     for (let c = 0; c < shape.columns; c++)
       for (let k = shape.byColumn[c]!; k < shape.byColumn[c + 1]!; k++)
         // A cell of its own grid lies in two of this one.
         for (const column of [x0 + c, x0 + c + 1])
           taken.fill(1, column * rows + y0 + shape.spans[2 * k]!, column * rows + y0 + shape.spans[2 * k + 1]! + 1);
   }
-  const wide = MARK_MM + 2 * MARK_CLEAR_MM;
+  const wide = (MARK_MM + 2 * MARK_CLEAR_MM) / cell;
   return (x, y) => {
-    const [left, low] = [x - MARK_CLEAR_MM - reach.minX, y - MARK_CLEAR_MM - reach.minY];
+    const [left, low] = [(x - MARK_CLEAR_MM - reach.minX) / cell, (y - MARK_CLEAR_MM - reach.minY) / cell];
     for (let c = Math.max(0, Math.floor(left)); c < Math.min(columns, Math.ceil(left + wide)); c++)
       for (let r = Math.max(0, Math.floor(low)); r < Math.min(rows, Math.ceil(low + wide)); r++)
         if (taken[c * rows + r]) return false;

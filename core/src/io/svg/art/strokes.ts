@@ -1,4 +1,5 @@
 import type { Ring } from '../../../polygon/polygon.ts';
+import { ringLength } from '../../../polygon/polygon.ts';
 import type { StrokeShape } from '../../../polygon/stroke.ts';
 import { dashesOf } from './dashes.ts';
 import { readLength, readLengths, type Measure } from './length.ts';
@@ -45,7 +46,7 @@ export function dashedLines(
   if (isSet(said) && !list) note('dashes that cannot be read, taken as whole lines');
   if (!list || list.some((v) => v < 0) || list.every((v) => v === 0)) return lines;
   const total = readShare(element.attributes['pathLength'], 0);
-  const by = total > 0 ? lines.reduce((sum, { ring, closed }) => sum + lengthOf(ring, closed), 0) / total : scale;
+  const by = total > 0 ? lines.reduce((sum, { ring, closed }) => sum + ringLength(ring, closed), 0) / total : scale;
   const pattern = list.map((v) => v * by);
   const offset = (readLength(style['stroke-dashoffset'] ?? '0', measure, 'both') ?? 0) * by;
   const made = lines.map(({ ring, closed }) => dashesOf(ring, closed, pattern, offset, width));
@@ -54,11 +55,4 @@ export function dashedLines(
     return lines;
   }
   return made.flatMap((one) => (one ?? []).map((ring) => ({ ring, closed: false })));
-}
-
-function lengthOf(ring: Ring, closed: boolean): number {
-  let sum = 0;
-  for (let i = 2; i < ring.length; i += 2) sum += Math.hypot(ring[i]! - ring[i - 2]!, ring[i + 1]! - ring[i - 1]!);
-  const n = ring.length;
-  return closed && n > 2 ? sum + Math.hypot(ring[0]! - ring[n - 2]!, ring[1]! - ring[n - 1]!) : sum;
 }
