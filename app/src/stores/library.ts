@@ -17,11 +17,20 @@ import { ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
 import { DoesNotFit, OlderTabOpen } from '../data/refused.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { watchGone } from './gone.ts';
 import { keptList } from './kept-list.ts';
 import { notKept, refuse } from './refusal.ts';
 
 /** Id that a blank and its other colours have in common. */
 export const familyOf = (entry: ShelfBlank): string => entry.variantOf ?? entry.blank.id;
+
+/** A project that waits to be written. */
+interface Unwritten {
+  /** That it was last written with; 0 for a new one. */
+  readonly revision: number;
+  /** Lets a read say again how it is kept. */
+  readonly release: () => void;
+}
 
 /** Characters that the name of a project may have. */
 const LONGEST_NAME = 200;
@@ -50,8 +59,13 @@ export const useLibrary = defineStore('library', () => {
   const unreadable = shallowRef<readonly Unreadable[]>([]);
   /** Why nothing can be kept in this browser, if so. */
   const refused = ref<string | null>(null);
-  /** New projects that could not be written yet; each is tried again until there is room. */
-  const unwritten = shallowRef<ReadonlyMap<string, () => void>>(new Map());
+  /** Projects that could not be written as they are now; each is tried again until there is room. */
+  const unwritten = shallowRef<ReadonlyMap<string, Unwritten>>(new Map());
+
+  /** How many projects were here the last time, where now there are none. */
+  const gone = watchGone(() =>
+    loaded.value && refused.value === null && unreadable.value.length === 0 ? projects.value.length : null,
+  );
 
   /** Ids of what was put in while nothing could be kept; written as soon as that is possible again. */
   const waiting = { shelf: new Set<string>(), fonts: new Set<string>(), motifs: new Set<string>() };
@@ -124,10 +138,21 @@ export const useLibrary = defineStore('library', () => {
         throw problem;
       }
       // There is no room, or nothing is kept: one works on it all the same, is told so, and it is written when it can be.
-      if (unwritten.value.has(project.id)) written();
-      else unwritten.value = new Map([...unwritten.value, [project.id, written]]);
-      setTimeout(() => void writeAgain(project.id), AGAIN_MS);
+      writeLater(project, 0);
+      written();
     }
+  }
+
+  /**
+   * Keeps a project that could not be written, in the list and trying, until it is.
+   *
+   * @param revision that it was last written with; 0 for a new one
+   */
+  function writeLater(project: Project, revision: number): void {
+    kept.projects.put([project]);
+    const release = unwritten.value.get(project.id)?.release ?? kept.projects.hold([project.id]);
+    unwritten.value = new Map([...unwritten.value, [project.id, { revision, release }]]);
+    setTimeout(() => void writeAgain(project.id), AGAIN_MS);
   }
 
   /** The same once more under another name: nothing of it is done, promised or noted yet. */
@@ -138,22 +163,30 @@ export const useLibrary = defineStore('library', () => {
     return copy;
   }
 
-  /** Writes a new project that found no room, as it stands in the list by now; unless that was done meanwhile. */
+  /** Writes a project that found no room, as it stands in the list by now; unless that was done meanwhile. */
   async function writeAgain(id: string): Promise<void> {
     const project = projects.value.find((p) => p.id === id);
-    if (!unwritten.value.has(id) || !project) return;
+    const waits = unwritten.value.get(id);
+    if (!waits || !project) return;
+    // Where it is open it is written as it is there.
+    if (openProject() === id) return void setTimeout(() => void writeAgain(id), AGAIN_MS);
     try {
-      await records.writeProject(project, 0);
+      const outcome = await records.writeProject(project, waits.revision);
+      // Written from where it is open, or somewhere else: what is here goes on as a copy.
+      if (unwritten.value.get(id) !== waits) return;
+      if (!outcome.ok) await records.writeSnapshot(project, project.changedAt);
       noteWritten(id);
-      for (const hear of onStored) await hear(id, 1, false);
-      tellTabs({ kind: 'library-changed', id, revision: 1 });
+      if (!outcome.ok) return await load();
+      for (const hear of onStored) await hear(id, outcome.revision, false);
+      tellTabs({ kind: 'library-changed', id, revision: outcome.revision });
     } catch {
       setTimeout(() => void writeAgain(id), AGAIN_MS);
     }
   }
   function noteWritten(id: string): void {
-    if (!unwritten.value.has(id)) return;
-    unwritten.value.get(id)?.();
+    const waits = unwritten.value.get(id);
+    if (!waits) return;
+    waits.release();
     unwritten.value = new Map([...unwritten.value].filter(([one]) => one !== id));
   }
 
@@ -353,6 +386,9 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     await load();
   }
+  let openProject: () => string | null = () => null;
+  /** Leaves the writing of the project that is open to whoever has it. */
+  const leaveOpen = (id: () => string | null): void => void (openProject = id);
   type Stored = (id: string, revision: number, replaced: boolean) => Promise<void>;
   const onStored = new Set<Stored>();
   /** Tells when a project was written from here, and whether by that it became another one. */
@@ -368,16 +404,19 @@ export const useLibrary = defineStore('library', () => {
     fonts,
     motifs,
     loaded,
+    gone,
     unreadable,
     unwritten,
     removeUnreadable,
     restore,
     hearStored,
+    leaveOpen,
     refused,
     load,
     whenLoaded,
     loadShelf,
     addProject,
+    writeLater,
     copyProject,
     noteProject,
     tickSteps,

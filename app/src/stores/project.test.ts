@@ -8,6 +8,7 @@ const kept = vi.hoisted(() => ({
   full: false,
   held: null as Promise<void> | null,
   snapshots: 0,
+  copied: '',
 }));
 vi.mock('../data/records.ts', () => ({
   readProject: async (id: string) => kept.rows.get(id) ?? null,
@@ -19,11 +20,13 @@ vi.mock('../data/records.ts', () => ({
     kept.rows.set(document.id, { id: document.id, revision: revision + 1, document });
     return { ok: true, revision: revision + 1 };
   },
-  writeSnapshot: async () => {
+  writeSnapshot: async ({ name }: { name: string }) => {
     kept.snapshots += 1;
+    kept.copied = name;
   },
 }));
 
+import { useLibrary } from './library.ts';
 import { useProject } from './project.ts';
 
 const start: Project = newProject('p1', 'Oars', newBlank('b', 'straight', 'Mug'), null, '2026-01-01T10:00:00.000Z');
@@ -146,6 +149,40 @@ describe('the open project', () => {
     store.edit('Rename', rename('Larger'));
     await store.flush();
     expect((kept.rows.get('p1')!.document as Project).name).toBe('Larger');
+  });
+
+  it('goes on trying to write what another project was opened over while there was no room', async () => {
+    vi.useFakeTimers();
+    const other: Project = { ...start, id: 'p2', name: 'Other' };
+    kept.rows.set('p2', { id: 'p2', revision: 1, document: other });
+    const [store, library] = [await opened(), useLibrary()];
+    kept.full = true;
+    store.edit('Rename', rename('Large'));
+    await store.flush();
+    await store.open('p2');
+    expect(store.doc!.name).toBe('Other');
+    expect(library.projects.map(({ name }) => name)).toEqual(['Large']);
+    // Opened again it is as it was left, and it is still said that it is not kept.
+    await store.open('p1');
+    expect([store.doc!.name, store.saveState]).toEqual(['Large', 'refused']);
+    await store.open('p2');
+    kept.full = false;
+    await vi.advanceTimersByTimeAsync(30_000);
+    expect(kept.rows.get('p1')).toMatchObject({ revision: 2, document: { name: 'Large' } });
+    expect(kept.rows.get('p2')).toMatchObject({ revision: 1 });
+    expect(library.unwritten.size).toBe(0);
+    vi.useRealTimers();
+  });
+
+  it('keeps as a copy what two tabs differ over, when another project is opened', async () => {
+    const store = await opened();
+    kept.rows.set('p1', { id: 'p1', revision: 5, document: { ...start, name: 'Theirs' } });
+    store.edit('Rename', rename('Mine'));
+    await store.flush();
+    expect(store.saveState).toBe('conflict');
+    await store.open('nowhere');
+    expect(kept.copied).toBe('Mine');
+    expect((kept.rows.get('p1')!.document as Project).name).toBe('Theirs');
   });
 
   it('takes up a change that the page was left with before it could be saved', async () => {

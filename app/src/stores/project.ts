@@ -63,6 +63,7 @@ export const useProject = defineStore('project', () => {
   async function open(id: string): Promise<void> {
     if (doc.value?.id === id) return;
     await flush();
+    await leaveBehind();
     doc.value = null;
     past.value = [];
     future.value = [];
@@ -75,14 +76,35 @@ export const useProject = defineStore('project', () => {
     // It came in while it was looked for, and is being written: what is read now is behind that.
     const listed = library.projects.some((p) => p.id === id);
     if (!stored && listed && !library.refused && !library.unwritten.has(id)) stored = await read();
-    const found = stored?.document ?? library.projects.find((p) => p.id === id) ?? null;
-    revision = stored?.revision ?? 0;
+    // What could not be written is newer than what is.
+    const waits = library.unwritten.get(id);
+    const found = (waits ? undefined : stored?.document) ?? library.projects.find((p) => p.id === id) ?? null;
+    revision = waits?.revision ?? stored?.revision ?? 0;
     missing.value = found === null;
     doc.value = found;
     if (found && stored) savedAt.value = new Date(found.changedAt);
     lastSnapshot = 0;
+    if (waits) {
+      unsaved = true;
+      saveState.value = 'refused';
+      void flush();
+    }
     const { checkDocument } = await ready();
     await recover(id, checkDocument);
+  }
+
+  /** What could not be written goes on trying when another is opened; what two tabs differ over is kept as a copy. */
+  async function leaveBehind(): Promise<void> {
+    const left = doc.value;
+    if (!left || !unsaved) return;
+    unsaved = false;
+    // Should the page be closed before there is room: another store of the browser may have some.
+    writeJournal({ revision, document: left });
+    if (saveState.value !== 'conflict') return library().writeLater(left, revision);
+    await records.writeSnapshot(left, left.changedAt).then(
+      () => dropJournal(left.id),
+      () => undefined,
+    );
   }
 
   /** Takes up a change that the page was left with; one that someone saved over since is kept as a copy. */
@@ -241,6 +263,7 @@ export const useProject = defineStore('project', () => {
     }
   }
 
+  useLibrary().leaveOpen(() => doc.value?.id ?? null);
   /** What a backup brought back is shown in the place of what is open; undo leads back. */
   useLibrary().hearStored(async (id, stored, replaced) => {
     if (doc.value?.id !== id) return;
@@ -284,8 +307,8 @@ export const useProject = defineStore('project', () => {
   });
   /** The page may be gone in a moment: what is not on the disk yet is written down at once, then saved if there is time. */
   function leave(): void {
-    if (doc.value && (unsaved || writing) && !dragStart && saveState.value !== 'conflict')
-      writeJournal({ revision, document: doc.value });
+    // With a conflict it is kept as a copy when the project is opened again.
+    if (doc.value && (unsaved || writing) && !dragStart) writeJournal({ revision, document: doc.value });
     void flush();
   }
   addEventListener('pagehide', leave);

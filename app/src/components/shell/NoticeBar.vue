@@ -18,12 +18,18 @@ async function update(): Promise<void> {
   await project.flush();
   if (project.saveState !== 'refused' && project.saveState !== 'conflict') updates.take();
 }
+/** What waits to be written, by its name where it is one. */
+const unwritten = computed(() => {
+  const [id, ...others] = library.unwritten.keys();
+  const name = library.projects.find((one) => one.id === id)?.name;
+  return others.length > 0 ? `${others.length + 1} projects` : `“${name ?? 'A project'}”`;
+});
 const saveToFile = useProjectFile();
 </script>
 
 <template>
   <BAlert
-    v-if="library.refused || library.unwritten.size > 0 || (inside && project.saveState === 'refused')"
+    v-if="library.refused || library.unwritten.size > 0 || project.saveState === 'refused'"
     :model-value="true"
     :variant="null"
     class="notice fails"
@@ -31,11 +37,20 @@ const saveToFile = useProjectFile();
   >
     <span>{{
       library.refused ??
-      (inside && project.saveState === 'refused'
+      (project.saveState === 'refused'
         ? 'The last change could not be kept in this browser; the disk may be full. It is still here on the page, and is tried again until there is room.'
-        : `${library.unwritten.size === 1 ? 'A new project' : `${library.unwritten.size} new projects`} could not be kept in this browser; the disk may be full. You can work on; it is tried again until there is room. Save to a file before you close the page.`)
+        : `${unwritten} could not be kept in this browser; the disk may be full. You can work on; it is tried again until there is room. Save to a file before you close the page.`)
     }}</span>
     <BButton v-if="inside" variant="outline-primary" size="sm" @click="saveToFile"> Save to a file </BButton>
+  </BAlert>
+  <BAlert v-if="library.gone > 0" :model-value="true" :variant="null" class="notice fails" role="alert">
+    <span>
+      {{ library.gone === 1 ? 'The project that was' : `The ${library.gone} projects that were` }} kept in this browser
+      {{ library.gone === 1 ? 'is' : 'are' }} not here any more: its storage was cleared or damaged. A backup brings
+      back what is in it.
+    </span>
+    <RouterLink class="btn btn-outline-primary btn-sm" :to="{ name: 'my-way' }">To the backups</RouterLink>
+    <BButton variant="link" size="sm" @click="library.gone = 0">Close</BButton>
   </BAlert>
   <BAlert
     v-if="inside && project.saveState === 'conflict'"
