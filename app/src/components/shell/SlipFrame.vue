@@ -5,7 +5,8 @@ import type { Stop } from '../../composables/stops.ts';
 
 /** Where the slip of a stop stands: beside the work, and on a phone in a sheet that comes up over the foot of it. */
 const props = defineProps<{ stop: Stop | 'together' }>();
-const phone = useMediaQuery('(max-width: 767.98px)');
+/** As `WorkFrame.vue` has it: where a window is wide and low, the work keeps its height. */
+const phone = useMediaQuery('(max-width: 559.98px), (max-width: 767.98px) and (orientation: portrait)');
 const TITLES: Record<Stop | 'together', string> = {
   measure: 'Readings',
   flat: 'Template',

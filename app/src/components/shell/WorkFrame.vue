@@ -24,8 +24,14 @@ defineProps<{ stop: Stop | 'together' }>();
   min-width: 0;
   min-height: 0;
 }
-/* On a phone the work has the screen, and the slip comes up over its foot; what lies under it scrolls out. */
+/* A low window, or one that is looked at at twice its size: the slip is narrower, and stays beside the work. */
 @media (max-width: 767.98px) {
+  .work {
+    grid-template-columns: minmax(0, 1fr) 280px;
+  }
+}
+/* On a phone the work has the screen, and the slip comes up over its foot; what lies under it scrolls out. */
+@media (max-width: 559.98px), (max-width: 767.98px) and (orientation: portrait) {
   .work {
     display: flex;
     flex-direction: column;
