@@ -84,7 +84,7 @@ const saveToFile = useProjectFile();
   border-left: 4px solid var(--teal);
 }
 /* The box that the library puts round what it is told. */
-.notice > :deep(div) {
+.notice :deep(.alert-body) {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
