@@ -30,6 +30,7 @@ const STANDING_IN = /\bvi\.(mock|stubGlobal)\b/;
 const alone = appTests.filter((file) => STANDING_IN.test(readFileSync(file, 'utf8')));
 
 export default defineConfig({
+  define: { __CORE__: JSON.stringify('tested') },
   // As the app is built: its components are those of the library.
   plugins: [vue(), Components({ dirs: [], resolvers: [BootstrapVueNextResolver()], dts: false })],
   test: {

@@ -1,5 +1,6 @@
 import type { SentLoad } from '@mivet/core';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { ownDatabase } from './own-database.ts';
 
 /** A load that could not be sent yet. */
 export interface WaitingSend {
@@ -12,18 +13,10 @@ interface Schema extends DBSchema {
   sends: { key: string; value: WaitingSend & { readonly id: string } };
 }
 
-let opening: Promise<IDBPDatabase<Schema>> | null = null;
-function open(): Promise<IDBPDatabase<Schema>> {
-  // Apart from what people keep: it is nobody's work, and goes as soon as it is sent.
-  opening ??= openDB<Schema>('mivet-outbox', 1, {
-    upgrade: (db) => void db.createObjectStore('sends', { keyPath: 'id' }),
-    terminated: () => (opening = null),
-  }).catch((problem: unknown) => {
-    opening = null;
-    throw problem;
-  });
-  return opening;
-}
+// Apart from what people keep: it is nobody's work, and goes as soon as it is sent.
+const open = ownDatabase<Schema>('mivet-outbox', (db) => {
+  db.createObjectStore('sends', { keyPath: 'id' });
+});
 
 /** What waits to be sent, the oldest first. */
 export async function readSends(): Promise<WaitingSend[]> {

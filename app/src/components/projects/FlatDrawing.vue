@@ -6,7 +6,7 @@ import { computed } from 'vue';
 
 /** A still picture of the flat with its pieces. */
 const props = defineProps<{
-  viewModel: ShapeViewModel;
+  viewModel: Pick<ShapeViewModel, 'band' | 'outlineData' | 'pieces' | 'template' | 'size'>;
   films: readonly Film[];
   pieces?: readonly PieceViewModel[];
   marks?: boolean;

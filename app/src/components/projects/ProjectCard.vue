@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { dueOf, type Project, type ProjectViewModel } from '@mivet/core';
+import { dueOf, type Project } from '@mivet/core';
 import { useIntersectionObserver } from '@vueuse/core';
 import { formatDistanceToNow, parseISO, isValid } from 'date-fns';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { viewModelForList } from '../../composables/usePreviews.ts';
+import { pictureForList, type ListPicture } from '../../composables/usePreviews.ts';
 import { whenWords } from '../../composables/time-words.ts';
 import CupDrawing from './CupDrawing.vue';
 import FlatDrawing from './FlatDrawing.vue';
@@ -11,7 +11,7 @@ import FlatDrawing from './FlatDrawing.vue';
 const props = defineProps<{ project: Project }>();
 const emit = defineEmits<{ remove: []; duplicate: []; date: [] }>();
 const card = ref<HTMLElement | null>(null);
-const viewModel = shallowRef<ProjectViewModel | null>(null);
+const picture = shallowRef<ListPicture | null>(null);
 const seen = ref(false);
 const failed = ref(false);
 const sure = ref(false);
@@ -24,14 +24,14 @@ watch(
   async () => {
     if (!seen.value) return;
     failed.value = false;
-    viewModel.value = await viewModelForList(props.project).catch(() => {
+    picture.value = await pictureForList(props.project).catch(() => {
       failed.value = true;
       return null;
     });
   },
   { immediate: true },
 );
-const good = computed(() => (viewModel.value?.ok ? viewModel.value : null));
+const good = computed(() => (picture.value?.ok ? picture.value : null));
 const when = computed(() => {
   const at = parseISO(props.project.changedAt);
   if (!isValid(at)) return '';
@@ -39,10 +39,10 @@ const when = computed(() => {
 });
 const state = computed(() => {
   if (failed.value) return 'Too heavy to preview';
-  if (!viewModel.value) return '';
-  if (!viewModel.value.ok) return 'To be measured';
+  if (!picture.value) return '';
+  if (!picture.value.ok) return 'To be measured';
   if (props.project.items.length === 0) return 'Measured, no artwork yet';
-  const open = viewModel.value.findings.filter((f) => f.finding.severity !== 'fine' && f.acceptedFor === null).length;
+  const { open } = picture.value;
   return open === 0 ? 'Ready to cut' : `${open} to look at`;
 });
 const due = computed(() => props.project.handOver ? `Due ${whenWords(dueOf(props.project.handOver), Date.now())}` : null); // prettier-ignore
@@ -58,7 +58,7 @@ const link = computed(() => ({ name: 'project', params: { id: props.project.id, 
         <div class="cup"><CupDrawing :blank="project.blank" :view-model="good" :films="project.films" /></div>
         <div class="flat">
           <FlatDrawing v-if="good" :view-model="good" :films="project.films" />
-          <BPlaceholder v-else-if="!viewModel && !failed" class="waits" />
+          <BPlaceholder v-else-if="!picture && !failed" class="waits" />
         </div>
       </div>
       <h2>{{ project.name }}</h2>

@@ -1,22 +1,22 @@
 <script setup lang="ts">
-import type { Project, ProjectViewModel } from '@mivet/core';
+import type { Project } from '@mivet/core';
 import { shallowRef, watch } from 'vue';
-import { viewModelForList } from '../../composables/usePreviews.ts';
+import { pictureForList, type ListPicture } from '../../composables/usePreviews.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 
 /** A project as small as it can still be told: its blank with what is on it. */
 const props = defineProps<{ project: Project }>();
-const viewModel = shallowRef<ProjectViewModel | null>(null);
+const picture = shallowRef<ListPicture | null>(null);
 watch(
   () => props.project.changedAt,
-  async () => (viewModel.value = await viewModelForList(props.project).catch(() => null)),
+  async () => (picture.value = await pictureForList(props.project).catch(() => null)),
   { immediate: true },
 );
 </script>
 
 <template>
   <span class="thumb" aria-hidden="true">
-    <CupDrawing :blank="project.blank" :view-model="viewModel?.ok ? viewModel : null" :films="project.films" />
+    <CupDrawing :blank="project.blank" :view-model="picture?.ok ? picture : null" :films="project.films" />
   </span>
 </template>
 

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import type { ProjectViewModel, ShelfBlank, Units } from '@mivet/core';
+import type { ShelfBlank, Units } from '@mivet/core';
 import { formatLength, KINDS_OF_BLANK, sizeBlank } from '@mivet/core';
 import { computed, onMounted, shallowRef } from 'vue';
-import { viewModelOfBlank } from '../../composables/usePreviews.ts';
+import { pictureOfBlank, type ListPicture } from '../../composables/usePreviews.ts';
 import CupDrawing from '../projects/CupDrawing.vue';
 
 const props = defineProps<{ entry: ShelfBlank; unit: Units }>();
 const emit = defineEmits<{ use: [] }>();
-const viewModel = shallowRef<ProjectViewModel | null>(null);
+const picture = shallowRef<ListPicture | null>(null);
 onMounted(async () => {
-  viewModel.value = await viewModelOfBlank(props.entry.blank, props.entry.changedAt).catch(() => null);
+  picture.value = await pictureOfBlank(props.entry.blank, props.entry.changedAt).catch(() => null);
 });
-const good = computed(() => (viewModel.value?.ok ? viewModel.value : null));
+const good = computed(() => (picture.value?.ok ? picture.value : null));
 /** Worked out on the spot: while its picture is still being made, nothing false is said of it. */
 const sizes = computed(() => {
   const sized = sizeBlank(props.entry.blank);

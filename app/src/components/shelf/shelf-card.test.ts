@@ -4,7 +4,7 @@ import { expect, it, vi } from 'vitest';
 import { makeBlank } from '../../../../core/test/jobs.ts';
 
 // A picture that never comes.
-vi.mock('../../composables/usePreviews.ts', () => ({ viewModelOfBlank: () => new Promise(() => undefined) }));
+vi.mock('../../composables/usePreviews.ts', () => ({ pictureOfBlank: () => new Promise(() => undefined) }));
 
 import ShelfCard from './ShelfCard.vue';
 

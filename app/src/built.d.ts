@@ -1,0 +1,2 @@
+/** What of the core this was built with, in short. */
+declare const __CORE__: string;
