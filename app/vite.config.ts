@@ -53,7 +53,8 @@ export default defineConfig(({ command }) => ({
   root: fileURLToPath(new URL('.', import.meta.url)),
   define: { __CORE__: JSON.stringify(command === 'build' ? coreSignature() : String(Date.now())) },
   plugins: [
-    vue(),
+    // Components here and in the library are all functions; what reads options would be asked of each in vain.
+    vue({ features: { optionsAPI: false } }),
     {
       // While developing, the demo is offered as `npm run demo` does.
       name: 'mivet-demo-config',
@@ -112,7 +113,7 @@ export default defineConfig(({ command }) => ({
             // What the first page needs comes in one piece: a browser asks for few at a time, and each costs its way.
             { name: 'first', tags: ['$initial'], priority: 2 },
             // What several views share comes in few pieces, each with the views that need it.
-            { name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 20_000, minShareCount: 2, priority: 1 },
+            { name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 1_500, minShareCount: 2, priority: 1 },
           ],
         },
       },
