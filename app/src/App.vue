@@ -7,6 +7,7 @@ import NoticeBar from './components/shell/NoticeBar.vue';
 import TimerTray from './components/shell/TimerTray.vue';
 import { useDroppedFile } from './composables/useDroppedFile.ts';
 import { useGlobalKeys } from './composables/useGlobalKeys.ts';
+import { useIdleFetch } from './composables/useIdleFetch.ts';
 import { useOnceAsked } from './composables/useOnceAsked.ts';
 import { useLibrary } from './stores/library.ts';
 import { useRestoring } from './stores/restoring.ts';
@@ -14,6 +15,7 @@ import { useSettings } from './stores/settings.ts';
 import { useView } from './stores/view.ts';
 import { keepForOffline } from './data/updates.ts';
 import { offerDemo } from './demo/offer-demo.ts';
+import { fetchView } from './router/routes.ts';
 
 /** Loaded when they are first asked for. */
 const HelpPanel = defineAsyncComponent(() => import('./components/help/HelpPanel.vue'));
@@ -32,6 +34,11 @@ const restoring = useRestoring();
 const restoreAsked = useOnceAsked(() => restoring.asked !== null);
 useGlobalKeys();
 useDroppedFile();
+// Where one most likely goes next is there when one goes.
+useIdleFetch(
+  () => library.loaded,
+  ['/projects', '/', '/shelf'].map((path) => () => fetchView(path)),
+);
 onMounted(() => {
   const later = (): void => {
     keepForOffline();

@@ -6,5 +6,5 @@ import { warmCore } from './workers/core-client.ts';
 /** What takes its time beside the page is begun before the page is put together. */
 warmRecords();
 warmCore();
-fetchView(location.pathname);
+void fetchView(location.pathname);
 void warmDemo();

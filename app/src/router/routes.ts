@@ -58,11 +58,12 @@ export const ROUTES: readonly RouteRecordRaw[] = [
 ];
 
 /**
- * Has the view of an address fetched, before anything is there to show it.
+ * Has the view of an address fetched, before anything is there to show it; one that cannot be had is asked for again later.
  *
  * @param path of the address
  */
-export function fetchView(path: string): void {
+export async function fetchView(path: string): Promise<void> {
   const route = ROUTES.find((one) => one.path === path) ?? ROUTES.find(({ name }) => name === 'project' && path.startsWith('/project/')); // prettier-ignore
-  if (typeof route?.component === 'function') void (route.component as () => Promise<unknown>)().catch(() => undefined);
+  if (typeof route?.component === 'function')
+    await (route.component as () => Promise<unknown>)().catch(() => undefined);
 }
