@@ -108,6 +108,7 @@ export default defineConfig(({ command }) => ({
         // Pieces may need each other: each is run when what it needs was.
         strictExecutionOrder: true,
         chunkFileNames: ({ name }) => `assets/${name.replace(/~.*/, '')}-[hash].js`,
+        assetFileNames: ({ names }) => `assets/${(names[0] ?? 'part').replace(/(~.*)?\.\w+$/, '')}-[hash][extname]`,
         codeSplitting: {
           groups: [
             // What the first page needs comes in one piece: a browser asks for few at a time, and each costs its way.

@@ -178,7 +178,7 @@ test('what an older version kept in this browser opens as it is', async ({ page 
   await expect(page.getByLabel('Cost each')).toHaveValue('');
   await page.goto('/project/demo-tumbler/flat');
   await expect(page.getByRole('button', { name: 'It is wrapped' })).toBeVisible();
-  await expect(page.getByText('276.0 mm along the rim edge')).toBeVisible();
+  await expect(page.getByText('276.0 mm along the rim edge', { exact: true })).toBeVisible();
 });
 
 test('notes in the log stay with the project', async ({ page }) => {

@@ -11,8 +11,8 @@ interface Waiting {
   readonly onPart: ((part: never) => void) | undefined;
   readonly limitMs: number;
   part: ShapeViewModel | CloserPart | TogetherPart | LookPart | LayPart | WayLaid | null;
-  /** Time limit; runs while the worker works on the call. */
-  timer: ReturnType<typeof setTimeout> | null;
+  /** Stops the time limit, which runs while the worker works on the call. */
+  timer: (() => void) | null;
 }
 const waiting = new Map<number, Waiting>();
 
@@ -95,7 +95,7 @@ function start(): Worker {
     const call = waiting.get(data.id);
     if (!call) return;
     if ('begun' in data) {
-      call.timer ??= setTimeout(() => endByForce(data.id, new TookTooLong(TOO_LONG)), call.limitMs);
+      call.timer ??= afterAwake(call.limitMs, () => endByForce(data.id, new TookTooLong(TOO_LONG)));
       return;
     }
     if ('part' in data) {
@@ -118,10 +118,33 @@ function start(): Worker {
   return started;
 }
 
+/** ms between two looks at how long a job has been worked at. */
+const LOOK_MS = 1000;
+
+/**
+ * Acts after some ms in which the page was awake: a device that was asleep for an hour has not worked for one.
+ *
+ * @returns stops it
+ */
+function afterAwake(ms: number, act: () => void): () => void {
+  let left = ms;
+  let timer: ReturnType<typeof setTimeout>;
+  const look = (): void => {
+    const part = Math.min(LOOK_MS, left);
+    timer = setTimeout(() => {
+      left -= part;
+      if (left > 0) look();
+      else act();
+    }, part);
+  };
+  look();
+  return () => clearTimeout(timer);
+}
+
 const TOO_LONG = 'It took too long and was stopped. Your work is saved.';
 
 function forget(id: number, call: Waiting): void {
-  if (call.timer) clearTimeout(call.timer);
+  call.timer?.();
   waiting.delete(id);
 }
 
@@ -134,7 +157,7 @@ function endByForce(id: number, why: Error): void {
   worker = start();
   call.reject(why);
   for (const other of waiting.values()) {
-    if (other.timer) clearTimeout(other.timer);
+    other.timer?.();
     other.timer = null;
     worker.postMessage(other.request);
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Film, PieceViewModel, Place, ShapeViewModel, Units } from '@mivet/core';
-import { boxOfCoordinates, coneDevelopment, formatLength, placeData, zonePaths } from '@mivet/core';
+import { boxOfCoordinates, coneDevelopment, formatLength, placeData, sameValue, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { usePanZoom } from '../../composables/usePanZoom.ts';
@@ -43,6 +43,13 @@ const { width, height } = useElementSize(svg);
 // A press on a piece moves the piece, a press on the paper moves the paper.
 const { moved: userZoom, zoomed, showAll } = usePanZoom(svg, (target) => target.closest('[data-item]') !== null);
 const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
+type Along = Pick<InstanceType<typeof FlatViewRulers>['$props'], 'cone' | 'region' | 'length'>;
+/** What tapes lie along: the same for as long as only what is on it changes, so that they are not drawn anew with each letter. */
+const along = computed((before?: Along): Along => {
+  const { template, band, size } = props.viewModel;
+  const now = { cone: template.cone, region: band.region, length: size.side };
+  return before && sameValue(before, now) ? before : now;
+});
 
 /** Farthest that what lies off the flat is followed, in sizes of the flat. */
 const FOLLOWED = 1;
@@ -287,7 +294,7 @@ defineExpose({ showAll });
       <path v-if="zones.slits && viewModel.tapeSlits" :d="viewModel.tapeSlits" class="slits" />
       <path v-if="trial?.ghost" :d="trial.ghost" class="ghost" />
       <path v-for="p in stiff" :key="p.id" :d="p.data" class="stiff" />
-      <FlatViewRulers :view-model="viewModel" :scale="scale" :unit="unit" />
+      <FlatViewRulers v-bind="along" :scale="scale" :unit="unit" />
       <g v-if="dims" class="dimension dims">
         <text
           v-for="d in dimensions"

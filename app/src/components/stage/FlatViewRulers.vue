@@ -6,9 +6,16 @@ import { computed } from 'vue';
 import { tapeSteps, tapeTicks } from '../../composables/tape-ticks.ts';
 
 /** Two measuring tapes: one bent along the rim edge, zero in front; one down the left side, zero at the rim. */
-const props = defineProps<{ viewModel: ShapeViewModel; scale: number; unit: Units }>();
+const props = defineProps<{
+  cone: ShapeViewModel['template']['cone'];
+  region: ShapeViewModel['band']['region'];
+  /** mm down the side. */
+  length: number;
+  scale: number;
+  unit: Units;
+}>();
 
-const surface = computed(() => coneDevelopment(props.viewModel.template.cone));
+const surface = computed(() => coneDevelopment(props.cone));
 const px = computed(() => 1 / props.scale);
 const steps = computed(() => tapeSteps(props.unit, props.scale));
 /** px that a stroke is long. */
@@ -22,7 +29,7 @@ const strokes = line<{ x: number; y: number }>()
 const rim = computed(() => {
   const near = 8 * px.value;
   const far = 27 * px.value;
-  const { left, right } = props.viewModel.band.region;
+  const { left, right } = props.region;
   const s = surface.value;
   const r = s.radiusAt(0);
   const taper = r - s.radiusAt(1);
@@ -41,8 +48,8 @@ const rim = computed(() => {
 
 const side = computed(() => {
   const s = surface.value;
-  const { left } = props.viewModel.band.region;
-  const length = props.viewModel.size.side;
+  const { left } = props.region;
+  const { length } = props;
   const a = s.forward(left[0], 0);
   const b = s.forward(left[1], length);
   const ux = (b.x - a.x) / length;
