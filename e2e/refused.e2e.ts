@@ -35,6 +35,13 @@ test('on a full disk the work goes on, is said not to be kept, and is kept as so
   await page.getByRole('article').first().getByRole('button', { name: 'Copy' }).click();
   await expect(page.getByRole('heading', { name: /\(copy\)/ })).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'could not be kept' })).toBeVisible();
+  // Another project is open: its file would not be the one that is missing.
+  await page.getByRole('heading', { name: 'Cox’s goblet' }).click();
+  const missing = page.getByRole('alert').filter({ hasText: 'could not be kept' });
+  await expect(missing.getByRole('button', { name: 'Save to a file' })).toHaveCount(0);
+  await missing.getByRole('link', { name: 'Open it' }).click();
+  await expect(missing.getByRole('button', { name: 'Save to a file' })).toBeVisible();
+  await visit(page, '/projects');
   await room(page);
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.reload();

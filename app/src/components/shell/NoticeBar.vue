@@ -18,12 +18,23 @@ async function update(): Promise<void> {
   await project.flush();
   if (project.saveState !== 'refused' && project.saveState !== 'conflict') updates.take();
 }
-/** What waits to be written, by its name where it is one. */
+/** What waits to be written, by its name where it is one, and the first of it that is not open here. */
 const unwritten = computed(() => {
-  const [id, ...others] = library.unwritten.keys();
-  const name = library.projects.find((one) => one.id === id)?.name;
-  return others.length > 0 ? `${others.length + 1} projects` : `“${name ?? 'A project'}”`;
+  const ids = [...library.unwritten.keys()];
+  const name = library.projects.find((one) => one.id === ids[0])?.name;
+  const other = ids.find((id) => !inside.value || id !== project.doc?.id) ?? null;
+  return {
+    says: ids.length > 1 ? `${ids.length} projects` : `“${name ?? 'A project'}”`,
+    them: ids.length > 1 ? 'each' : 'it',
+    other,
+  };
 });
+/** Whether it is the project before one's eyes that is not kept. */
+const notKept = computed(
+  () =>
+    inside.value &&
+    (library.refused !== null || project.saveState === 'refused' || library.unwritten.has(project.doc!.id)),
+);
 const saveToFile = useProjectFile();
 </script>
 
@@ -39,9 +50,15 @@ const saveToFile = useProjectFile();
       library.refused ??
       (project.saveState === 'refused'
         ? 'The last change could not be kept in this browser; the disk may be full. It is still here on the page, and is tried again until there is room.'
-        : `${unwritten} could not be kept in this browser; the disk may be full. You can work on; it is tried again until there is room. Save to a file before you close the page.`)
+        : `${unwritten.says} could not be kept in this browser; the disk may be full. You can work on; it is tried again until there is room. Before you close the page, open ${unwritten.them} and save ${unwritten.them} to a file.`)
     }}</span>
-    <BButton v-if="inside" variant="outline-primary" size="sm" @click="saveToFile"> Save to a file </BButton>
+    <BButton v-if="notKept" variant="outline-primary" size="sm" @click="saveToFile"> Save to a file </BButton>
+    <RouterLink
+      v-else-if="unwritten.other"
+      class="btn btn-outline-primary btn-sm"
+      :to="{ name: 'project', params: { id: unwritten.other, stop: 'artwork' } }"
+      >Open it</RouterLink
+    >
   </BAlert>
   <BAlert v-if="library.gone > 0" :model-value="true" :variant="null" class="notice fails" role="alert">
     <span>
