@@ -21,6 +21,8 @@ const props = defineProps<{
   highlighted: Place | null;
   trial?: ShownTrial | null;
   dim: boolean;
+  /** Whether something on it is being dragged: then it is drawn quickly rather than sharp. */
+  moving: boolean;
 }>();
 const emit = defineEmits<{
   turn: [azimuth: number];
@@ -52,7 +54,7 @@ function paint(): void {
   }
   painting = 'yes';
   const art = props.viewModel ? artOf(props.viewModel, props, shape.value) : null;
-  solid.value.tell({ tells: 'art', art, colour: props.blank.colour });
+  solid.value.tell({ tells: 'art', art, colour: props.blank.colour, moving: props.moving });
 }
 function painted(): void {
   const again = painting === 'again';

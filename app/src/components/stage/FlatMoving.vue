@@ -1,42 +1,52 @@
 <script setup lang="ts">
 import type { Development, Film, PieceViewModel } from '@mivet/core';
-import { computed } from 'vue';
-import FlatHeld from './FlatHeld.vue';
+import { useDevicePixelRatio } from '@vueuse/core';
+import { onMounted, ref, watch } from 'vue';
+import { useFilmColours } from '../../composables/useFilmColours.ts';
+import { type FlatPlace, HeldPieces } from './flat-moving.ts';
 
-/**
- * What is held, where the hand has it by now: each piece as it was worked out last, moved as a whole. Round a cone that is
- * how film moves; down it, until it is worked out anew a moment later.
- */
+/** What is held, over the flat, where the hand has it by now: nothing else of the flat is drawn anew while it moves. */
 const props = defineProps<{
   pieces: readonly PieceViewModel[];
   films: readonly Film[];
   surface: Development;
   /** Since it was worked out: rad round, mm down. */
   by: { readonly azimuth: number; readonly slant: number };
+  place: FlatPlace;
+  /** px of the page. */
+  size: { readonly width: number; readonly height: number };
+  /** The flat’s own edge, where what goes right round ends. */
+  within: string;
 }>();
+const colours = useFilmColours(() => props.films);
+const canvas = ref<HTMLCanvasElement | null>(null);
+const { pixelRatio } = useDevicePixelRatio();
+let held: HeldPieces | null = null;
 
-const middle = ([a, b]: readonly [number, number]): number => (a + b) / 2;
-/** Which way down the side points on the flat, rad. */
-function heading(azimuth: number, slant: number): number {
-  const [p, q] = [props.surface.forward(azimuth, slant), props.surface.forward(azimuth, slant + 1)];
-  return Math.atan2(q.y - p.y, q.x - p.x);
+function draw(): void {
+  held?.draw(props.pieces, props.surface, props.by, props.place, pixelRatio.value, props.within);
 }
-const moves = computed(() =>
-  props.pieces.map(({ azimuths, slants }) => {
-    const [azimuth, slant] = [middle(azimuths), middle(slants)];
-    const [to, down] = [azimuth + props.by.azimuth, slant + props.by.slant];
-    const [p, q] = [props.surface.forward(azimuth, slant), props.surface.forward(to, down)];
-    const turn = ((heading(to, down) - heading(azimuth, slant)) * 180) / Math.PI;
-    return `translate(${q.x - p.x} ${p.y - q.y}) rotate(${-turn} ${p.x} ${-p.y})`;
-  }),
-);
+onMounted(() => {
+  held = new HeldPieces(canvas.value!, (film) => ({
+    fill: colours.value.fill(film),
+    halo: '#fffdf6',
+    line: '#0c6764',
+  }));
+  draw();
+});
+watch(() => ({ ...props, sharp: pixelRatio.value, of: colours.value }), draw, { flush: 'post' });
 </script>
 
 <template>
-  <!-- What goes right round ends where the flat ends. -->
-  <g v-for="(piece, i) in pieces" :key="piece.id" :clip-path="piece.cutAt ? 'url(#on-band)' : undefined">
-    <g :transform="moves[i]">
-      <FlatHeld :piece="piece" :films="films" />
-    </g>
-  </g>
+  <canvas ref="canvas" :width="Math.round(size.width * pixelRatio)" :height="Math.round(size.height * pixelRatio)" />
 </template>
+
+<style scoped>
+canvas {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+</style>

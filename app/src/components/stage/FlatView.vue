@@ -91,10 +91,12 @@ const fit = computed(() => {
   };
 });
 const scale = computed(() => fit.value.k * userZoom.value.k);
-const transform = computed(() => {
+/** Pixels for a mm of the flat, and where its middle is on the picture. */
+const place = computed(() => {
   const z = userZoom.value;
-  return `translate(${z.x + z.k * fit.value.x} ${z.y + z.k * fit.value.y}) scale(${scale.value})`;
+  return { k: scale.value, x: z.x + z.k * fit.value.x, y: z.y + z.k * fit.value.y };
 });
+const transform = computed(() => `translate(${place.value.x} ${place.value.y}) scale(${place.value.k})`);
 /** Pieces that would no longer lie flat in what is tried out. */
 const stiff = computed(() => {
   const { trial } = props;
@@ -228,101 +230,111 @@ defineExpose({ showAll });
 </script>
 
 <template>
-  <svg
-    ref="svg"
-    class="flat"
-    role="img"
-    :aria-label="`Flat template, ${formatLength(viewModel.template.rimLength, unit)} ${viewModel.template.closed ? 'along the rim edge' : 'across'}, with ${viewModel.pieces.length === 1 ? 'one piece' : `${viewModel.pieces.length} pieces`} of film`"
-    @pointermove="pointerMove"
-    @pointerup="pointerUp"
-    @pointercancel="pointerUp"
-    @pointerleave="pointerLeave"
-    @pointerdown="($event.target as Element).closest('[data-item]') ? null : emit('select', null, false)"
-  >
-    <defs>
-      <pattern
-        id="hatch-rim"
-        width="6"
-        height="6"
-        patternUnits="userSpaceOnUse"
-        :patternTransform="`scale(${1 / scale}) rotate(35)`"
-      >
-        <path d="M0 0V6" stroke="var(--hatch)" stroke-width="1" opacity="0.55" />
-      </pattern>
-      <pattern
-        id="hatch-handle"
-        width="6"
-        height="6"
-        patternUnits="userSpaceOnUse"
-        :patternTransform="`scale(${1 / scale}) rotate(-35)`"
-      >
-        <path d="M0 0V6" stroke="var(--on-sheet-2)" stroke-width="1" opacity="0.6" />
-      </pattern>
-      <StrainHatch :scale="scale" />
-      <clipPath id="on-band"><path :d="viewModel.outlineData" /></clipPath>
-    </defs>
-    <g :transform="transform">
-      <path :d="viewModel.outlineData" class="sheet" fill-rule="evenodd" />
-      <FlatHeat
-        v-if="zones.strain && viewModel.panels.length === 1"
-        :panel="viewModel.panels[0]!"
-        :give="viewModel.template.flattening.give"
-        :scale="scale"
-      />
-      <g clip-path="url(#on-band)">
-        <path v-for="(d, i) in zoneShapes.edges" :key="`e${i}`" :d="d" fill="url(#hatch-rim)" />
-        <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
-      </g>
-      <FlatPieces
-        :pieces="resting"
-        :films="films"
-        :selection="selection"
-        :editable="editable"
-        :dragging="moving"
-        @press="pointerDown"
-      />
-      <FlatMoving
-        v-if="held && heldPieces.length > 0"
-        :pieces="heldPieces"
-        :films="films"
-        :surface="surface"
-        :by="held"
-      />
-      <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
-      <path :d="viewModel.outlineData" class="edge" />
-      <path v-if="zones.seam && viewModel.seamLines" :d="viewModel.seamLines" class="seam" />
-      <path v-if="zones.slits && viewModel.tapeSlits" :d="viewModel.tapeSlits" class="slits" />
-      <path v-if="trial?.ghost" :d="trial.ghost" class="ghost" />
-      <path v-for="p in stiff" :key="p.id" :d="p.data" class="stiff" />
-      <FlatViewRulers v-bind="along" :scale="scale" :unit="unit" />
-      <g v-if="dims" class="dimension dims">
-        <text
-          v-for="d in dimensions"
-          :key="d.text"
-          :x="d.x"
-          :y="d.y"
-          :font-size="15 / scale"
-          :transform="d.rotate ? `rotate(${d.rotate} ${d.x} ${d.y})` : undefined"
-          text-anchor="middle"
+  <div class="whole">
+    <svg
+      ref="svg"
+      class="flat"
+      role="img"
+      :aria-label="`Flat template, ${formatLength(viewModel.template.rimLength, unit)} ${viewModel.template.closed ? 'along the rim edge' : 'across'}, with ${viewModel.pieces.length === 1 ? 'one piece' : `${viewModel.pieces.length} pieces`} of film`"
+      @pointermove="pointerMove"
+      @pointerup="pointerUp"
+      @pointercancel="pointerUp"
+      @pointerleave="pointerLeave"
+      @pointerdown="($event.target as Element).closest('[data-item]') ? null : emit('select', null, false)"
+    >
+      <defs>
+        <pattern
+          id="hatch-rim"
+          width="6"
+          height="6"
+          patternUnits="userSpaceOnUse"
+          :patternTransform="`scale(${1 / scale}) rotate(35)`"
         >
-          {{ d.text }}
-        </text>
+          <path d="M0 0V6" stroke="var(--hatch)" stroke-width="1" opacity="0.55" />
+        </pattern>
+        <pattern
+          id="hatch-handle"
+          width="6"
+          height="6"
+          patternUnits="userSpaceOnUse"
+          :patternTransform="`scale(${1 / scale}) rotate(-35)`"
+        >
+          <path d="M0 0V6" stroke="var(--on-sheet-2)" stroke-width="1" opacity="0.6" />
+        </pattern>
+        <StrainHatch :scale="scale" />
+        <clipPath id="on-band"><path :d="viewModel.outlineData" /></clipPath>
+      </defs>
+      <g :transform="transform">
+        <path :d="viewModel.outlineData" class="sheet" fill-rule="evenodd" />
+        <FlatHeat
+          v-if="zones.strain && viewModel.panels.length === 1"
+          :panel="viewModel.panels[0]!"
+          :give="viewModel.template.flattening.give"
+          :scale="scale"
+        />
+        <g clip-path="url(#on-band)">
+          <path v-for="(d, i) in zoneShapes.edges" :key="`e${i}`" :d="d" fill="url(#hatch-rim)" />
+          <path v-for="(d, i) in zoneShapes.handles" :key="`h${i}`" :d="d" fill="url(#hatch-handle)" />
+        </g>
+        <FlatPieces
+          :pieces="resting"
+          :films="films"
+          :selection="selection"
+          :editable="editable"
+          :dragging="moving"
+          @press="pointerDown"
+        />
+        <path v-for="(d, i) in glanceLines" :key="`g${i}`" :d="d" class="glance" />
+        <path :d="viewModel.outlineData" class="edge" />
+        <path v-if="zones.seam && viewModel.seamLines" :d="viewModel.seamLines" class="seam" />
+        <path v-if="zones.slits && viewModel.tapeSlits" :d="viewModel.tapeSlits" class="slits" />
+        <path v-if="trial?.ghost" :d="trial.ghost" class="ghost" />
+        <path v-for="p in stiff" :key="p.id" :d="p.data" class="stiff" />
+        <FlatViewRulers v-bind="along" :scale="scale" :unit="unit" />
+        <g v-if="dims" class="dimension dims">
+          <text
+            v-for="d in dimensions"
+            :key="d.text"
+            :x="d.x"
+            :y="d.y"
+            :font-size="15 / scale"
+            :transform="d.rotate ? `rotate(${d.rotate} ${d.x} ${d.y})` : undefined"
+            text-anchor="middle"
+          >
+            {{ d.text }}
+          </text>
+        </g>
+        <path v-if="ringData" :d="ringData" class="ring" />
+        <circle
+          v-if="ringed && ringedAt"
+          :cx="ringedAt.x"
+          :cy="-ringedAt.y"
+          :r="ringed.reachMm + 4 / scale"
+          class="ring"
+        />
+        <g v-if="spotAt && !guides" class="spot" :transform="`translate(${spotAt.x} ${-spotAt.y})`">
+          <path :d="`M${-crossArm} 0H${crossArm}M0 ${-crossArm}V${crossArm}`" />
+          <circle :r="crossArm * 0.62" />
+        </g>
       </g>
-      <path v-if="ringData" :d="ringData" class="ring" />
-      <circle
-        v-if="ringed && ringedAt"
-        :cx="ringedAt.x"
-        :cy="-ringedAt.y"
-        :r="ringed.reachMm + 4 / scale"
-        class="ring"
-      />
-      <FlatGuides v-if="guides" :guides="guides" :surface="surface" :scale="scale" :side="viewModel.size.side" />
-      <g v-else-if="spotAt" class="spot" :transform="`translate(${spotAt.x} ${-spotAt.y})`">
-        <path :d="`M${-crossArm} 0H${crossArm}M0 ${-crossArm}V${crossArm}`" />
-        <circle :r="crossArm * 0.62" />
+    </svg>
+    <!-- What moves under the hand lies over the rest, which is not drawn anew meanwhile. -->
+    <FlatMoving
+      v-if="held && heldPieces.length > 0"
+      :pieces="heldPieces"
+      :films="films"
+      :surface="surface"
+      :by="held"
+      :place="place"
+      :size="{ width, height }"
+      :within="viewModel.outlineData"
+    />
+    <svg v-if="guides" class="over" aria-hidden="true">
+      <g :transform="transform">
+        <FlatGuides :guides="guides" :surface="surface" :scale="scale" :side="viewModel.size.side" />
       </g>
-    </g>
-  </svg>
+    </svg>
+  </div>
   <p v-if="guides" class="said dims" aria-live="off">
     <span>{{ guides.round }}</span>
     <span v-for="by in guides.lines" :key="by.text" class="held">{{ by.text }}</span>
@@ -332,12 +344,25 @@ defineExpose({ showAll });
 </template>
 
 <style scoped>
-.flat {
+.whole {
   /* What is laid out in here moves nothing outside. */
   contain: strict;
+  position: relative;
   flex: 1;
   width: 100%;
   min-height: 0;
+}
+.flat,
+.over {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.over {
+  pointer-events: none;
+}
+.flat {
   touch-action: none;
   cursor: grab;
   user-select: none;

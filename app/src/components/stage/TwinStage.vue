@@ -117,6 +117,7 @@ function splitByKey(event: KeyboardEvent): void {
           :highlighted="view.highlighted"
           :trial="view.trial"
           :dim="settings.dim"
+          :moving="view.dragged !== null"
           @turn="view.facing = $event"
           @spot="view.spot = $event"
           @select="view.select"
