@@ -15,8 +15,11 @@ const heavyWords = (doc: Project): string => {
   return `It takes longer than anybody waits for.${heavy ? ` ${heavy}.` : ''} Open it without judging it to make it lighter.`;
 };
 
-/** Most ms that the core leaves between two shapes while something is dragged; the flat follows the hand by itself. */
-const LONGEST_BREATH_MS = 120;
+/**
+ * What the core leaves between two shapes, by how long the last one took and in ms at most: while a value is drawn along, and
+ * while an item is dragged, which follows the hand by itself.
+ */
+const BREATH = { drawn: { times: 1, mostMs: 120 }, dragged: { times: 2, mostMs: 300 } };
 
 /** What the core makes of the open project; always the latest, never two at once. */
 export const useViewModel = defineStore('view-model', () => {
@@ -64,11 +67,12 @@ export const useViewModel = defineStore('view-model', () => {
   }
   let goodId: string | null = null;
 
-  /** While something is dragged, the page has as long for itself as the last shape took. */
+  /** While something is dragged, the page has time for itself. */
   const breathe = async (tookMs: number): Promise<void> => {
     if (!project.dragging) return;
+    const { times, mostMs } = view.dragged ? BREATH.dragged : BREATH.drawn;
     await Promise.race([
-      new Promise((go) => setTimeout(go, Math.min(LONGEST_BREATH_MS, tookMs))),
+      new Promise((go) => setTimeout(go, Math.min(mostMs, times * tookMs))),
       until(() => project.dragging).toBe(false),
     ]);
   };
