@@ -107,6 +107,11 @@ const gapsHeld = computed((): Partial<TextItem> =>
 /** Whether words run up the side, or at a slant: what is along their line is not across the blank. */
 const turned = computed(() => props.item.placement.turnDeg % 180 !== 0);
 const { setWidth, setHeight } = useItemSize(() => props.item);
+/** As many lines as there are, a long one for two: what the field measured by itself was the longest task of each letter. */
+const rows = computed(() => {
+  const lines = props.item.text.split('\n').reduce((sum, line) => sum + Math.ceil(Math.max(1, line.length) / 30), 0);
+  return Math.min(6, Math.max(2, lines));
+});
 </script>
 
 <template>
@@ -115,8 +120,7 @@ const { setWidth, setHeight } = useItemSize(() => props.item);
     <BFormTextarea
       :id="`${id}-w`"
       class="mb-2"
-      :rows="2"
-      :max-rows="6"
+      :rows="rows"
       maxlength="500"
       :model-value="item.text"
       @update:model-value="text({ text: String($event ?? '') }, 'Change the words', 'words')"
