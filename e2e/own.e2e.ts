@@ -1,8 +1,9 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { Buffer } from 'node:buffer';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { download, goTo, openDemo, setField, unzip } from './support/app.ts';
+import { demoProjects } from '../app/src/demo/demo.ts';
 import { cutFilms, partsOf, pathPoints, pathsIn, toTemplate } from './support/rewrap.ts';
 
 /** A font of the person's own: any file serves, and this one is at hand. */
@@ -10,11 +11,8 @@ const quill = readFileSync(
   createRequire(import.meta.url).resolve('@fontsource/zilla-slab/files/zilla-slab-latin-600-normal.woff'),
 );
 
-test('a font of one’s own is kept with its source, cuts the words, and travels in the project’s file', async ({
-  page,
-}) => {
-  await openDemo(page, 'demo-pair', 'artwork');
-  await page.getByRole('button', { name: 'COX' }).click();
+/** Brings the font in for the words that are selected. */
+async function bringQuill(page: Page): Promise<void> {
   await page.locator('input[type=file]').first().setInputFiles({ name: 'quill.woff', mimeType: 'font/woff', buffer: quill }); // prettier-ignore
   await expect(page.getByText('Each letter is a piece of its own.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Quill');
@@ -22,15 +20,41 @@ test('a font of one’s own is kept with its source, cuts the words, and travels
   await page.getByLabel('May you use it?').selectOption('Yes, I may');
   await page.getByRole('button', { name: 'Add the font' }).click();
   await expect(page.getByLabel('Font', { exact: true })).toHaveValue(/^own-/);
-  await setField(page, 'Capital height', '20 mm');
-  await goTo(page, 'Cut');
+}
+
+/** Drops a file on the page. */
+async function dropFile(page: Page, name: string, content: string): Promise<void> {
+  const dataTransfer = await page.evaluateHandle(
+    ([named, text]) => {
+      const carried = new DataTransfer();
+      carried.items.add(new File([text], named, { type: 'application/json' }));
+      return carried;
+    },
+    [name, content] as const,
+  );
+  await page.locator('main').dispatchEvent('drop', { dataTransfer });
+}
+
+/** Heights on the template of all outlines that are cut, mm. */
+async function cutHeights(page: Page): Promise<number[]> {
   const files = await unzip(await download(page, 'Whole job as ZIP'));
-  // X is flat above and below: 20 mm as asked, on both mugs; O stands over a little on both sides.
-  const heights = cutFilms(files)
+  return cutFilms(files)
     .flatMap(({ svg }) => partsOf(svg))
     .flatMap(({ svg }) => pathsIn(svg).map((d) => ({ svg, d })))
     .flatMap(({ svg, d }) => d.split(/(?=M)/).map((one) => pathPoints(one).map((p) => toTemplate(svg, p)[1])))
     .map((ys) => Math.max(...ys) - Math.min(...ys));
+}
+
+test('a font of one’s own is kept with its source, cuts the words, and travels in the project’s file', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-pair', 'artwork');
+  await page.getByRole('button', { name: 'COX' }).click();
+  await bringQuill(page);
+  await setField(page, 'Capital height', '20 mm');
+  await goTo(page, 'Cut');
+  // X is flat above and below: 20 mm as asked, on both mugs; O stands over a little on both sides.
+  const heights = await cutHeights(page);
   expect(heights.filter((h) => Math.abs(h - 20) < 0.05)).toHaveLength(2);
 
   // After a reload it is still there, and the file that is saved brings it along.
@@ -41,6 +65,38 @@ test('a font of one’s own is kept with its source, cuts the words, and travels
   };
   expect(saved.carried.fonts).toMatchObject([{ name: 'Quill', source: 'Cut by a friend', rights: 'allowed' }]);
   expect(Buffer.from(saved.carried.fonts[0]!.data, 'base64').equals(quill)).toBe(true);
+});
+
+test('where a browser keeps nothing, a font of one’s own sets and cuts words all the same', async ({ page }) => {
+  // As in a private window of some browsers, for the page and for each of its workers.
+  const refuses = "IDBFactory.prototype.open = () => { throw new DOMException('not allowed', 'SecurityError'); };";
+  await page.addInitScript(refuses);
+  await page.route(/\.worker-[^/]*\.js$/, async (route) => {
+    const script = await route.fetch();
+    await route.fulfill({ response: script, body: `${refuses}\n${await script.text()}` });
+  });
+  await page.goto('/projects');
+  await expect(page.getByText('This browser does not let Mivet keep anything').first()).toBeVisible();
+  const pair = demoProjects(new Date().toISOString()).find(({ id }) => id === 'demo-pair')!;
+  await dropFile(page, 'pair.json', JSON.stringify(pair));
+  await page.getByRole('article').getByRole('heading', { name: pair.name }).click();
+  await goTo(page, 'Artwork');
+  await page.getByRole('button', { name: 'COX' }).click();
+  await bringQuill(page);
+  await setField(page, 'Capital height', '20 mm');
+  await goTo(page, 'Cut');
+  // X, on both mugs.
+  expect((await cutHeights(page)).filter((h) => Math.abs(h - 20) < 0.05)).toHaveLength(2);
+
+  // On a page that knows nothing of it yet, the file brings it along, and it is not missing there either.
+  const save = page.getByRole('alert').getByRole('button', { name: 'Save to a file' });
+  const [written] = await Promise.all([page.waitForEvent('download'), save.click()]);
+  const file = readFileSync(await written.path(), 'utf8');
+  await page.goto('/projects');
+  await dropFile(page, 'again.json', file);
+  await page.getByRole('article').getByRole('heading', { name: pair.name }).click();
+  await goTo(page, 'Cut');
+  expect((await cutHeights(page)).filter((h) => Math.abs(h - 20) < 0.05)).toHaveLength(2);
 });
 
 test('a drawing is kept among the motifs, and comes to rest on the rim line and in front when it is dragged', async ({

@@ -209,11 +209,22 @@ describe('a browser that keeps nothing', () => {
     expect(library.refused).toMatch(/does not let Mivet keep anything/);
     await library.keepFonts([font('f', 3)]);
     await library.keepShelf([{ ...demoShelf(at)[0]!, blank: { ...start.blank, id: 'cup' } }]);
+    // What is removed meanwhile goes from the list, and does not come back.
+    await library.keepFonts([font('g', 4)]);
+    await library.removeFont('g');
+    await library.keepShelf([{ ...demoShelf(at)[0]!, blank: { ...start.blank, id: 'jar' } }]);
+    await library.removeBlank('jar');
+    await library.addProject({ ...start, id: 'gone' });
+    await library.removeProject('gone');
+    expect(library.projects).toEqual([]);
+    expect([...library.unwritten.keys()]).toEqual([]);
+    expect(library.shelf.map(({ blank }) => blank.id)).toEqual(['cup']);
     await library.load();
     expect(library.refused).toBeNull();
     expect((await database.readLibrary('fonts')).kept.map(({ id }) => id)).toEqual(['f']);
     expect((await database.readLibrary('shelf')).kept.map(({ blank }) => blank.id)).toEqual(['cup']);
     expect(library.fonts.map(({ id }) => id)).toEqual(['f']);
+    expect(library.projects).toEqual([]);
   });
 });
 

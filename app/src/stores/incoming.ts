@@ -5,7 +5,6 @@ import { openImage, type OpenedImage } from '../data/pixels.ts';
 import { askCore, TookTooLong } from '../workers/core-client.ts';
 import { base64Of } from '../data/base64.ts';
 import type { FontSample } from '../workers/protocol.ts';
-import { useLibrary } from './library.ts';
 import { useFilms } from './films.ts';
 import { useProject } from './project.ts';
 
@@ -49,7 +48,6 @@ export const useIncoming = defineStore('incoming', () => {
   /** Reads a font file; what is known of it is asked for on the Artwork stop before it is kept. */
   async function bringInFont(file: File): Promise<string> {
     if (!useProject().doc) return `${file.name} is a font. Open a project first, then drop it there.`;
-    if (useLibrary().refused) return `${file.name} is a font. This browser keeps nothing, so it cannot be kept either.`;
     if (file.size > LARGEST_FONT) return `${file.name} is larger than ${LARGEST_FONT / 1e6} MB. Nothing was changed.`;
     busy.value = true;
     try {

@@ -17,6 +17,7 @@ import { ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
 import { DoesNotFit, OlderTabOpen } from '../data/refused.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { lendFonts } from '../workers/core-client.ts';
 import { watchGone } from './gone.ts';
 import { keptList } from './kept-list.ts';
 import { notKept, refuse } from './refusal.ts';
@@ -243,7 +244,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeProject(id: string): Promise<void> {
-    await records.deleteProject(id);
+    if (!refused.value) await records.deleteProject(id);
     noteWritten(id);
     kept.projects.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
@@ -338,13 +339,14 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeBlank(id: string): Promise<void> {
-    await records.deleteKept('shelf', id);
+    if (!refused.value) await records.deleteKept('shelf', id);
     kept.shelf.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
   async function keepFonts(brought: readonly OwnFont[]): Promise<void> {
     if (brought.length === 0 || !(await writeDown({ fonts: brought }))) return;
+    if (refused.value) lendFonts(brought);
     kept.fonts.put(brought);
   }
 
@@ -360,7 +362,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeFont(id: string): Promise<void> {
-    await records.deleteKept('fonts', id);
+    if (!refused.value) await records.deleteKept('fonts', id);
     kept.fonts.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }

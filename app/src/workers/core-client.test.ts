@@ -22,7 +22,7 @@ class StandIn {
   }
 }
 vi.stubGlobal('Worker', StandIn);
-import { askCore, LEFT } from './core-client.ts';
+import { askCore, LEFT, lendFonts, watchApart } from './core-client.ts';
 
 it('lets what can wait make room for what somebody waits for, and begins it anew afterwards', async () => {
   const told: string[] = [];
@@ -110,4 +110,19 @@ it('stops a job that takes too long, and only that: what waits beside it is aske
   expect(told.at(-1)).toBe('left: CallGivenUp');
   expect(StandIn.last).not.toBe(second);
   vi.useRealTimers();
+});
+
+it('lends fonts that are not kept to every worker, before it is asked for anything', () => {
+  const running = StandIn.last;
+  lendFonts([{ id: 'own-a', data: 'AAEAAA==', name: 'Quill' } as never]);
+  const lend = [{ id: 'own-a', data: 'AAEAAA==' }];
+  expect(running.asked.at(-1)).toEqual({ lend });
+  const stop = watchApart('closer', {} as never, () => undefined, () => undefined); // prettier-ignore
+  expect(StandIn.last).not.toBe(running);
+  expect(StandIn.last.asked).toMatchObject([{ lend }, { job: 'closer' }]);
+  stop();
+  // One that takes the place of another has them too.
+  running.onerror?.();
+  void askCore('parts', { item: 'words' } as never).catch(() => undefined);
+  expect(StandIn.last.asked).toMatchObject([{ lend }, { input: { item: 'words' } }]);
 });

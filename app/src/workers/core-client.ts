@@ -1,5 +1,14 @@
 import { toRaw } from 'vue';
-import type { CloserPart, CoreJobs, CoreReply, CoreRequest, LayPart, LookPart, TogetherPart } from './protocol.ts';
+import type {
+  CloserPart,
+  CoreJobs,
+  CoreReply,
+  CoreRequest,
+  LayPart,
+  LentFont,
+  LookPart,
+  TogetherPart,
+} from './protocol.ts';
 import type { ShapeViewModel, WayLaid } from '@mivet/core';
 
 let worker: Worker | null = null;
@@ -89,8 +98,24 @@ async function nextLater(): Promise<void> {
   void nextLater();
 }
 
+let lent: readonly LentFont[] = [];
+
+/** Has workers set words in fonts that the browser does not keep, for as long as the page is open. */
+export function lendFonts(fonts: readonly LentFont[]): void {
+  const given = fonts.map(({ id, data }) => ({ id, data }));
+  lent = [...lent, ...given];
+  worker?.postMessage({ lend: given } satisfies CoreRequest);
+}
+
+/** A worker of the core, with the fonts that it cannot read by itself. */
+function newWorker(): Worker {
+  const made = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+  if (lent.length > 0) made.postMessage({ lend: lent } satisfies CoreRequest);
+  return made;
+}
+
 function start(): Worker {
-  const started = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+  const started = newWorker();
   started.onmessage = ({ data }: MessageEvent<CoreReply>) => {
     const call = waiting.get(data.id);
     if (!call) return;
@@ -243,7 +268,7 @@ export function watchApart<K extends keyof Apart>(
   onPart: (part: Apart[K]) => void,
   onEnd: (problem: string | null) => void,
 ): () => void {
-  const apart = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+  const apart = newWorker();
   apart.onmessage = ({ data }: MessageEvent<CoreReply>) => {
     if ('begun' in data) return;
     if ('part' in data) onPart(data.part as Apart[K]);

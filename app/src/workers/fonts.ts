@@ -9,7 +9,7 @@ import slabExt from '@fontsource/zilla-slab/files/zilla-slab-latin-ext-600-norma
 import type { ArtworkItem, FontBook, FontFace } from '@mivet/core';
 import { FONT_CHOICES, ringsData } from '@mivet/core';
 import { bytesOfBase64 } from '../data/base64.ts';
-import type { FontSample } from './protocol.ts';
+import type { FontSample, LentFont } from './protocol.ts';
 
 async function bytesOf(url: string): Promise<Uint8Array> {
   const response = await fetch(url);
@@ -58,6 +58,13 @@ export function loadFonts(): Promise<FontBook> {
 
 const SHIPPED = new Set<string>(FONT_CHOICES.map(({ id }) => id));
 const own = new Map<string, FontFace>();
+/** Fonts that the database does not keep, in base64, by their ids. */
+const lent = new Map<string, string>();
+
+/** Takes fonts that are not kept, for as long as this thread lives. */
+export function borrowFonts(fonts: readonly LentFont[]): void {
+  for (const { id, data } of fonts) lent.set(id, data);
+}
 
 /** The shipped fonts, and those of the person's own that items are set in, as far as they are kept here. */
 export async function fontsOf(items: readonly ArtworkItem[]): Promise<FontBook> {
@@ -68,9 +75,9 @@ export async function fontsOf(items: readonly ArtworkItem[]): Promise<FontBook> 
   for (const id of wanted) {
     if (own.has(id)) continue;
     // What cannot be had is judged as missing, where it is seen.
-    const kept = await readKept('fonts', id).catch(() => null);
+    const data = lent.get(id) ?? (await readKept('fonts', id).catch(() => null))?.data;
     try {
-      if (kept) own.set(id, readFont([bytesOfBase64(kept.data)]));
+      if (data) own.set(id, readFont([bytesOfBase64(data)]));
     } catch (problem) {
       if (!(problem instanceof FontProblem)) throw problem;
     }

@@ -39,6 +39,7 @@ import type {
   Units,
   WayLaid,
   WayToLay,
+  OwnFont,
 } from '@mivet/core';
 import type {
   JudgedViewModel,
@@ -378,11 +379,16 @@ export interface CoreJobs {
 }
 
 /** A request to the worker: a job, or the cancellation of one. */
+/** A font of the person's own, in base64. */
+export type LentFont = Pick<OwnFont, 'id' | 'data'>;
+
 export type CoreRequest =
   | {
       [K in keyof CoreJobs]: { readonly id: number; readonly job: K; readonly input: CoreJobs[K]['input'] };
     }[keyof CoreJobs]
-  | { readonly giveUp: number };
+  | { readonly giveUp: number }
+  /** Fonts of the person's own that the database does not keep: for as long as the worker lives. */
+  | { readonly lend: readonly LentFont[] };
 
 /** The final reply of a job: its output, or what remains of it after the part that was sent first. */
 export type CoreAnswer<K extends keyof CoreJobs> = CoreJobs[K] extends { readonly rest: infer R }

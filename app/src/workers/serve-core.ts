@@ -1,6 +1,6 @@
 import { partsViewModel } from '@mivet/core';
 import { type Call, GivenUp } from './call.ts';
-import { fontSample, fontsOf } from './fonts.ts';
+import { borrowFonts, fontSample, fontsOf } from './fonts.ts';
 import { batch, closer, examine, fixes, LastProject, marks, seen, stepPicturesOf } from './project-jobs.ts';
 import type { CoreAnswer, CoreJobs, CoreReply, CoreRequest } from './protocol.ts';
 
@@ -53,6 +53,10 @@ export function serveCore(reply: (message: CoreReply) => void): (request: CoreRe
   return async (request) => {
     if ('giveUp' in request) {
       givenUp.add(request.giveUp);
+      return;
+    }
+    if ('lend' in request) {
+      borrowFonts(request.lend);
       return;
     }
     const { id, job, input } = request;
