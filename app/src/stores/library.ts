@@ -243,8 +243,15 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'project-saved', id, revision: outcome.revision });
   }
 
+  /** Where nothing is kept there is nothing to delete; it may be kept again by now, though. */
+  async function goneFrom(database: Promise<void>): Promise<void> {
+    await database.catch((problem: unknown) => {
+      if (!refused.value) throw problem;
+    });
+  }
+
   async function removeProject(id: string): Promise<void> {
-    if (!refused.value) await records.deleteProject(id);
+    await goneFrom(records.deleteProject(id));
     noteWritten(id);
     kept.projects.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
@@ -339,7 +346,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeBlank(id: string): Promise<void> {
-    if (!refused.value) await records.deleteKept('shelf', id);
+    await goneFrom(records.deleteKept('shelf', id));
     kept.shelf.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
@@ -356,13 +363,13 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function removeMotif(id: string): Promise<void> {
-    if (!refused.value) await records.deleteKept('motifs', id);
+    await goneFrom(records.deleteKept('motifs', id));
     kept.motifs.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
   async function removeFont(id: string): Promise<void> {
-    if (!refused.value) await records.deleteKept('fonts', id);
+    await goneFrom(records.deleteKept('fonts', id));
     kept.fonts.drop(id);
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }

@@ -57,7 +57,10 @@ export const useLogbook = defineStore('logbook', () => {
 
   /** Takes an entry out of the book. */
   async function remove(id: string): Promise<void> {
-    if (!refused.value) await records.deleteKept('entries', id);
+    // Where nothing is kept there is nothing to delete; it may be kept again by now, though.
+    await records.deleteKept('entries', id).catch((problem: unknown) => {
+      if (!refused.value) throw problem;
+    });
     kept.drop(id);
     if (!refused.value) tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }
