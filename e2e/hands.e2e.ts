@@ -9,16 +9,59 @@ async function middleOf(page: Page, item: string, nth = 0): Promise<{ x: number;
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 
+interface Reach {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+/** Reach of all pieces of an item as they rest on the flat, px. */
+const restingReach = (page: Page, item: string): Promise<Reach> =>
+  page.locator(`[data-item="${item}"] .piece`).evaluateAll((pieces) => {
+    const boxes = pieces.map((one) => one.getBoundingClientRect());
+    const of = (side: keyof Reach, most: typeof Math.min): number => most(...boxes.map((box) => box[side]));
+    return { left: of('left', Math.min), top: of('top', Math.min), right: of('right', Math.max), bottom: of('bottom', Math.max) }; // prettier-ignore
+  });
+
+/** Reach of what is held over the flat, px, by what is painted there. */
+const heldReach = (page: Page): Promise<Reach> =>
+  page.locator('section[aria-label="Laid flat"] canvas').evaluate((canvas: HTMLCanvasElement) => {
+    const { width, height } = canvas;
+    const { data } = canvas.getContext('2d')!.getImageData(0, 0, width, height);
+    const [xs, ys]: [number[], number[]] = [[], []];
+    for (let i = 0; i < width * height; i++)
+      if (data[4 * i + 3]! > 127) {
+        xs.push(i % width);
+        ys.push(Math.floor(i / width));
+      }
+    const { x, y } = canvas.getBoundingClientRect();
+    const least = (all: number[]): number => all.reduce((a, b) => Math.min(a, b), Infinity);
+    const most = (all: number[]): number => all.reduce((a, b) => Math.max(a, b), -Infinity);
+    return { left: x + least(xs), top: y + least(ys), right: x + most(xs) + 1, bottom: y + most(ys) + 1 };
+  });
+
 test('a drag may begin in a counter, tells distances as it goes, and leaves what it moved where it was let go', async ({
   page,
 }) => {
   await openDemo(page, 'demo-tumbler', 'artwork');
   // The O of STROKE: its middle is bare.
   const { x, y } = await middleOf(page, 'demo-stroke', 3);
+  const before = await restingReach(page, 'demo-stroke');
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.keyboard.down('Alt');
   await page.mouse.move(x + 24, y - 10, { steps: 6 });
+  // It is under the hand, and nowhere else: as far as it was moved, with a line of half of 7 px about it.
+  await expect(page.locator('[data-item="demo-stroke"] .piece')).toHaveCount(0);
+  const held = await heldReach(page);
+  for (const [side, by, out] of [
+    ['left', 24, -3.5],
+    ['top', -10, -3.5],
+    ['right', 24, 3.5],
+    ['bottom', -10, 3.5],
+  ] as const)
+    expect(Math.abs(held[side] - (before[side] + by + out)), side).toBeLessThan(4);
   const said = page.locator('.said');
   await expect(said).toContainText(/\d+\.\d mm right of the front/);
   const [, wide, high] = (await said.innerText()).match(/room here: ([\d.]+) × ([\d.]+) mm/)!.map(Number);

@@ -38,5 +38,5 @@ test('a shelf is searched, priced, written as a table, and a table comes in with
   await page.reload();
   await expect(page.getByRole('article')).toHaveCount(14);
   await page.getByRole('button', { name: /^New project on Steel tumbler, claret/ }).click();
-  await expect(page.getByRole('heading', { name: 'Artwork' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Artwork', exact: true })).toBeVisible();
 });
