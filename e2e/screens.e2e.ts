@@ -49,6 +49,7 @@ const WIDTHS = [
   ['1280 px at 200 %', 640, 400],
   ['390 px', 390, 844],
 ] as const;
+
 /** Labels that made people stop; what they are called now is in their place. */
 const STOPPED_AT = [
   ...['Leave it', 'Take away', 'Take out', 'Take off for good', 'Take it back', 'Good enough', 'Lay it closer'],
@@ -86,7 +87,7 @@ for (const [lot, views] of LOTS.entries())
   test(`every view is accessible and lies well at every width, in both themes, and speaks plainly in inches, lot ${lot + 1} of ${LOTS.length}`, async ({
     page,
   }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(300_000);
     await openProjects(page);
     await page.evaluate(() => localStorage.setItem('mivet-theme', 'system'));
     await page.reload();
@@ -130,7 +131,7 @@ for (const [lot, views] of LOTS.entries())
 
 /** What is found once the page has come to rest: nothing, or what is still there after some seconds. */
 async function onceAtRest(find: () => Promise<string[]>): Promise<string[]> {
-  let found = await find();
+  let found: string[] = [];
   await expect
     .poll(async () => (found = await find()).length, { timeout: 8000 })
     .toBe(0)

@@ -154,8 +154,6 @@ async function drag(browser: Browser, row: Row): Promise<void> {
   const piece = page.locator('[data-item="flock"]').nth(17);
   await piece.waitFor();
   await page.waitForTimeout(800);
-  const cdp = await page.context().newCDPSession(page);
-  await cdp.send('Performance.enable');
 
   const drags: Frames[] = [];
   for (let n = 0; n < DRAGS; n++) {

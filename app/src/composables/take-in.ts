@@ -47,6 +47,8 @@ export async function takeIn(file: File): Promise<string> {
   const result = readDocument(text);
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;
   const { document } = result;
+  /** What became of it: why it could not be kept is said by what keeps it. */
+  const kept = (whether: boolean, words: string): string => (whether ? words : `${file.name} was not taken in.`);
   // A backup is known by its beginning; one that is not is a file that somebody rearranged.
   if (document.format === 'mivet-backup') return takeInBackup(file);
   if (document.format === 'mivet-blank') {
@@ -54,22 +56,18 @@ export async function takeIn(file: File): Promise<string> {
     return `“${document.blank.name}” is on the shelf.`;
   }
   if (document.format === 'mivet-stock') {
-    await useStock().keep([document.thing]);
-    return 'It is in your stock.';
+    return kept(await useStock().keep([document.thing]), 'It is in your stock.');
   }
   if (document.format === 'mivet-entry') {
-    await useLogbook().keep([document]);
-    return `“${document.title}” is in your logbook.`;
+    return kept(await useLogbook().keep([document]), `“${document.title}” is in your logbook.`);
   }
   if (document.format === 'mivet-motif') {
-    await library.keepMotif(document);
-    return `“${document.name}” is among your motifs.`;
+    return kept(await library.keepMotif(document), `“${document.name}” is among your motifs.`);
   }
   if (document.format === 'mivet-font') {
     if ((await soundFonts([document])).length === 0)
       return `${file.name}: the font in it cannot be read. Nothing was changed.`;
-    await library.keepFonts([document]);
-    return `The font “${document.name}” is kept.`;
+    return kept(await library.keepFonts([document]), `The font “${document.name}” is among your fonts.`);
   }
   // A project that is here already comes in beside it, never over it.
   const here = library.projects.some((p) => p.id === document.id);

@@ -184,6 +184,9 @@ describe('the library', () => {
     await library.addProject(start);
     expect(library.projects.map(({ id }) => id)).toEqual(['p1']);
     expect([...library.unwritten.keys()]).toEqual(['p1']);
+    // What comes by itself is not said to be there.
+    expect(await library.keepFonts([font('z', 5)])).toBe(false);
+    expect(library.fonts).toEqual([]);
     const store = useProject();
     await store.open('p1');
     store.edit('Rename', (p) => ({ ...p, name: 'Sculls' }));

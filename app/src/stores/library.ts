@@ -20,7 +20,7 @@ import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { lendFonts } from '../workers/core-client.ts';
 import { watchGone } from './gone.ts';
 import { keptList } from './kept-list.ts';
-import { notKept, refuse } from './refusal.ts';
+import { deleted, notKept, refuse } from './refusal.ts';
 
 /** Id that a blank and its other colours have in common. */
 export const familyOf = (entry: ShelfBlank): string => entry.variantOf ?? entry.blank.id;
@@ -243,12 +243,7 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'project-saved', id, revision: outcome.revision });
   }
 
-  /** Where nothing is kept there is nothing to delete; it may be kept again by now, though. */
-  async function goneFrom(database: Promise<void>): Promise<void> {
-    await database.catch((problem: unknown) => {
-      if (!refused.value) throw problem;
-    });
-  }
+  const goneFrom = (database: Promise<void>): Promise<void> => deleted(database, () => refused.value !== null);
 
   async function removeProject(id: string): Promise<void> {
     await goneFrom(records.deleteProject(id));
@@ -351,15 +346,20 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
-  async function keepFonts(brought: readonly OwnFont[]): Promise<void> {
-    if (brought.length === 0 || !(await writeDown({ fonts: brought }))) return;
+  /** Keeps fonts; false where they could not be kept, which is said. Where nothing is kept they serve for as long as the page is open. */
+  async function keepFonts(brought: readonly OwnFont[]): Promise<boolean> {
+    if (brought.length === 0) return true;
+    if (!(await writeDown({ fonts: brought }))) return false;
     if (refused.value) lendFonts(brought);
     kept.fonts.put(brought);
+    return true;
   }
 
-  async function keepMotif(motif: OwnMotif): Promise<void> {
-    if (!(await writeDown({ motifs: [motif] }))) return;
+  /** Keeps a motif; false where it could not be kept, which is said. */
+  async function keepMotif(motif: OwnMotif): Promise<boolean> {
+    if (!(await writeDown({ motifs: [motif] }))) return false;
     kept.motifs.put([motif]);
+    return true;
   }
 
   async function removeMotif(id: string): Promise<void> {

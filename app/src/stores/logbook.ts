@@ -4,7 +4,7 @@ import { ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { keptList } from './kept-list.ts';
-import { notKept, refuse } from './refusal.ts';
+import { deleted, notKept, refuse } from './refusal.ts';
 
 const newestFirst = (entries: readonly LogbookEntry[]): LogbookEntry[] =>
   [...entries].sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0));
@@ -57,10 +57,7 @@ export const useLogbook = defineStore('logbook', () => {
 
   /** Takes an entry out of the book. */
   async function remove(id: string): Promise<void> {
-    // Where nothing is kept there is nothing to delete; it may be kept again by now, though.
-    await records.deleteKept('entries', id).catch((problem: unknown) => {
-      if (!refused.value) throw problem;
-    });
+    await deleted(records.deleteKept('entries', id), () => refused.value);
     kept.drop(id);
     if (!refused.value) tellTabs({ kind: 'library-changed', id: '', revision: 0 });
   }

@@ -12,6 +12,18 @@ export const notKept = (problem: unknown): string =>
     : 'It could not be kept in this browser; the disk may be full. Nothing was changed. Make room, then try again.';
 
 /**
+ * Waits until something is deleted. Where nothing is kept there is nothing to delete; it may be kept again by now, though.
+ *
+ * @param refused whether the browser keeps nothing
+ * @throws what deleting throws where things are kept
+ */
+export async function deleted(deleting: Promise<void>, refused: () => boolean): Promise<void> {
+  await deleting.catch((problem: unknown) => {
+    if (!refused()) throw problem;
+  });
+}
+
+/**
  * Says why a change is not made. The field whose change it was takes it up at once (`takeRefusal`) and shows it where it
  * was typed; what no field takes up is shown above the work.
  */

@@ -135,7 +135,7 @@ async function placeOwn(motif: OwnMotif): Promise<void> {
   );
 }
 async function keepFont(font: OwnFont): Promise<void> {
-  await library.keepFonts([font]);
+  if (!(await library.keepFonts([font]))) return;
   incoming.font = null;
   if (selected.value?.type === 'text')
     items.change('Change the font', (i) => (i.type === 'text' ? { ...i, font: font.id } : i));

@@ -107,9 +107,11 @@ const gapsHeld = computed((): Partial<TextItem> =>
 /** Whether words run up the side, or at a slant: what is along their line is not across the blank. */
 const turned = computed(() => props.item.placement.turnDeg % 180 !== 0);
 const { setWidth, setHeight } = useItemSize(() => props.item);
-/** As many lines as there are, a long one for two: what the field measured by itself was the longest task of each letter. */
+/** Letters that the field shows in a line, about. */
+const LINE = 30;
+/** As many rows as there are lines, a long one for two: what the field measured by itself was the longest task of each letter. */
 const rows = computed(() => {
-  const lines = props.item.text.split('\n').reduce((sum, line) => sum + Math.ceil(Math.max(1, line.length) / 30), 0);
+  const lines = props.item.text.split('\n').reduce((sum, line) => sum + Math.ceil(Math.max(1, line.length) / LINE), 0);
   return Math.min(6, Math.max(2, lines));
 });
 </script>

@@ -41,7 +41,7 @@ export interface HeldLook {
   readonly line: string;
 }
 
-/** Pixels of the screen for a mm of the flat, and where its middle is. */
+/** Pixels of the page for a mm of the flat, and where its origin is, px. */
 export interface FlatPlace {
   readonly k: number;
   readonly x: number;
@@ -58,8 +58,10 @@ interface Sprite {
   readonly box: Box;
 }
 
-/** mm round a piece that its picture leaves for its line. */
-const lineRoom = (k: number): number => 5 / k;
+/** Pixels of the page that the two lines round a piece are wide, and how far corners reach out, in half widths: as SVG has it. */
+const [HALO_PX, LINE_PX, MITER] = [7, 2.8, 4];
+/** mm round a piece that its picture leaves for its lines. */
+const lineRoom = (mmPx: number): number => ((HALO_PX / 2) * MITER + 1) / mmPx;
 /** Pixels of the largest picture of one piece, as a share of what is seen of the flat. */
 const LARGEST = 1.5;
 
@@ -132,15 +134,16 @@ export class HeldPieces {
   private paint(pen: Pen, piece: PieceViewModel, mmPx: number): void {
     const { fill, halo, line } = this.look(piece.film);
     const path = new Path2D(piece.data);
+    pen.miterLimit = MITER;
     pen.strokeStyle = halo;
-    pen.lineWidth = 7 / mmPx;
+    pen.lineWidth = HALO_PX / mmPx;
     pen.stroke(path);
     if (fill) {
       pen.fillStyle = fill;
       pen.fill(path, 'evenodd');
     }
     pen.strokeStyle = line;
-    pen.lineWidth = 2.8 / mmPx;
+    pen.lineWidth = LINE_PX / mmPx;
     pen.stroke(path);
   }
 }

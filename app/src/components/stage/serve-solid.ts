@@ -20,7 +20,6 @@ export function serveSolid(reply: (message: SolidReply) => void): (request: Soli
   let colour = '#FFFFFF';
   let paintedAt = 0;
   let paintedDetail = 1;
-  let moving = false;
   let waits: ReturnType<typeof setTimeout> | undefined;
   let spot: Spot | null = null;
   let told = '';
@@ -44,7 +43,7 @@ export function serveSolid(reply: (message: SolidReply) => void): (request: Soli
   }
   function paintNow(on: BlankScene): void {
     const now = performance.now();
-    if (moving || now - paintedAt < QUICK_MS) on.hurry();
+    if (now - paintedAt < QUICK_MS) on.hurry();
     paintedAt = now;
     paintedDetail = on.detail;
     if (art) paintArt(side, art, on.detail);
@@ -94,8 +93,8 @@ export function serveSolid(reply: (message: SolidReply) => void): (request: Soli
         if (request.tiltBy !== 0) scene?.tiltBy(request.tiltBy);
         return scene?.hurry();
       case 'art':
-        ({ art, colour, moving } = request);
-        if (moving) scene?.hurry();
+        [art, colour] = [request.art, request.colour];
+        if (request.moving) scene?.hurry();
         return paint();
       case 'mark':
         spot = request.spot;

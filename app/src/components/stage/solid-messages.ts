@@ -22,7 +22,7 @@ export type SolidRequest =
   | { readonly tells: 'facing'; readonly azimuth: number }
   /** Grabbed and turned: tilted by so many rad, and drawn roughly until it rests. */
   | { readonly tells: 'held'; readonly tiltBy: number }
-  /** What is on its side; none while nothing is worked out. Answered with `painted`. */
+  /** What is on its side; none while nothing is worked out. Answered with `painted`; roughly while something on it is moving. */
   | { readonly tells: 'art'; readonly art: BlankArt | null; readonly colour: string; readonly moving: boolean }
   /** The spot that is marked; where it shows is told whenever that changes. */
   | { readonly tells: 'mark'; readonly spot: Spot | null }
