@@ -22,8 +22,8 @@ import {
   type Unreadable,
 } from '@mivet/core';
 import { bytesOfDataUrl } from './data-url.ts';
-import { DoesNotFit, OlderTabOpen } from './refused.ts';
-import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { DoesNotFit, NotWritten, OlderTabOpen } from './refused.ts';
+import { deleteDB, openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 
 /** A kept project with the count of its saves, by which two tabs notice each other. */
 export interface StoredProject {
@@ -51,7 +51,7 @@ export interface StoredPhoto {
 }
 
 interface Schema extends DBSchema {
-  projects: { key: string; value: StoredProject };
+  projects: { key: string; value: StoredProject; indexes: { changedAt: string } };
   shelf: { key: string; value: ShelfBlank };
   fonts: { key: string; value: OwnFont };
   motifs: { key: string; value: OwnMotif };
@@ -86,13 +86,16 @@ const ON_DISK = { durability: 'strict' } as const;
 /** Snapshots kept per project. */
 const SNAPSHOTS = 20;
 
-const VERSION = 5;
+const VERSION = 6;
 
 /**
- * Makes the stores that are not there yet, whichever version the database comes from. A later version adds what it needs
- * and leaves alone what is there.
+ * Makes the stores and indexes that are not there yet, whichever version the database comes from. A later version adds
+ * what it needs and leaves alone what is there.
  */
-export function makeStores(db: Pick<IDBPDatabase<Schema>, 'createObjectStore' | 'objectStoreNames'>): void {
+export function makeStores(
+  db: Pick<IDBPDatabase<Schema>, 'createObjectStore' | 'objectStoreNames'>,
+  change: Pick<IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>, 'objectStore'>,
+): void {
   const lacks = (store: keyof Schema & string): boolean => !db.objectStoreNames.contains(store as never);
   if (lacks('projects')) db.createObjectStore('projects', { keyPath: 'id' });
   if (lacks('shelf')) db.createObjectStore('shelf', { keyPath: 'blank.id' });
@@ -102,20 +105,26 @@ export function makeStores(db: Pick<IDBPDatabase<Schema>, 'createObjectStore' | 
   for (const store of ['fonts', 'motifs', 'stock'] as const)
     if (lacks(store)) db.createObjectStore(store, { keyPath: 'id' });
   if (lacks('entries')) db.createObjectStore('entries', { keyPath: 'id' }).createIndex('at', 'at');
+  const projects = change.objectStore('projects');
+  if (!projects.indexNames.contains('changedAt')) projects.createIndex('changedAt', 'document.changedAt');
 }
 
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
+const NEWER =
+  'A newer Mivet is open in another tab. What was saved here is safe. Reload this page to go on; what was changed since then, save to a file first.';
 
 function open(): Promise<IDBPDatabase<Schema>> {
   opening ??= new Promise((resolve, reject) => {
     openDB<Schema>(NAME, VERSION, {
-      upgrade: makeStores,
+      upgrade: (db, _from, _to, change) => makeStores(db, change),
       blocked() {
         reject(new OlderTabOpen('Mivet is open in another tab that was loaded earlier. Close that tab, then reload.'));
       },
-      // A newer Mivet in another tab may have it; what is asked for after that is told so.
-      blocking(_from, _to, event) {
+      // A newer Mivet in another tab may have it; what is asked for after that is told so. One that was deleted is made anew.
+      blocking(_from, to, event) {
         (event.target as IDBDatabase).close();
+        opening = to === null ? null : Promise.reject(new OlderTabOpen(NEWER));
+        opening?.catch(() => undefined);
       },
       terminated() {
         opening = null;
@@ -126,24 +135,62 @@ function open(): Promise<IDBPDatabase<Schema>> {
   return opening;
 }
 
+/**
+ * Changes stores, all of it or nothing: what goes wrong half way takes back what was changed before it.
+ *
+ * @throws NotWritten where the browser could not write it
+ */
+async function allOrNothing<const Names extends readonly StoreNames<Schema>[], T>(
+  stores: Names,
+  change: (tx: IDBPTransaction<Schema, Names, 'readwrite'>) => Promise<T>,
+): Promise<T> {
+  const tx = (await open()).transaction(stores, 'readwrite', ON_DISK);
+  // It is waited for below; where the disk ends it, the change is told of that as well.
+  tx.done.catch(() => undefined);
+  try {
+    const changed = await change(tx);
+    await tx.done;
+    return changed;
+  } catch (problem) {
+    try {
+      tx.abort();
+    } catch {
+      // The disk has ended it.
+    }
+    throw problem instanceof DOMException ? new NotWritten(problem) : problem;
+  }
+}
+
 /** What was read from a store, and what of it could not be: that is left alone and named, never deleted. */
 export interface Read<T> {
   readonly kept: readonly T[];
   readonly unreadable: readonly Unreadable[];
 }
 
-/** Reads all projects, in turns: those that were changed last come first. */
+/**
+ * Reads all projects, in turns: those that were changed last come first, and are there before the rest has been taken
+ * from the disk. All are as they were at one moment.
+ */
 export async function* readProjectsInTurns(atOnce: number): AsyncGenerator<Read<Project>> {
-  const rows = await (await open()).getAll('projects');
+  const store = (await open()).transaction('projects').store;
+  const newest = (await store.index('changedAt').getAllKeys()).reverse().slice(0, atOnce);
+  const first = Promise.all(newest.map((id) => store.get(id)));
+  const all = store.getAll();
+  // It is waited for below; where it fails sooner, that is heard there.
+  all.catch(() => undefined);
+  yield readProjects((await first).filter((row) => row !== undefined));
+  const told = new Set(newest);
+  const rest = (await all).filter(({ id }) => !told.has(id));
   // Nothing is known of what stands in a row before it was checked.
   const changed = ({ document }: { readonly document: unknown }): string =>
     String((document as { changedAt?: unknown } | null)?.changedAt ?? '');
-  rows.sort((a, b) => (changed(a) < changed(b) ? 1 : changed(a) > changed(b) ? -1 : 0));
-  for (let i = 0; i < rows.length; i += atOnce) {
-    const some = rows.slice(i, i + atOnce);
-    const { kept, unreadable } = readAll(some, 'mivet-project', ({ id, document }) => ({ store: 'projects', id, raw: document })); // prettier-ignore
-    yield { kept, unreadable };
-  }
+  rest.sort((a, b) => (changed(a) < changed(b) ? 1 : changed(a) > changed(b) ? -1 : 0));
+  for (let i = 0; i < rest.length; i += atOnce) yield readProjects(rest.slice(i, i + atOnce));
+}
+
+function readProjects(rows: readonly StoredProject[]): Read<Project> {
+  const { kept, unreadable } = readAll(rows, 'mivet-project', ({ id, document }) => ({ store: 'projects', id, raw: document })); // prettier-ignore
+  return { kept, unreadable };
 }
 
 /** Reads all kept copies of all projects, oldest first. */
@@ -215,25 +262,24 @@ export type SaveOutcome =
 export async function writeProject(document: Project, revision: number): Promise<SaveOutcome> {
   // Later ones were held to the format change by change.
   if (revision === 0) mustFit(document, 'mivet-project');
-  const tx = (await open()).transaction('projects', 'readwrite', ON_DISK);
-  const now = await tx.store.get(document.id);
-  if (now && now.revision !== revision) {
-    await tx.done;
-    return { ok: false, why: 'changed-elsewhere' };
-  }
-  const next = { id: document.id, revision: revision + 1, document };
-  await tx.store.put(next);
-  await tx.done;
-  return { ok: true, revision: next.revision };
+  return allOrNothing(['projects'], async (tx) => {
+    const kept = tx.objectStore('projects');
+    const now = await kept.get(document.id);
+    if (now && now.revision !== revision) return { ok: false, why: 'changed-elsewhere' };
+    const next = { id: document.id, revision: revision + 1, document };
+    await kept.put(next);
+    return { ok: true, revision: next.revision };
+  });
 }
 
 /** Keeps a copy of a project as it is now; the oldest beyond twenty go. */
 export async function writeSnapshot(document: Project, at: string): Promise<void> {
-  const tx = (await open()).transaction('snapshots', 'readwrite', ON_DISK);
-  await tx.store.add({ projectId: document.id, at, document });
-  const keys = await tx.store.index('projectId').getAllKeys(document.id);
-  for (const key of keys.slice(0, Math.max(0, keys.length - SNAPSHOTS))) await tx.store.delete(key);
-  await tx.done;
+  await allOrNothing(['snapshots'], async (tx) => {
+    const copies = tx.objectStore('snapshots');
+    await copies.add({ projectId: document.id, at, document });
+    const keys = await copies.index('projectId').getAllKeys(document.id);
+    for (const key of keys.slice(0, Math.max(0, keys.length - SNAPSHOTS))) await copies.delete(key);
+  });
 }
 
 /** Copies of a project, newest first. */
@@ -244,7 +290,7 @@ export async function readSnapshots(projectId: string): Promise<{ at: string; do
 
 /** Keeps a photograph that was taken at the bench. */
 export async function writePhoto(photo: StoredPhoto): Promise<void> {
-  await (await open()).put('photos', photo);
+  await allOrNothing(['photos'], (tx) => tx.objectStore('photos').put(photo));
 }
 
 /** A photograph; null when it is not there. */
@@ -259,14 +305,14 @@ export async function readPhotos(projectId?: string): Promise<readonly StoredPho
 
 /** Deletes a project with its copies, and its photographs but for those that the logbook shows. */
 export async function deleteProject(id: string): Promise<void> {
-  const tx = (await open()).transaction(['projects', 'snapshots', 'photos', 'entries'], 'readwrite', ON_DISK);
-  await tx.objectStore('projects').delete(id);
-  const shown = new Set((await tx.objectStore('entries').getAll()).flatMap(({ photos }) => photos));
-  for (const key of await tx.objectStore('photos').index('projectId').getAllKeys(id))
-    if (!shown.has(key)) await tx.objectStore('photos').delete(key);
-  for (const key of await tx.objectStore('snapshots').index('projectId').getAllKeys(id))
-    await tx.objectStore('snapshots').delete(key);
-  await tx.done;
+  await allOrNothing(['projects', 'snapshots', 'photos', 'entries'], async (tx) => {
+    await tx.objectStore('projects').delete(id);
+    const shown = new Set((await tx.objectStore('entries').getAll()).flatMap(({ photos }) => photos));
+    for (const key of await tx.objectStore('photos').index('projectId').getAllKeys(id))
+      if (!shown.has(key)) await tx.objectStore('photos').delete(key);
+    for (const key of await tx.objectStore('snapshots').index('projectId').getAllKeys(id))
+      await tx.objectStore('snapshots').delete(key);
+  });
 }
 
 /** Reads a shelf of the library; what an older version kept is brought up to date. */
@@ -353,21 +399,21 @@ export async function writeAll(
 ): Promise<ReadonlyMap<string, number>> {
   for (const project of projects) mustFit(project, 'mivet-project');
   for (const store of LIBRARY_STORES) for (const document of library[store] ?? []) mustFit(document, LIBRARY[store]);
-  const tx = (await open()).transaction(['projects', ...LIBRARY_STORES], 'readwrite', ON_DISK);
-  const kept = tx.objectStore('projects');
-  const revisions = new Map<string, number>();
-  await Promise.all(
-    projects.map(async (document) => {
-      const now = await kept.get(document.id);
-      const revision = (now?.revision ?? 0) + 1;
-      revisions.set(document.id, revision);
-      await kept.put({ id: document.id, revision, document });
-    }),
-  );
-  for (const store of LIBRARY_STORES)
-    for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
-  await tx.done;
-  return revisions;
+  return allOrNothing(['projects', ...LIBRARY_STORES], async (tx) => {
+    const kept = tx.objectStore('projects');
+    const revisions = new Map<string, number>();
+    await Promise.all(
+      projects.map(async (document) => {
+        const now = await kept.get(document.id);
+        const revision = (now?.revision ?? 0) + 1;
+        revisions.set(document.id, revision);
+        await kept.put({ id: document.id, revision, document });
+      }),
+    );
+    for (const store of LIBRARY_STORES)
+      for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
+    return revisions;
+  });
 }
 
 /**
@@ -411,41 +457,41 @@ export async function restoreAll(
   now: string,
 ): Promise<ReadonlyMap<string, number>> {
   const pictures = photos.map(({ data, ...rest }) => ({ ...rest, ...bytesOfDataUrl(data) }));
-  const tx = (await open()).transaction(['projects', 'snapshots', 'photos', ...LIBRARY_STORES], 'readwrite', ON_DISK);
-  for (const picture of pictures) await tx.objectStore('photos').put(picture);
-  const [kept, snapshots] = [tx.objectStore('projects'), tx.objectStore('snapshots')];
-  const revisions = new Map<string, number>();
-  for (const document of projects) {
-    const before = await kept.get(document.id);
-    if (before && !sameValue(before.document, document))
-      await snapshots.add({ projectId: document.id, at: now, document: before.document });
-    const revision = (before?.revision ?? 0) + 1;
-    revisions.set(document.id, revision);
-    await kept.put({ id: document.id, revision, document });
-  }
-  const library: LibraryDocuments = { shelf, fonts, motifs, stock, entries };
-  for (const store of LIBRARY_STORES)
-    for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
-  const there = new Set((await snapshots.getAll()).map((row) => `${row.projectId} ${row.at}`));
-  for (const { at, document } of copies)
-    if (!there.has(`${document.id} ${at}`)) await snapshots.add({ projectId: document.id, at, document });
-  for (const one of unreadable) {
-    if (one.store === 'copies') {
-      const copy = one.raw as { at?: string; document?: Project } | null;
-      if (copy?.document && !there.has(`${one.id} ${copy.at}`))
-        await snapshots.add({ projectId: one.id, at: String(copy.at), document: copy.document });
-    } else if (one.store === 'projects') {
-      if (one.id !== '' && !(await kept.get(one.id)))
-        await kept.put({ id: one.id, revision: 1, document: one.raw as Project });
-    } else if (
-      one.id !== '' &&
-      keyOf(one.store, one.raw ?? {}) === one.id &&
-      !(await tx.objectStore(one.store).get(one.id))
-    )
-      await tx.objectStore(one.store).put(one.raw as never);
-  }
-  await tx.done;
-  return revisions;
+  return allOrNothing(['projects', 'snapshots', 'photos', ...LIBRARY_STORES], async (tx) => {
+    for (const picture of pictures) await tx.objectStore('photos').put(picture);
+    const [kept, snapshots] = [tx.objectStore('projects'), tx.objectStore('snapshots')];
+    const revisions = new Map<string, number>();
+    for (const document of projects) {
+      const before = await kept.get(document.id);
+      if (before && !sameValue(before.document, document))
+        await snapshots.add({ projectId: document.id, at: now, document: before.document });
+      const revision = (before?.revision ?? 0) + 1;
+      revisions.set(document.id, revision);
+      await kept.put({ id: document.id, revision, document });
+    }
+    const library: LibraryDocuments = { shelf, fonts, motifs, stock, entries };
+    for (const store of LIBRARY_STORES)
+      for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
+    const there = new Set((await snapshots.getAll()).map((row) => `${row.projectId} ${row.at}`));
+    for (const { at, document } of copies)
+      if (!there.has(`${document.id} ${at}`)) await snapshots.add({ projectId: document.id, at, document });
+    for (const one of unreadable) {
+      if (one.store === 'copies') {
+        const copy = one.raw as { at?: string; document?: Project } | null;
+        if (copy?.document && !there.has(`${one.id} ${copy.at}`))
+          await snapshots.add({ projectId: one.id, at: String(copy.at), document: copy.document });
+      } else if (one.store === 'projects') {
+        if (one.id !== '' && !(await kept.get(one.id)))
+          await kept.put({ id: one.id, revision: 1, document: one.raw as Project });
+      } else if (
+        one.id !== '' &&
+        keyOf(one.store, one.raw ?? {}) === one.id &&
+        !(await tx.objectStore(one.store).get(one.id))
+      )
+        await tx.objectStore(one.store).put(one.raw as never);
+    }
+    return revisions;
+  });
 }
 
 /**
@@ -459,33 +505,33 @@ export async function changeStock(
   change: (things: readonly StockThing[], blanks: readonly CountedBlank[]) => ShelfChange | null,
   now: string,
 ): Promise<StockThing[]> {
-  const tx = (await open()).transaction(['stock', 'shelf'], 'readwrite', ON_DISK);
-  const [stock, shelf] = [tx.objectStore('stock'), tx.objectStore('shelf')];
-  const rows = (await stock.getAll()).flatMap((row) => checkedKept('stock', row));
-  const blanks = (await shelf.getAll()).flatMap((row) => checkedKept('shelf', row));
-  const counted = blanks.flatMap(({ blank: { id, name }, inStock }) => (inStock === null ? [] : [{ id, name, count: inStock }])); // prettier-ignore
-  const wanted = change(
-    rows.map(({ thing }) => thing),
-    counted,
-  );
-  // What could not be read again ends the whole change, before anything of it is there.
-  for (const thing of wanted?.put ?? []) mustFit(stockDocument(thing, now), 'mivet-stock');
-  for (const id of wanted?.remove ?? []) await stock.delete(id);
-  for (const thing of wanted?.put ?? []) await stock.put(stockDocument(thing, now));
-  for (const { id, by } of wanted?.blanks ?? []) {
-    const entry = blanks.find(({ blank }) => blank.id === id);
-    // Counting that was switched off meanwhile stays off.
-    if (entry && entry.inStock !== null)
-      await shelf.put({ ...entry, inStock: Math.max(0, entry.inStock + by), changedAt: now });
-  }
-  await tx.done;
-  const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
-  return [...rows.map(({ thing }) => thing).filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
+  return allOrNothing(['stock', 'shelf'], async (tx) => {
+    const [stock, shelf] = [tx.objectStore('stock'), tx.objectStore('shelf')];
+    const rows = (await stock.getAll()).flatMap((row) => checkedKept('stock', row));
+    const blanks = (await shelf.getAll()).flatMap((row) => checkedKept('shelf', row));
+    const counted = blanks.flatMap(({ blank: { id, name }, inStock }) => (inStock === null ? [] : [{ id, name, count: inStock }])); // prettier-ignore
+    const wanted = change(
+      rows.map(({ thing }) => thing),
+      counted,
+    );
+    // What could not be read again ends the whole change, before anything of it is there.
+    for (const thing of wanted?.put ?? []) mustFit(stockDocument(thing, now), 'mivet-stock');
+    for (const id of wanted?.remove ?? []) await stock.delete(id);
+    for (const thing of wanted?.put ?? []) await stock.put(stockDocument(thing, now));
+    for (const { id, by } of wanted?.blanks ?? []) {
+      const entry = blanks.find(({ blank }) => blank.id === id);
+      // Counting that was switched off meanwhile stays off.
+      if (entry && entry.inStock !== null)
+        await shelf.put({ ...entry, inStock: Math.max(0, entry.inStock + by), changedAt: now });
+    }
+    const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
+    return [...rows.map(({ thing }) => thing).filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
+  });
 }
 
 /** Empties the database; for tests. */
 export async function forgetEverything(): Promise<void> {
-  (await opening)?.close();
+  (await opening?.catch(() => null))?.close();
   opening = null;
   await deleteDB(NAME);
 }

@@ -15,11 +15,12 @@ import {
   type Project,
   type StockThing,
 } from '@mivet/core';
-import { openDB } from 'idb';
+import { deleteDB, openDB } from 'idb';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { reactive } from 'vue';
 import { takeRefusal, useRefusal } from '../stores/refusal.ts';
+import { onFullDisk } from '../../test/full-disk.ts';
 import { demoStock } from '../demo/demo-stock.ts';
 import { demoProjects } from '../demo/demo.ts';
 import { demoEntries } from '../demo/demo-entries.ts';
@@ -177,26 +178,38 @@ describe('the library', () => {
   it('works on with a new project while there is no room, and writes it when there is', async () => {
     const library = useLibrary();
     await library.load();
-    const real = IDBObjectStore.prototype.put;
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('no room', 'QuotaExceededError');
-    };
-    await library.addProject(start);
-    expect(library.projects.map(({ id }) => id)).toEqual(['p1']);
-    expect([...library.unwritten.keys()]).toEqual(['p1']);
-    // What comes by itself is not said to be there.
-    expect(await library.keepFonts([font('z', 5)])).toBe(false);
-    expect(library.fonts).toEqual([]);
     const store = useProject();
-    await store.open('p1');
-    store.edit('Rename', (p) => ({ ...p, name: 'Sculls' }));
-    await store.flush();
-    expect(store.saveState).toBe('refused');
-    IDBObjectStore.prototype.put = real;
+    await onFullDisk(async () => {
+      await library.addProject(start);
+      expect(library.projects.map(({ id }) => id)).toEqual(['p1']);
+      expect([...library.unwritten.keys()]).toEqual(['p1']);
+      // What comes by itself is not said to be there.
+      expect(await library.keepFonts([font('z', 5)])).toBe(false);
+      expect(library.fonts).toEqual([]);
+      const photo = { id: 'ph', projectId: 'p1', at, type: 'image/jpeg', bytes: new Uint8Array(3) };
+      await expect(database.writePhoto(photo)).rejects.toThrow('could not keep it; the disk may be full');
+      await store.open('p1');
+      store.edit('Rename', (p) => ({ ...p, name: 'Sculls' }));
+      await store.flush();
+      expect(store.saveState).toBe('refused');
+    });
     await store.flush();
     expect(store.saveState).toBe('saved');
     expect([...library.unwritten.keys()]).toEqual([]);
     expect((await database.readProject('p1'))?.document.name).toBe('Sculls');
+  });
+
+  it('tries each project that waits for room by one timer, however often it was left', async () => {
+    const library = useLibrary();
+    await library.load();
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    for (const name of ['Sculls', 'Sweep', 'Pair']) library.writeLater({ ...start, name }, 0);
+    library.writeLater({ ...start, id: 'p2' }, 0);
+    expect(vi.getTimerCount()).toBe(2);
+    vi.advanceTimersByTime(5000);
+    vi.useRealTimers();
+    await vi.waitFor(() => expect(library.unwritten.size).toBe(0));
+    expect((await database.readProject('p1'))?.document.name).toBe('Pair');
   });
 });
 
@@ -232,26 +245,53 @@ describe('a browser that keeps nothing', () => {
 });
 
 describe('the database', () => {
-  it.each([0, 1, 2, 3, 4, 5])('gets what it lacks and keeps what it has, coming from version %i', async (version) => {
-    const stores = [[], ['projects', 'shelf', 'snapshots'], ['fonts', 'motifs'], ['stock'], ['photos'], ['entries']]
-      .slice(0, version + 1)
-      .flat();
-    if (version > 0) {
-      const old = await openDB('mivet', version, {
-        upgrade(db) {
-          for (const store of stores)
-            db.createObjectStore(store, store === 'snapshots' ? { keyPath: 'key', autoIncrement: true } : { keyPath: store === 'shelf' ? 'blank.id' : 'id' }); // prettier-ignore
-        },
-      });
-      await old.put('projects', { id: 'p1', revision: 4, document: start });
-      old.close();
-    }
-    // As the next version will do it.
-    const next = await openDB('mivet', 6, { upgrade: (db) => database.makeStores(db as never) });
-    expect([...next.objectStoreNames].sort()).toEqual(['entries', 'fonts', 'motifs', 'photos', 'projects', 'shelf', 'snapshots', 'stock']); // prettier-ignore
-    if (version > 0) expect(await next.get('projects', 'p1')).toMatchObject({ revision: 4 });
+  it('goes to a newer Mivet in another tab; what is asked for here after that is told so', async () => {
+    await database.writeProject(start, 0);
+    const next = await openDB('mivet', 7);
+    await expect(database.writeProject({ ...start, name: 'Later' }, 1)).rejects.toThrow(/^A newer Mivet is open in another tab/); // prettier-ignore
+    expect(await next.get('projects', 'p1')).toMatchObject({ revision: 1, document: { name: start.name } });
     next.close();
+    // One that was deleted is there again when it is asked for.
+    await database.forgetEverything();
+    await database.writeProject(start, 0);
+    await deleteDB('mivet');
+    expect(await database.writeProject(start, 0)).toEqual({ ok: true, revision: 1 });
   });
+
+  it.each([0, 1, 2, 3, 4, 5, 6])(
+    'gets what it lacks and keeps what it has, coming from version %i',
+    async (version) => {
+      const stores = [
+        [],
+        ['projects', 'shelf', 'snapshots'],
+        ['fonts', 'motifs'],
+        ['stock'],
+        ['photos'],
+        ['entries'],
+        [],
+      ]
+        .slice(0, version + 1)
+        .flat();
+      if (version > 0) {
+        const old = await openDB('mivet', version, {
+          upgrade(db) {
+            for (const store of stores)
+            db.createObjectStore(store, store === 'snapshots' ? { keyPath: 'key', autoIncrement: true } : { keyPath: store === 'shelf' ? 'blank.id' : 'id' }); // prettier-ignore
+          },
+        });
+        await old.put('projects', { id: 'p1', revision: 4, document: start });
+        old.close();
+      }
+      // As the next version will do it.
+      const next = await openDB('mivet', 7, { upgrade: (db, _from, _to, change) => database.makeStores(db as never, change as never) }); // prettier-ignore
+      expect([...next.objectStoreNames].sort()).toEqual(['entries', 'fonts', 'motifs', 'photos', 'projects', 'shelf', 'snapshots', 'stock']); // prettier-ignore
+      if (version > 0) {
+        expect(await next.get('projects', 'p1')).toMatchObject({ revision: 4 });
+        expect(await next.getKeyFromIndex('projects', 'changedAt', start.changedAt)).toBe('p1');
+      }
+      next.close();
+    },
+  );
 });
 
 const font = (id: string, bytes: number): OwnFont => ({
@@ -281,7 +321,7 @@ describe('a backup', () => {
       type: 'image/jpeg',
       bytes: new Uint8Array([1, 2, 3]),
     });
-    const db = await openDB('mivet', 5);
+    const db = await openDB('mivet');
     await db.put('projects', { id: 'broken', revision: 1, document: unreadable });
     db.close();
     const settings = useSettings();
@@ -296,6 +336,22 @@ describe('a backup', () => {
       boxes: [{ name: 'Mug, front', widthMm: 60, heightMm: 25 }],
     };
   }
+
+  it.each([1, 5, 14, 20])('comes back whole or not at all, where there is room for %i records of it', async (room) => {
+    await fill();
+    const backup = await gatherBackup(at);
+    await database.forgetEverything();
+    await database.writeProject({ ...start, id: 'demo-mug', name: 'Changed since' }, 0);
+    const everything = () => Promise.all([database.readCopies(), database.readPhotos(), ...(['shelf', 'stock', 'fonts'] as const).map(database.readLibrary)]); // prettier-ignore
+    const before = await everything();
+    await onFullDisk(
+      () => expect(database.restoreAll(backup, at)).rejects.toThrow('could not keep it; the disk may be full'),
+      room,
+    );
+    expect(await everything()).toEqual(before);
+    expect((await database.readProject('demo-mug'))?.document.name).toBe('Changed since');
+    expect(await database.readProject('demo-tumbler')).toBeNull();
+  });
 
   it('holds everything, and brings all of it back as it was, record by record', async () => {
     await fill();

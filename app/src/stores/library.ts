@@ -153,7 +153,20 @@ export const useLibrary = defineStore('library', () => {
     kept.projects.put([project]);
     const release = unwritten.value.get(project.id)?.release ?? kept.projects.hold([project.id]);
     unwritten.value = new Map([...unwritten.value, [project.id, { revision, release }]]);
-    setTimeout(() => void writeAgain(project.id), AGAIN_MS);
+    tryLater(project.id);
+  }
+
+  /** Of each project that is not written, when it is tried again. */
+  const tries = new Map<string, ReturnType<typeof setTimeout>>();
+  function tryLater(id: string): void {
+    clearTimeout(tries.get(id));
+    tries.set(
+      id,
+      setTimeout(() => {
+        tries.delete(id);
+        void writeAgain(id);
+      }, AGAIN_MS),
+    );
   }
 
   /** The same once more under another name: nothing of it is done, promised or noted yet. */
@@ -170,7 +183,7 @@ export const useLibrary = defineStore('library', () => {
     const waits = unwritten.value.get(id);
     if (!waits || !project) return;
     // Where it is open it is written as it is there.
-    if (openProject() === id) return void setTimeout(() => void writeAgain(id), AGAIN_MS);
+    if (openProject() === id) return tryLater(id);
     try {
       const outcome = await records.writeProject(project, waits.revision);
       // Written from where it is open, or somewhere else: what is here goes on as a copy.
@@ -181,7 +194,7 @@ export const useLibrary = defineStore('library', () => {
       for (const hear of onStored) await hear(id, outcome.revision, false);
       tellTabs({ kind: 'library-changed', id, revision: outcome.revision });
     } catch {
-      setTimeout(() => void writeAgain(id), AGAIN_MS);
+      tryLater(id);
     }
   }
   function noteWritten(id: string): void {
@@ -252,8 +265,12 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
-  /** Puts a blank on the shelf, or its new readings; other colours of it are the same cup and get them as well. */
-  async function keepBlank(blank: Blank): Promise<void> {
+  /**
+   * Puts a blank on the shelf, or its new readings; other colours of it are the same cup and get them as well.
+   *
+   * @returns false where it could not be kept, which is said
+   */
+  async function keepBlank(blank: Blank): Promise<boolean> {
     const now = new Date().toISOString();
     const known = shelf.value.find((b) => b.blank.id === blank.id);
     const entry = known ? { ...known, blank, changedAt: now } : newShelfBlank(blank, now);
@@ -289,7 +306,7 @@ export const useLibrary = defineStore('library', () => {
         blank: { ...b.blank, ...shape },
         changedAt: now,
       }));
-    await keepShelf([entry, ...others]);
+    return keepShelf([entry, ...others]);
   }
 
   /**
