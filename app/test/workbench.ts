@@ -58,6 +58,7 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
     routes: [
       { path: '/', name: 'projects', component: nothing },
       { path: '/stock', name: 'stock', component: nothing },
+      { path: '/logbook', name: 'logbook', component: nothing },
       { path: '/shelf', name: 'shelf', component: nothing },
       { path: '/together', name: 'together', component: nothing },
       { path: '/project/:id/:stop', name: 'project', component: nothing },

@@ -1,10 +1,14 @@
 import { newText, type ArtworkItem, type Project } from '@mivet/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { onFullDisk } from '../../test/full-disk.ts';
 import { savedCount, savedFiles, type SavedFile } from '../../test/saved-files.ts';
 import { openWorkbench, press, until, type Workbench } from '../../test/workbench.ts';
 import { demoProjects } from '../demo/demo.ts';
+import { useLogbook } from '../stores/logbook.ts';
+import { useRefusal } from '../stores/refusal.ts';
 
 import PlacementFields from './artwork/PlacementFields.vue';
+import BenchFinished from './bench/BenchFinished.vue';
 import BenchStage from './bench/BenchStage.vue';
 import CutSlip from './cut/CutSlip.vue';
 import ProofSlip from './proof/ProofSlip.vue';
@@ -176,6 +180,26 @@ describe('Bench', () => {
     const over = bench.mount(BenchStage);
     await until(() => over.get('[role=timer]').text() === 'The wait is over.');
     vi.useRealTimers();
+  });
+});
+
+describe('A run that is done', () => {
+  it('is in the log once, and in the book as soon as there is room for it', async () => {
+    const bench = await openWorkbench(tumbler);
+    const page = bench.mount(BenchFinished, { steps: bench.viewModel.good!.steps });
+    await useLogbook().load();
+    const before = bench.project.doc!.log.length;
+    await onFullDisk(async () => {
+      await press(page, 'Write it into the log');
+      await until(() => useRefusal().value);
+      expect(useRefusal().value).toContain('the disk may be full');
+    });
+    expect([bench.project.doc!.log.length - before, useLogbook().entries.length]).toEqual([1, 0]);
+    expect(page.text()).not.toContain('It is in the log');
+    await press(page, 'Write it into the log');
+    await until(() => page.text().includes('It is in the log'));
+    expect([bench.project.doc!.log.length - before, useLogbook().entries.length]).toEqual([1, 1]);
+    expect(useLogbook().entries[0]!.id).toBe(bench.project.doc!.log.at(-1)!.id);
   });
 });
 

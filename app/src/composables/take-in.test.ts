@@ -11,16 +11,21 @@ import {
   type Project,
   type RestoreChoice,
 } from '@mivet/core';
+import { writeEntriesCsv, writeStockCsv } from '@mivet/core/tables';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { fontFile } from '../../../core/test/fonts.ts';
+import { onFullDisk } from '../../test/full-disk.ts';
 import { demoProjects } from '../demo/demo.ts';
+import { demoEntries } from '../demo/demo-entries.ts';
 import { demoShelf } from '../demo/demo-shelf.ts';
+import { demoStock } from '../demo/demo-stock.ts';
 
 import { base64Of } from '../data/base64.ts';
 import * as database from '../data/database.ts';
 import { readProjects } from '../data/records.ts';
 import { useLibrary } from '../stores/library.ts';
+import { useLogbook } from '../stores/logbook.ts';
 import { useRestoring } from '../stores/restoring.ts';
 import { takeIn } from './take-in.ts';
 
@@ -69,6 +74,31 @@ describe('files that are dropped on the page', () => {
     );
     expect(useLibrary().shelf.map((b) => b.blank.name)).toEqual(['Mug', 'Glass']);
     expect(await takeIn(file('a,b\n1,2', 'other.csv'))).toContain('nothing was taken in');
+  });
+
+  it('are not said to be there where there is no room for them, and come in when there is', async () => {
+    const shelf = demoShelf(at);
+    const table = 'name,rim girth,side\nMug,258,92\n';
+    const font = { format: 'mivet-font', version: FORMAT_VERSION, id: 'f', name: 'Slab', source: '', rights: 'own', keptAt: at, data: SLAB }; // prettier-ignore
+    const motif: OwnMotif = { format: 'mivet-motif', version: FORMAT_VERSION, id: 'm', name: 'Otter', source: '', rights: 'own', widthMm: 1, heightMm: 1, colours: [{ colour: '#112233', pathData: 'M0 0H1V1Z' }], keptAt: at }; // prettier-ignore
+    const [entry] = demoEntries(at, shelf);
+    const [stock] = demoStock(at);
+    const dropped: [File, string][] = [
+      [file(shelf[0], 'cup.json'), 'is on the shelf'],
+      [file(motif, 'otter.json'), 'is among your motifs'],
+      [file(font, 'slab.json'), 'is among your fonts'],
+      [file(entry, 'entry.json'), 'is in your logbook'],
+      [file(stock, 'film.json'), 'in your stock'],
+      [file(table, 'cups.csv'), '1 blank on the shelf'],
+      [file(writeEntriesCsv([entry!]), 'book.csv'), '1 entry in the logbook'],
+      [file(writeStockCsv([stock!.thing]), 'stock.csv'), '1 thing in stock'],
+    ];
+    await onFullDisk(async () => {
+      for (const [given] of dropped) expect(await takeIn(given)).toBe(`${given.name} was not taken in.`);
+    });
+    const library = useLibrary();
+    expect([library.shelf, library.motifs, library.fonts, useLogbook().entries].map((some) => some.length)).toEqual([0, 0, 0, 0]); // prettier-ignore
+    for (const [given, words] of dropped) expect(await takeIn(given)).toContain(words);
   });
 
   it('bring a whole backup back over what has the same id, and leave the rest', async () => {

@@ -47,13 +47,11 @@ export async function takeIn(file: File): Promise<string> {
   const result = readDocument(text);
   if (!result.ok) return `${file.name}: ${describeReadProblem(result.problem)} Nothing was changed.`;
   const { document } = result;
-  /** What became of it: why it could not be kept is said by what keeps it. */
-  const kept = (whether: boolean, words: string): string => (whether ? words : `${file.name} was not taken in.`);
+  const kept = (whether: boolean, words: string): string => (whether ? words : notTakenIn(file.name));
   // A backup is known by its beginning; one that is not is a file that somebody rearranged.
   if (document.format === 'mivet-backup') return takeInBackup(file);
   if (document.format === 'mivet-blank') {
-    await library.keepShelf([document]);
-    return `“${document.blank.name}” is on the shelf.`;
+    return kept(await library.keepShelf([document]), `“${document.blank.name}” is on the shelf.`);
   }
   if (document.format === 'mivet-stock') {
     return kept(await useStock().keep([document.thing]), 'It is in your stock.');
@@ -75,6 +73,9 @@ export async function takeIn(file: File): Promise<string> {
   await library.addProject(await withSoundFonts(project));
   return `“${project.name}” is among your projects.`;
 }
+
+/** Why it could not be kept is said by what keeps it. */
+const notTakenIn = (name: string): string => `${name} was not taken in.`;
 
 /** What calls itself the results of a run away from here; null when the file is something else. */
 function resultsIn(text: string): unknown {
@@ -180,7 +181,7 @@ async function takeInTable(name: string, text: string): Promise<string> {
   const { isLogbookCsv, isStockCsv, readBlanksCsv, readEntriesCsv, readStockCsv } = await import('@mivet/core/tables');
   if (isLogbookCsv(text)) {
     const { entries, leftOut } = readEntriesCsv(text, () => crypto.randomUUID(), new Date().toISOString());
-    if (entries.length > 0) await useLogbook().keep(entries);
+    if (entries.length > 0 && !(await useLogbook().keep(entries))) return notTakenIn(name);
     return takenWords(name, entries.length, 'entry', 'in the logbook', leftOut);
   }
   if (isStockCsv(text)) {
@@ -188,7 +189,7 @@ async function takeInTable(name: string, text: string): Promise<string> {
     await stock.load();
     const films = [...STARTING_FILMS, ...stock.supply.films.map(({ film }) => film)];
     const read = readStockCsv(text, useSettings().unit, () => crypto.randomUUID(), films);
-    if (read.things.length > 0) await stock.keep(read.things);
+    if (read.things.length > 0 && !(await stock.keep(read.things))) return notTakenIn(name);
     return takenWords(name, read.things.length, 'thing', 'in stock', read.leftOut);
   }
   const { shelf, leftOut } = readBlanksCsv(
@@ -197,7 +198,7 @@ async function takeInTable(name: string, text: string): Promise<string> {
     () => crypto.randomUUID(),
     new Date().toISOString(),
   );
-  if (shelf.length > 0) await useLibrary().keepShelf(shelf);
+  if (shelf.length > 0 && !(await useLibrary().keepShelf(shelf))) return notTakenIn(name);
   return takenWords(name, shelf.length, 'blank', 'on the shelf', leftOut);
 }
 
@@ -218,6 +219,6 @@ const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' :
 
 /** Takes in a Mivet file and tells what came of it, until that is closed. */
 export async function tellOf(file: File): Promise<void> {
-  const words = await takeIn(file).catch(() => `${file.name} could not be read. Nothing was changed.`);
+  const words = await takeIn(file).catch(() => `${file.name} could not be taken in. Nothing was changed.`);
   useTold().tell(words, true);
 }

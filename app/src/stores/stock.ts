@@ -78,15 +78,15 @@ export const useStock = defineStore('stock', () => {
     return loading;
   }
 
-  /** Changes the stock in one go, from what lies there now; false where it could not be kept, which is said. */
+  /** Changes the stock in one go, from what lies there now; why it could not be kept, in words, or null. */
   async function change(
     work: (now: readonly StockThing[], blanks: readonly CountedBlank[]) => ShelfChange | null,
-  ): Promise<boolean> {
+  ): Promise<string | null> {
     if (refused.value) {
       const wanted = work(things.value, []);
       const gone = new Set([...(wanted?.remove ?? []), ...(wanted?.put ?? []).map(({ id }) => id)]);
       things.value = [...things.value.filter(({ id }) => !gone.has(id)), ...(wanted?.put ?? [])];
-      return true;
+      return null;
     }
     let blanks = 0;
     const told = (...now: Parameters<typeof work>): ShelfChange | null => {
@@ -97,27 +97,32 @@ export const useStock = defineStore('stock', () => {
     try {
       kept.set(await records.changeStock(told, new Date().toISOString()));
     } catch (problem) {
-      refuse(notKept(problem));
-      return false;
+      return notKept(problem);
     }
     if (blanks > 0) await useLibrary().loadShelf();
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
-    return true;
+    return null;
   }
-  const keep = (put: readonly StockThing[]): Promise<boolean> => change(() => ({ put, remove: [] }));
-  const remove = (id: string): Promise<boolean> => change(() => ({ put: [], remove: [id] }));
+  /** The same; false where it could not be kept, which is said. */
+  async function changed(wanted: ShelfChange): Promise<boolean> {
+    const why = await change(() => wanted);
+    if (why !== null) refuse(why);
+    return why === null;
+  }
+  const keep = (put: readonly StockThing[]): Promise<boolean> => changed({ put, remove: [] });
+  const remove = (id: string): Promise<boolean> => changed({ put: [], remove: [id] });
 
   async function decide(
     work: (now: readonly StockThing[], blanks: readonly CountedBlank[]) => BookingResult,
   ): Promise<string | null> {
     let problem: string | null = null;
-    await change((now, blanks) => {
+    const refusal = await change((now, blanks) => {
       const result = work(now, blanks);
       if (result.ok) return result.change;
       problem = describeBookingProblem(result.problem);
       return null;
     });
-    return problem;
+    return problem ?? refusal;
   }
   /** Books a plan; what is in the way, in words, or null. */
   const book = (what: ToBook): Promise<string | null> => decide((now, blanks) => bookPlan(now, what, blanks));

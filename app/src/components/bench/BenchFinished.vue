@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BenchStep, entryOfRun, type LogbookEntry, wrapUpText } from '@mivet/core';
+import { type BenchStep, entryOfRun, type LogbookEntry, type Project, wrapUpText } from '@mivet/core';
 import { ref } from 'vue';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useBench } from '../../stores/bench.ts';
@@ -28,12 +28,17 @@ const OUTCOMES = [
   { value: 'so-so', label: 'So-so' },
   { value: 'failed', label: 'Failed' },
 ] as const;
-async function write(): Promise<void> {
+/** What went into the project; once, however often the logbook has to be asked. */
+let noted: Project['log'][number] | null = null;
+function note(): Project['log'][number] {
   const text = wrapUpText({ run: bench.run, steps: props.steps, fought: fought.value, otherwise: otherwise.value });
   const entry = { id: crypto.randomUUID(), at: new Date().toISOString(), outcome: outcome.value, text };
   project.edit('Write the log', (p) => ({ ...p, log: [...p.log, entry] }));
-  written.value = true;
-  await logbook.keep([bookEntry(text, entry.id)]);
+  return entry;
+}
+async function write(): Promise<void> {
+  noted ??= note();
+  written.value = await logbook.keep([bookEntry(noted.text, noted.id)]);
 }
 /** What becomes of a thing as a rule, by what it was made for. */
 const BECOMES = { gift: 'given', market: 'sold', order: 'sold', 'own use': 'kept' } as const;

@@ -1,5 +1,6 @@
 import type { StockThing } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
+import { onFullDisk } from '../../../test/full-disk.ts';
 import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
 import { demoProjects } from '../../demo/demo.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
@@ -49,6 +50,22 @@ describe('film from the shelf', () => {
     await press(slip, 'Undo booking');
     await until(() => !slip.text().includes('film and tape are off the shelf'));
     expect(await things()).toEqual(before);
+  });
+
+  it('is not said to be booked where that cannot be kept', async () => {
+    const bench = await openWithStock('demo-tumbler');
+    const slip = bench.mount(CutSlip);
+    await until(() => slip.text().includes('cut 53 mm off the roll'));
+    const before = await things();
+    await onFullDisk(async () => {
+      await press(slip, 'Book it');
+      await until(() => slip.text().includes('the disk may be full'));
+    });
+    expect(slip.text()).not.toContain('off the shelf.');
+    expect(await things()).toEqual(before);
+    await press(slip, 'Book it');
+    await until(() => slip.text().includes('film and tape are off the shelf'));
+    expect(slip.text()).not.toContain('the disk may be full');
   });
 
   it('goes with the tape that is chosen, or without', async () => {

@@ -111,8 +111,7 @@ const problem = computed(() => {
 const problemWords = computed(() => (problem.value ? describeBlankProblem(problem.value, settings.unit) : null));
 const wrongStation = computed(() => (problem.value && 'station' in problem.value ? problem.value.station : null));
 async function keep(): Promise<void> {
-  await library.keepBlank(blank.value);
-  kept.value = true;
+  kept.value = await library.keepBlank(blank.value);
 }
 </script>
 
