@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import type { CutterLoad, CutterState, SentLoad } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { onFullDisk } from '../../test/full-disk.ts';
 import { useCutter } from './cutter.ts';
 
 const load = (id: string, state: CutterLoad['state'], number = 1): CutterLoad => ({
@@ -131,6 +132,47 @@ describe('the cutter as the page knows it', () => {
     await later.sendWaiting();
     expect([later.outbox.length, later.said]).toEqual([0, '“Wave”, load 7, was not taken: Too long for it.']);
   }, 30_000);
+
+  it('loses nothing that waits where there is no room to keep it, and keeps it when there is', async () => {
+    const cutter = useCutter();
+    answer = () => new Error('no line');
+    await cutter.send([sent(1)]);
+    await onFullDisk(async () => {
+      await cutter.send([sent(2)]);
+      await cutter.sendWaiting();
+      expect(cutter.outbox.map(({ load: { number } }) => number)).toEqual([1, 2]);
+      expect(cutter.onlyHere.map(({ load: { number } }) => number)).toEqual([2]);
+    });
+    await cutter.sendWaiting();
+    expect([cutter.outbox.length, cutter.onlyHere.length]).toEqual([2, 0]);
+    // One that waits here only, and is not wanted after all, is gone.
+    await onFullDisk(async () => {
+      await cutter.send([sent(3)]);
+      await cutter.takeBack(cutter.outbox[2]!.load.id);
+    });
+    setActivePinia(createPinia());
+    const later = useCutter();
+    asked.length = 0;
+    answer = () => Response.json(state());
+    await later.sendWaiting();
+    expect(asked.map(({ body }) => (body as SentLoad).number)).toEqual([1, 2]);
+    expect(later.outbox).toEqual([]);
+  });
+
+  it('does not send what is taken back while another goes', async () => {
+    const cutter = useCutter();
+    answer = () => new Error('no line');
+    await cutter.send([sent(1), sent(2), sent(3)]);
+    const second = cutter.outbox[1]!.load.id;
+    asked.length = 0;
+    answer = () => {
+      void cutter.takeBack(second);
+      return Response.json(state());
+    };
+    await cutter.sendWaiting();
+    expect(asked.map(({ body }) => (body as SentLoad).number)).toEqual([1, 3]);
+    expect(cutter.outbox).toEqual([]);
+  });
 
   it('says what it answered instead, and shows how it truly stands', async () => {
     const cutter = useCutter();

@@ -23,6 +23,8 @@ export const useCutter = defineStore('cutter', () => {
   const strokes = shallowRef<{ readonly id: string; readonly lines: readonly (readonly number[])[] } | null>(null);
   /** Loads that wait until the cutter can be reached, the oldest first; through a reload too. */
   const outbox = shallowRef<readonly WaitingSend[]>([]);
+  /** Those of them that this browser could not keep: they wait for as long as the page is open. */
+  const onlyHere = shallowRef<readonly WaitingSend[]>([]);
   /** Whether a cutter was ever heard from this browser: one that was is only away. */
   const known = useLocalStorage('mivet-cutter-known', false);
   let line: EventSource | null = null;
@@ -147,11 +149,16 @@ export const useCutter = defineStore('cutter', () => {
   /** Keeps a load until it can be sent; where nothing can be kept, for as long as the page is open. */
   async function wait(load: SentLoad): Promise<void> {
     const send = { at: new Date().toISOString(), load };
-    await keepSend(send).catch(() => undefined);
+    await keepSend(send).catch(() => (onlyHere.value = [...onlyHere.value, send]));
     outbox.value = [...outbox.value, send];
   }
+  /** Ids of what was sent or taken back: what is read a moment later may still have it, and it is not to be cut. */
+  const gone = new Set<string>();
   async function takeBack(id: string): Promise<void> {
-    outbox.value = outbox.value.filter(({ load }) => load.id !== id);
+    gone.add(id);
+    const others = (some: readonly WaitingSend[]): WaitingSend[] => some.filter(({ load }) => load.id !== id);
+    outbox.value = others(outbox.value);
+    onlyHere.value = others(onlyHere.value);
     await dropSend(id).catch(() => undefined);
   }
 
@@ -160,10 +167,22 @@ export const useCutter = defineStore('cutter', () => {
   async function sendWaiting(): Promise<void> {
     if (sending) return;
     sending = true;
+    // Room may have been made.
+    for (const send of onlyHere.value)
+      if (!gone.has(send.load.id))
+        await keepSend(send).then(
+          () => (onlyHere.value = onlyHere.value.filter((one) => one !== send)),
+          () => undefined,
+        );
     // Another tab may have sent some of it, or taken it back; what could not be kept waits here only.
     const kept = await readSends().catch(() => null);
-    if (kept) outbox.value = kept;
+    if (kept)
+      outbox.value = [...kept, ...onlyHere.value]
+        .filter(({ load }) => !gone.has(load.id))
+        .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
     for (const { load } of outbox.value) {
+      // Taken back while the one before it went.
+      if (gone.has(load.id)) continue;
       const answer = await ask('/loads', load, 1);
       if (answer === 'unreachable') {
         said.value = null;
@@ -188,6 +207,7 @@ export const useCutter = defineStore('cutter', () => {
     busy,
     strokes,
     outbox,
+    onlyHere,
     known,
     takeBack,
     sendWaiting,

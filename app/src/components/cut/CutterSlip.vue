@@ -53,8 +53,12 @@ async function put(one: CutterLoad): Promise<void> {
     <div v-if="cutter.outbox.length > 0" class="note-bar look" role="status">
       <p>
         {{ cutter.outbox.length === 1 ? 'One load waits' : `${cutter.outbox.length} loads wait` }} here to be sent: the
-        cutter cannot be reached. {{ cutter.outbox.length === 1 ? 'It goes' : 'They go' }} as soon as it can, also after
-        this page was closed and opened again.
+        cutter cannot be reached. {{ cutter.outbox.length === 1 ? 'It goes' : 'They go' }} as soon as it can,
+        {{
+          cutter.onlyHere.length === 0
+            ? 'also after this page was closed and opened again.'
+            : 'as long as this page stays open: this browser has no room to keep more, the disk may be full.'
+        }}
       </p>
       <div v-for="{ load: one } in cutter.outbox" :key="one.id" class="row-line">
         <span>{{ one.title }}, load {{ one.number }}</span>
