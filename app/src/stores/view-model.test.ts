@@ -1,6 +1,6 @@
 import type { Project, ProjectViewModel, ShapeViewModel } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { viewModelOf } from '../../test/view-model-of.ts';
 import { demoProjects } from '../demo/demo.ts';
@@ -43,6 +43,7 @@ import { TookTooLong } from '../workers/core-client.ts';
 import { useItems } from '../composables/useItems.ts';
 import { useViewModel } from './view-model.ts';
 import { useProject } from './project.ts';
+import { useView } from './view.ts';
 
 const [tumbler] = demoProjects('2026-05-04T10:00:00.000Z') as [Project];
 const made = await viewModelOf(tumbler);
@@ -67,6 +68,31 @@ async function opened() {
   };
   return { project, viewModel, edit };
 }
+
+/** Something is being pulled along; the core has answered for it after a while, and it has gone on meanwhile. */
+async function pulled(dragged: boolean, tookMs: number) {
+  const { project } = await opened();
+  vi.useFakeTimers();
+  const view = useView();
+  const pull = (): void => {
+    if (dragged) view.dragged = { itemIds: new Set(['crest']), azimuth: 0, slant: 0 };
+    project.preview((p) => ({ ...p, name: `${p.name}.` }));
+  };
+  const asksWithin = async (ms: number): Promise<number> => {
+    const before = asked().length;
+    await vi.advanceTimersByTimeAsync(ms);
+    return asked().length - before;
+  };
+  pull();
+  await asksWithin(tookMs);
+  pull();
+  await nextTick();
+  asked()[1]!.answer(made);
+  await nextTick();
+  return { project, pull, asksWithin };
+}
+
+afterEach(() => void vi.useRealTimers());
 beforeEach(() => {
   worker.asked.length = 0;
   localStorage.clear();
@@ -117,6 +143,37 @@ describe('the picture of the open project', () => {
     asked()[2]!.answer(made);
     await settle();
     expect(viewModel.busy).toBe(false);
+  });
+
+  it.each([
+    ['a value is drawn along', 'as long as it took', false, 60, 60],
+    ['a value is drawn along', 'at most 120 ms', false, 400, 120],
+    ['an item is dragged', 'five times what it took', true, 60, 300],
+    ['an item is dragged', 'at most 700 ms', true, 400, 700],
+  ])('leaves the page time while %s: %s', async (_, _often, dragged, tookMs, leftMs) => {
+    const { pull, asksWithin } = await pulled(dragged, tookMs);
+    const moves = setInterval(pull, 40);
+    expect(await asksWithin(leftMs - 5)).toBe(0);
+    expect(await asksWithin(10)).toBe(1);
+    clearInterval(moves);
+  });
+
+  it('is asked for again as soon as the hand rests that drags something', async () => {
+    const { pull, asksWithin } = await pulled(true, 400);
+    // It has been at rest since before the answer came, then it moves once more.
+    expect(await asksWithin(95)).toBe(0);
+    pull();
+    expect(await asksWithin(95)).toBe(0);
+    expect(await asksWithin(10)).toBe(1);
+    pull();
+    expect(await asksWithin(400)).toBe(0);
+  });
+
+  it('is asked for at once when what was dragged is let go', async () => {
+    const { project, asksWithin } = await pulled(true, 400);
+    expect(await asksWithin(20)).toBe(0);
+    project.settle('Move it');
+    expect(await asksWithin(1)).toBe(1);
   });
 
   it('gives up trying out fixes of what is not so any more', async () => {

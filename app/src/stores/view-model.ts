@@ -1,6 +1,6 @@
 import type { GoodViewModel, Project, ProjectViewModel, ShapeViewModel } from '@mivet/core';
 import { describeHeavy, heavyItems } from '@mivet/core';
-import { until } from '@vueuse/core';
+import { watchDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { askCore, CallGivenUp, LEFT, TookTooLong } from '../workers/core-client.ts';
@@ -17,9 +17,11 @@ const heavyWords = (doc: Project): string => {
 
 /**
  * What the core leaves between two shapes, by how long the last one took and in ms at most: while a value is drawn along, and
- * while an item is dragged, which follows the hand by itself.
+ * while an item is dragged, which follows the hand by itself. Then it goes on as soon as the hand rests.
  */
-const BREATH = { drawn: { times: 1, mostMs: 120 }, dragged: { times: 2, mostMs: 300 } };
+const BREATH = { drawn: { times: 1, mostMs: 120 }, dragged: { times: 5, mostMs: 700 } };
+/** ms without a move, by which a hand is taken to rest. */
+const REST_MS = 100;
 
 /** What the core makes of the open project; always the latest, never two at once. */
 export const useViewModel = defineStore('view-model', () => {
@@ -71,10 +73,18 @@ export const useViewModel = defineStore('view-model', () => {
   const breathe = async (tookMs: number): Promise<void> => {
     if (!project.dragging) return;
     const { times, mostMs } = view.dragged ? BREATH.dragged : BREATH.drawn;
-    await Promise.race([
-      new Promise((go) => setTimeout(go, Math.min(mostMs, times * tookMs))),
-      until(() => project.dragging).toBe(false),
-    ]);
+    await new Promise<void>((go) => {
+      const done = (): void => {
+        clearTimeout(longest);
+        for (const stop of heard) stop();
+        go();
+      };
+      const longest = setTimeout(done, Math.min(mostMs, times * tookMs));
+      const heard = [
+        watch(() => project.dragging, done),
+        ...(view.dragged ? [watchDebounced(() => view.dragged, done, { debounce: REST_MS, immediate: true })] : []),
+      ];
+    });
   };
 
   async function refresh(): Promise<void> {

@@ -26,6 +26,7 @@ describe('sizes on the slip', () => {
       return slip.get(`[id="${id}"]`);
     };
     return {
+      rowsOf: (label: string): number => Number(field(label).attributes('rows')),
       shown: (label: string): string => (field(label).element as HTMLInputElement).value,
       type: async (label: string, value: string): Promise<void> => {
         await field(label).setValue(value);
@@ -55,5 +56,19 @@ describe('sizes on the slip', () => {
     expect(shown('Length')).toBe('80.0 mm');
     const [top, foot] = bench.viewModel.good!.items[0]!.slants!;
     expect(foot - top).toBeCloseTo(80, 1);
+  });
+
+  it.each([
+    ['COX', 2],
+    ['COX\nBOW\nSTROKE', 3],
+    // Thirty letters are a line of the field; one more goes on to the next.
+    [`${'N'.repeat(30)}\nCOX`, 2],
+    [`${'N'.repeat(31)}\nCOX`, 3],
+    [`${'N'.repeat(61)}\nCOX`, 4],
+    [Array.from({ length: 9 }, () => 'COX').join('\n'), 6],
+  ])('of the field for words go by its lines: %j', async (text, rows) => {
+    const words = tumbler.items.find((item): item is TextItem => item.type === 'text')!;
+    const { rowsOf } = await opened({ ...words, text });
+    expect(rowsOf('Words')).toBe(rows);
   });
 });

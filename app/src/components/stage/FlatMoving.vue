@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Development, Film, PieceViewModel } from '@mivet/core';
 import { useDevicePixelRatio } from '@vueuse/core';
-import { onMounted, ref, watch } from 'vue';
+import { onMounted, onUnmounted, ref, watch } from 'vue';
 import { useFilmColours } from '../../composables/useFilmColours.ts';
 import { type FlatPlace, HeldPieces } from './flat-moving.ts';
 
@@ -23,7 +23,10 @@ const canvas = ref<HTMLCanvasElement | null>(null);
 const { pixelRatio } = useDevicePixelRatio();
 let held: HeldPieces | null = null;
 
+let due = 0;
 function draw(): void {
+  cancelAnimationFrame(due);
+  due = 0;
   held?.draw(props.pieces, props.surface, props.by, props.place, pixelRatio.value, props.within);
 }
 onMounted(() => {
@@ -34,7 +37,16 @@ onMounted(() => {
   }));
   draw();
 });
-watch(() => ({ ...props, sharp: pixelRatio.value, of: colours.value }), draw, { flush: 'post' });
+// What was worked out anew looks as before for now: it is laid down with the next move, or picture of the screen.
+watch(
+  () => ({ ...props, sharp: pixelRatio.value, of: colours.value }),
+  (now, before) => {
+    if (now.pieces === before.pieces) draw();
+    else due ||= requestAnimationFrame(draw);
+  },
+  { flush: 'post' },
+);
+onUnmounted(() => cancelAnimationFrame(due));
 </script>
 
 <template>
