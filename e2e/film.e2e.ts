@@ -33,7 +33,7 @@ test('a star on a ball passes the forecast, tents when it is laid by computation
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Beside it').selectOption('From one end');
   const tallest = dialog.getByText(/the tallest by/);
-  await expect(tallest).toHaveCount(2);
+  await expect(tallest).toHaveCount(2, { timeout: 60_000 });
   await expect(dialog.getByText(/Laying it|more finely/)).toHaveCount(0, { timeout: 60_000 });
   const [best, worst] = (await tallest.allTextContents()).map((said) => Number(/by ([\d.]+)/.exec(said)![1]));
   expect(worst!).toBeGreaterThan(2 * best!);
