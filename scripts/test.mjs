@@ -4,6 +4,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import process from 'node:process';
+import { stripVTControlCharacters } from 'node:util';
 import { must, root, tool } from './setup.mjs';
 
 /** Seconds. The slowest part takes about 1000 on a quiet machine with two cores: longer than this is a hang. */
@@ -52,6 +53,9 @@ let failed = (unit?.numFailedTests ?? 0) + (e2e ? e2e.stats.unexpected + e2e.sta
 if (!unit || (!unitRan && unit.numFailedTests === 0)) failed += 1;
 if (!e2e || (!e2eRan && e2e.stats.unexpected === 0)) failed += 1;
 if (broken.length > 0) process.stdout.write(`\nNot in order: ${broken.join(', ')}\n`);
+for (const { name, why } of [...unitFailures(unit), ...e2eFailures(e2e)]) {
+  process.stdout.write(`\nFAILED ${name}\n${stripVTControlCharacters(why).split('\n').slice(0, 12).join('\n')}\n`);
+}
 process.exitCode = failed > 0 ? 1 : 0;
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 
@@ -89,6 +93,32 @@ function run(name, command, args, env = {}) {
   });
   process.stdout.write(ended(name, done.status, began));
   return done.status === 0;
+}
+
+/** Named once more at the end, where a long output is read first. */
+function unitFailures(report) {
+  return (report?.testResults ?? []).flatMap(({ name, message, assertionResults }) => {
+    const failures = assertionResults.filter(({ status }) => status === 'failed');
+    if (failures.length === 0 && message) return [{ name: name.replace(root, ''), why: message }];
+    return failures.map(({ fullName, failureMessages }) => ({
+      name: `${name.replace(root, '')} › ${fullName}`,
+      why: failureMessages.join('\n'),
+    }));
+  });
+}
+
+function e2eFailures(report) {
+  const specsOf = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specsOf)];
+  return (report?.suites ?? []).flatMap(specsOf).flatMap(({ ok, file, title, tests }) => {
+    const runs = tests.flatMap(({ results: some }) => some);
+    if (ok && runs.every(({ status }) => status === 'passed' || status === 'skipped')) return [];
+    return [
+      {
+        name: `${file} › ${title}`,
+        why: runs.flatMap(({ errors }) => errors.map(({ message }) => message)).join('\n'),
+      },
+    ];
+  });
 }
 
 function readJson(path) {
