@@ -4,8 +4,8 @@ import { ownDatabase } from './own-database.ts';
 
 /** A load that could not be sent yet. */
 export interface WaitingSend {
-  /** Order in which they go. */
-  readonly at: string;
+  /** Its place among those that wait: the lowest goes first, whatever the clock says. */
+  readonly turn: number;
   readonly load: SentLoad;
 }
 
@@ -18,10 +18,13 @@ const open = ownDatabase<Schema>('mivet-outbox', (db) => {
   db.createObjectStore('sends', { keyPath: 'id' });
 });
 
-/** What waits to be sent, the oldest first. */
+/** Those that wait, in the order in which they go. */
+export const inTurn = (sends: readonly WaitingSend[]): WaitingSend[] => [...sends].sort((a, b) => a.turn - b.turn);
+
+/** What waits to be sent, in the order in which it goes. */
 export async function readSends(): Promise<WaitingSend[]> {
   const rows = await (await open()).getAll('sends');
-  return rows.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)).map(({ at, load }) => ({ at, load }));
+  return inTurn(rows.map(({ turn = 0, load }) => ({ turn, load })));
 }
 
 export async function keepSend(send: WaitingSend): Promise<void> {

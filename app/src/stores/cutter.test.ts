@@ -2,7 +2,9 @@ import 'fake-indexeddb/auto';
 import type { CutterLoad, CutterState, SentLoad } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { eventually } from '../../test/until.ts';
 import { onFullDisk } from '../../test/full-disk.ts';
+import { dropSend, readSends } from '../data/outbox.ts';
 import { useCutter } from './cutter.ts';
 
 const load = (id: string, state: CutterLoad['state'], number = 1): CutterLoad => ({
@@ -48,8 +50,9 @@ class FakeLine {
 const asked: { path: string; body: { id?: string } }[] = [];
 let answer: () => Response | Error = () => Response.json(state());
 
-beforeEach(() => {
+beforeEach(async () => {
   setActivePinia(createPinia());
+  for (const { load: left } of await readSends()) await dropSend(left.id);
   asked.length = 0;
   FakeLine.open = [];
   vi.stubGlobal('EventSource', FakeLine);
@@ -123,7 +126,7 @@ describe('the cutter as the page knows it', () => {
     answer = () => Response.json(state());
     later.listen();
     FakeLine.open.at(-1)!.say('state', state());
-    await vi.waitFor(() => expect(later.outbox).toEqual([]));
+    await eventually(() => expect(later.outbox).toEqual([]));
     expect(asked.map(({ body }) => (body as SentLoad).number)).toEqual([5, 6]);
     // What the cutter refuses is said, and does not wait for ever.
     answer = () => new Error('no line');
@@ -131,7 +134,23 @@ describe('the cutter as the page knows it', () => {
     answer = () => Response.json({ message: 'Too long for it.' }, { status: 422 });
     await later.sendWaiting();
     expect([later.outbox.length, later.said]).toEqual([0, '“Wave”, load 7, was not taken: Too long for it.']);
-  }, 30_000);
+  });
+
+  it('sends what waits in the order in which it was given, in one moment or with the clock set back', async () => {
+    const cutter = useCutter();
+    answer = () => new Error('no line');
+    vi.useFakeTimers({ toFake: ['Date'], now: Date.UTC(2026, 4, 4, 12) });
+    await cutter.send([1, 2, 3, 4, 5, 6].map(sent));
+    vi.setSystemTime(Date.UTC(2026, 4, 4, 11));
+    await cutter.send([sent(7)]);
+    vi.useRealTimers();
+    setActivePinia(createPinia());
+    const later = useCutter();
+    asked.length = 0;
+    answer = () => Response.json(state());
+    await later.sendWaiting();
+    expect(asked.map(({ body }) => (body as SentLoad).number)).toEqual([1, 2, 3, 4, 5, 6, 7]);
+  });
 
   it('loses nothing that waits where there is no room to keep it, and keeps it when there is', async () => {
     const cutter = useCutter();
@@ -182,5 +201,5 @@ describe('the cutter as the page knows it', () => {
     answer = () => new Error('no line');
     await cutter.newBlade();
     expect(cutter.said).toContain('cannot be reached');
-  }, 20_000);
+  });
 });

@@ -2,7 +2,7 @@ import { isInCutter, type CutterLoad, type CutterState, type HeadNews, type Sent
 import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { dropSend, keepSend, readSends, type WaitingSend } from '../data/outbox.ts';
+import { dropSend, inTurn, keepSend, readSends, type WaitingSend } from '../data/outbox.ts';
 
 const ADDRESS = '/api/cutter';
 /** How often something is sent again when the line drops; the cutter takes the same load once. */
@@ -139,7 +139,7 @@ export const useCutter = defineStore('cutter', () => {
       // How many wait is shown; that they do is no failure.
       said.value = null;
       again();
-      setTimeout(() => void sendWaiting(), AGAIN_MS);
+      sendLater();
     } else if (fresh.length < loads.length && said.value === null)
       said.value =
         fresh.length === 0
@@ -148,7 +148,9 @@ export const useCutter = defineStore('cutter', () => {
   }
   /** Keeps a load until it can be sent; where nothing can be kept, for as long as the page is open. */
   async function wait(load: SentLoad): Promise<void> {
-    const send = { at: new Date().toISOString(), load };
+    // Another tab may have put some in as well.
+    const before = [...(await readSends().catch(() => [])), ...outbox.value];
+    const send = { turn: Math.max(0, ...before.map(({ turn }) => turn)) + 1, load };
     await keepSend(send).catch(() => (onlyHere.value = [...onlyHere.value, send]));
     outbox.value = [...outbox.value, send];
   }
@@ -176,10 +178,7 @@ export const useCutter = defineStore('cutter', () => {
         );
     // Another tab may have sent some of it, or taken it back; what could not be kept waits here only.
     const kept = await readSends().catch(() => null);
-    if (kept)
-      outbox.value = [...kept, ...onlyHere.value]
-        .filter(({ load }) => !gone.has(load.id))
-        .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+    if (kept) outbox.value = inTurn([...kept, ...onlyHere.value].filter(({ load }) => !gone.has(load.id)));
     for (const { load } of outbox.value) {
       // Taken back while the one before it went.
       if (gone.has(load.id)) continue;
@@ -192,7 +191,12 @@ export const useCutter = defineStore('cutter', () => {
       await takeBack(load.id);
     }
     sending = false;
-    if (outbox.value.length > 0) setTimeout(() => void sendWaiting(), AGAIN_MS);
+    if (outbox.value.length > 0) sendLater();
+  }
+  let later: ReturnType<typeof setTimeout> | undefined;
+  function sendLater(): void {
+    clearTimeout(later);
+    later = setTimeout(() => void sendWaiting(), AGAIN_MS);
   }
   const act = (load: CutterLoad, what: Record<string, unknown>): Promise<boolean> => tell(`/loads/${load.id}`, what);
   const newBlade = (): Promise<boolean> => tell('/blade', {});
