@@ -55,5 +55,16 @@ export default tseslint.config(
     files: ['core/src/**/*.ts'],
     rules: { 'no-restricted-globals': ['error', 'document', 'window', 'process', 'Date'] },
   },
+  {
+    // Left to themselves they give up after a second, which is a judgement of speed.
+    files: ['app/**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'vi', property: 'waitFor', message: 'Use `eventually` of app/test/until.ts.' },
+        { object: 'vi', property: 'waitUntil', message: 'Use `until` of app/test/until.ts.' },
+      ],
+    },
+  },
   prettier,
 );

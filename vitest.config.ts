@@ -35,8 +35,8 @@ export default defineConfig({
   plugins: [vue(), Components({ dirs: [], resolvers: [BootstrapVueNextResolver()], dts: false })],
   test: {
     // Nothing here is about speed: a slow machine is no failure.
-    testTimeout: 40_000,
-    hookTimeout: 40_000,
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
     // As many at once as there are processors: left to itself it keeps one of two free.
     maxWorkers: '100%',
     sequence: { sequencer: LongestFirst },

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { readFile } from 'node:fs/promises';
 import { cwd } from 'node:process';
-import { beforeEach, vi } from 'vitest';
+import { afterEach, beforeEach, vi } from 'vitest';
+import { dropTimers, watchTimers } from './page-timers.ts';
 import { catchSaved } from './saved-files.ts';
 
 /** What runs behind a worker: hears messages, and tells some. */
@@ -60,4 +61,7 @@ async function fetchHere(url: string): Promise<Response> {
 vi.stubGlobal('Worker', WorkerHere);
 vi.stubGlobal('fetch', fetchHere);
 
+watchTimers();
+
 beforeEach(catchSaved);
+afterEach(dropTimers);

@@ -1,12 +1,12 @@
 import type { Project } from '@mivet/core';
 import { type DOMWrapper, mount, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia, type Pinia } from 'pinia';
-import { vi } from 'vitest';
 import { defineComponent, h, nextTick, type Component } from 'vue';
 import { createRouter, createMemoryHistory, type Router } from 'vue-router';
 import { forgetEverything } from '../src/data/database.ts';
 import { useViewModel } from '../src/stores/view-model.ts';
 import { useProject } from '../src/stores/project.ts';
+import { until } from './until.ts';
 
 /** The dialog of the component library without its transitions: there while it is open. */
 const PlainModal = defineComponent({
@@ -27,9 +27,6 @@ export interface Workbench {
   settled(): Promise<void>;
   mount(part: Component, props?: Record<string, unknown>): VueWrapper;
 }
-
-/** Waits until something is so; on a slow machine that may take a while. */
-export const until = <T>(so: () => T): Promise<T> => vi.waitUntil(so, { timeout: 20_000 }) as Promise<T>;
 
 /** The bench that was opened before, if its stores may still be at work, and what is mounted on it. */
 let before: Workbench | null = null;

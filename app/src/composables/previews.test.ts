@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { newBlank, newProject, type Project } from '@mivet/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, expect, it, vi } from 'vitest';
+import { eventually } from '../../test/until.ts';
 
 const asked = vi.hoisted(() => ({ ids: [] as string[], fails: false }));
 vi.mock('../workers/core-client.ts', () => ({
@@ -33,7 +34,7 @@ it('works a picture out once for each state of a project, and not again when the
   expect(same).toBe(one);
   expect(one).not.toHaveProperty('steps');
   expect(asked.ids).toEqual(['p 1']);
-  await vi.waitFor(async () => expect(await (await page()).pictureForList(project('1'))).toEqual(one));
+  await eventually(async () => expect(await (await page()).pictureForList(project('1'))).toEqual(one));
   expect(asked.ids).toEqual(['p 1']);
   await (await page()).pictureForList(project('2'));
   expect(asked.ids).toEqual(['p 1', 'p 2']);

@@ -13,7 +13,8 @@ import {
 } from '@mivet/core';
 import { writeEntriesCsv, writeStockCsv } from '@mivet/core/tables';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { eventually } from '../../test/until.ts';
 import { fontFile } from '../../../core/test/fonts.ts';
 import { onFullDisk } from '../../test/full-disk.ts';
 import { demoProjects } from '../demo/demo.ts';
@@ -45,7 +46,7 @@ beforeEach(async () => {
 /** Brings a backup in, and says what of it when that is asked. */
 async function takeInBackup(dropped: File, choice: RestoreChoice | null): Promise<string> {
   const words = takeIn(dropped);
-  await vi.waitFor(() => expect(useRestoring().asked).not.toBeNull());
+  await eventually(() => expect(useRestoring().asked).not.toBeNull());
   useRestoring().asked!.answer(choice);
   return words;
 }

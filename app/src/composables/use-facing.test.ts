@@ -1,7 +1,8 @@
 import { nearFront, type Project } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { defineComponent } from 'vue';
-import { openWorkbench, until } from '../../test/workbench.ts';
+import { openWorkbench } from '../../test/workbench.ts';
+import { until } from '../../test/until.ts';
 import { demoProjects } from '../demo/demo.ts';
 import { useView } from '../stores/view.ts';
 import { useFacing } from './useFacing.ts';

@@ -1,7 +1,8 @@
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { defineComponent, ref, type Ref } from 'vue';
-import { openWorkbench, until, type Workbench } from '../../test/workbench.ts';
+import { openWorkbench, type Workbench } from '../../test/workbench.ts';
+import { until } from '../../test/until.ts';
 import { demoProjects } from '../demo/demo.ts';
 
 import { useView } from '../stores/view.ts';

@@ -10,6 +10,7 @@ vi.mock('../data/records.ts', () => ({
   writeSnapshot: async () => undefined,
 }));
 
+import { until } from '../../test/until.ts';
 import { useProject } from '../stores/project.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useView } from '../stores/view.ts';
@@ -123,12 +124,12 @@ describe('useItemDrag', () => {
     // The flat has it at once; the document follows, only with the latest.
     expect(useView().dragged).toMatchObject({ azimuth: expect.closeTo(0.5, 9), slant: expect.closeTo(12, 9) });
     expect(placement()).toMatchObject({ facing: 'front', mm: 12 });
-    await vi.waitUntil(() => placement().facing === 'angle');
+    await until(() => placement().facing === 'angle');
     expect(useView().draggedInDoc).toBe(useView().dragged);
     expect(placement().angleDeg).toBeCloseTo((0.5 * 180) / Math.PI, 9);
     // The other's middle lies 25 mm lower: 1.5 mm short of it this comes to rest there, unless it is told not to.
     drag.move({ azimuth: 0.6, slant: 73.5 }, true);
-    await vi.waitUntil(() => placement().mm === 23.5);
+    await until(() => placement().mm === 23.5);
     drag.move({ azimuth: 0.6, slant: 73.5 }, false);
     drag.end();
     expect(placement().mm).toBe(25);

@@ -19,6 +19,7 @@ import { deleteDB, openDB } from 'idb';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { reactive } from 'vue';
+import { eventually } from '../../test/until.ts';
 import { takeRefusal, useRefusal } from '../stores/refusal.ts';
 import { onFullDisk } from '../../test/full-disk.ts';
 import { demoStock } from '../demo/demo-stock.ts';
@@ -208,7 +209,7 @@ describe('the library', () => {
     expect(vi.getTimerCount()).toBe(2);
     vi.advanceTimersByTime(5000);
     vi.useRealTimers();
-    await vi.waitFor(() => expect(library.unwritten.size).toBe(0));
+    await eventually(() => expect(library.unwritten.size).toBe(0));
     expect((await database.readProject('p1'))?.document.name).toBe('Pair');
   });
 });

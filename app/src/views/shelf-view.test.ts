@@ -2,7 +2,8 @@ import { newShelfBlank, type ShelfBlank } from '@mivet/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
 import { savedCount, savedFiles, type SavedFile } from '../../test/saved-files.ts';
-import { openWorkbench, press, until, type Workbench } from '../../test/workbench.ts';
+import { openWorkbench, press, type Workbench } from '../../test/workbench.ts';
+import { until } from '../../test/until.ts';
 import { demoProjects } from '../demo/demo.ts';
 import { demoShelf } from '../demo/demo-shelf.ts';
 

@@ -74,7 +74,7 @@ describe('nest', () => {
       ),
       { numRuns: 300 },
     );
-  }, 120_000);
+  });
 
   it('takes at least 15 % less film than boxes round sectors and script names from the first, on the average', () => {
     const wide: NestSheet = { id: 'wide', acrossMm: 324, alongMm: 3000 };

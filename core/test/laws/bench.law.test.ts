@@ -108,5 +108,5 @@ describe('laws of the guide', () => {
       }),
       { numRuns: 25 },
     );
-  }, 120_000);
+  });
 });

@@ -3,7 +3,7 @@ import { LAB_CLASSES } from '../lab/classes.ts';
 
 /** The short version of `npm run lab`: fewer samples of each class, the same tolerances. */
 describe('the lab', () => {
-  it.each(LAB_CLASSES)('$name', { timeout: 120_000 }, async ({ samples, tolerance, measure }) => {
+  it.each(LAB_CLASSES)('$name', async ({ samples, tolerance, measure }) => {
     let measured = 0;
     for (let i = 0; i < samples.short; i++) {
       const off = await measure(i);

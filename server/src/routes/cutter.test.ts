@@ -54,10 +54,10 @@ const post = async (
 const state = async (): Promise<CutterState> => (await (await fetch(base)).json()) as CutterState;
 const first = async (): Promise<CutterState['loads'][number]> => (await state()).loads[0]!;
 /** Waits until something is so, however slow the machine is. */
-const soon = (so: () => boolean): Promise<unknown> => vi.waitUntil(so, { timeout: 20_000, interval: 20 });
+const soon = (so: () => boolean): Promise<unknown> => vi.waitUntil(so, { timeout: 100_000, interval: 20 });
 async function until(what: string): Promise<void> {
   for (let i = 0; (await first()).state !== what; i++) {
-    if (i > 300) throw new Error(`never ${what}: ${JSON.stringify(await first())}`);
+    if (i > 2000) throw new Error(`never ${what}: ${JSON.stringify(await first())}`);
     await new Promise((go) => setTimeout(go, 50));
   }
 }
@@ -117,7 +117,7 @@ describe('the cutter over the wire', () => {
     await post('/loads', load(1, ID.replace('3f', '4f')));
     await post(`/loads/${ID}`, { do: 'load', filmOnBoard: true });
     await post(`/loads/${ID}`, { do: 'start', pass: 1 });
-    await vi.waitUntil(async () => (await state()).bladeMm > 0, { timeout: 20_000, interval: 50 });
+    await vi.waitUntil(async () => (await state()).bladeMm > 0, { timeout: 100_000, interval: 50 });
     await switchOff();
     await switchOn();
     const { loads, bladeMm } = await state();

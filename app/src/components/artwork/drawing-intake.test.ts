@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { openWorkbench, press, until } from '../../../test/workbench.ts';
+import { openWorkbench, press } from '../../../test/workbench.ts';
+import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 import { useIncoming } from '../../stores/incoming.ts';

@@ -1,7 +1,8 @@
 import type { ArtItem, Project, TextItem } from '@mivet/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { plate } from '../../../../core/test/jobs.ts';
-import { openWorkbench, until, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, type Workbench } from '../../../test/workbench.ts';
+import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 import { useView } from '../../stores/view.ts';

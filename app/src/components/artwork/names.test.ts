@@ -1,6 +1,7 @@
 import type { Project } from '@mivet/core';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
+import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 import SeamCuts from '../stage/SeamCuts.vue';

@@ -1,7 +1,8 @@
 import type { Project } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { catchSaved, savedCount, savedFiles, type SavedFile } from '../../../test/saved-files.ts';
-import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
+import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 import { useSettings } from '../../stores/settings.ts';

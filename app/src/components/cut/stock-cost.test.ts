@@ -1,7 +1,8 @@
 import type { StockThing } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
 import { onFullDisk } from '../../../test/full-disk.ts';
-import { openWorkbench, press, until, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
+import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 import { demoShelf } from '../../demo/demo-shelf.ts';
 import { demoStock } from '../../demo/demo-stock.ts';

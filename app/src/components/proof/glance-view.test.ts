@@ -1,6 +1,7 @@
 import { newText, type Project } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
-import { openWorkbench, press, until } from '../../../test/workbench.ts';
+import { openWorkbench, press } from '../../../test/workbench.ts';
+import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 import { useSettings } from '../../stores/settings.ts';

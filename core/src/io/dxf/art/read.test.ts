@@ -281,5 +281,5 @@ describe('readDxfDrawing', () => {
       ),
       { numRuns: 300, interruptAfterTimeLimit: 20_000 },
     );
-  }, 30_000);
+  });
 });
