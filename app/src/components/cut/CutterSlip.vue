@@ -150,7 +150,9 @@ async function put(one: CutterLoad): Promise<void> {
       </div>
     </template>
     <template v-else>
-      <p>The cutter is empty.</p>
+      <p v-if="cutter.state">
+        {{ cutter.link === 'live' ? 'The cutter is empty.' : 'The cutter was empty when it was last heard.' }}
+      </p>
       <BButton variant="outline-primary" @click="emit('loads')">See the loads</BButton>
     </template>
     <p v-if="cutter.said" class="mt-2" role="status">{{ cutter.said }}</p>
@@ -181,26 +183,28 @@ async function put(one: CutterLoad): Promise<void> {
         </template>
       </div>
     </template>
-    <h3 class="mt-4">Blade</h3>
-    <div class="row-line">
-      <span>Blade use</span><span class="dims">{{ blade.words }}</span>
-    </div>
-    <BButton
-      v-if="blade.metres > 0"
-      variant="link"
-      size="sm"
-      :disabled="cutter.busy || load?.state === 'cutting'"
-      @click="cutter.newBlade()"
-    >
-      New blade fitted
-    </BButton>
-    <ChoiceRow
-      says="Speed"
-      :value="faster"
-      :options="FASTER"
-      label="How fast the simulated cutter works"
-      @choose="cutter.workFaster(Number($event))"
-    />
+    <template v-if="cutter.state">
+      <h3 class="mt-4">Blade</h3>
+      <div class="row-line">
+        <span>Blade use</span><span class="dims">{{ blade.words }}</span>
+      </div>
+      <BButton
+        v-if="blade.metres > 0"
+        variant="link"
+        size="sm"
+        :disabled="cutter.busy || load?.state === 'cutting'"
+        @click="cutter.newBlade()"
+      >
+        New blade fitted
+      </BButton>
+      <ChoiceRow
+        says="Speed"
+        :value="faster"
+        :options="FASTER"
+        label="How fast the simulated cutter works"
+        @choose="cutter.workFaster(Number($event))"
+      />
+    </template>
     <p class="quiet small mt-3">Blades cut skin as well as film: fingers off the board while the head moves.</p>
   </div>
 </template>

@@ -34,6 +34,9 @@ const left = computed(() => timeWords(((load.value?.totalS ?? 0) - doneS.value) 
   <p v-else-if="cutter.outbox.length > 0" class="nothing quiet">
     Nothing is with the cutter yet: what waits to be sent goes to it as soon as it can be reached.
   </p>
+  <p v-else-if="cutter.link !== 'live'" class="nothing quiet">
+    {{ cutter.link === 'trying' ? 'Connecting to the cutter…' : 'Nothing is heard from the cutter at the moment.' }}
+  </p>
   <p v-else class="nothing quiet">
     The cutter is empty and nothing waits. Under <strong>Loads</strong>, press <strong>Send to the cutter</strong>.
   </p>
