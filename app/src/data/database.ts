@@ -111,7 +111,7 @@ export function makeStores(
 
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 const NEWER =
-  'A newer Mivet is open in another tab. What was saved here is safe. Reload this page to go on; what was changed since then, save to a file first.';
+  'A newer Mivet has taken over what is kept in this browser. What was saved here is safe. Reload this page to go on; what was changed since then, save to a file first.';
 
 function open(): Promise<IDBPDatabase<Schema>> {
   opening ??= new Promise((resolve, reject) => {
@@ -129,7 +129,9 @@ function open(): Promise<IDBPDatabase<Schema>> {
       terminated() {
         opening = null;
       },
-    }).then(resolve, reject);
+    }).then(resolve, (problem) =>
+      reject(problem instanceof DOMException && problem.name === 'VersionError' ? new OlderTabOpen(NEWER) : problem),
+    );
   });
   opening.catch(() => (opening = null));
   return opening;

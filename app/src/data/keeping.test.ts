@@ -247,9 +247,16 @@ describe('a browser that keeps nothing', () => {
 
 describe('the database', () => {
   it('goes to a newer Mivet in another tab; what is asked for here after that is told so', async () => {
-    await database.writeProject(start, 0);
+    const store = await opened();
     const next = await openDB('mivet', 7);
-    await expect(database.writeProject({ ...start, name: 'Later' }, 1)).rejects.toThrow(/^A newer Mivet is open in another tab/); // prettier-ignore
+    // At once, and however often it is tried again.
+    for (const name of ['Later', 'Later still']) {
+      await expect(database.writeProject({ ...start, name }, 1)).rejects.toThrow(/^A newer Mivet has taken over/);
+      store.edit('Rename', (p) => ({ ...p, name }));
+      await store.flush();
+      expect([store.saveState, store.refusedWhy]).toEqual(['refused', expect.stringMatching(/^A newer Mivet has taken over/)]); // prettier-ignore
+    }
+    expect(store.doc!.name).toBe('Later still');
     expect(await next.get('projects', 'p1')).toMatchObject({ revision: 1, document: { name: start.name } });
     next.close();
     // One that was deleted is there again when it is asked for.

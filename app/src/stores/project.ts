@@ -2,6 +2,7 @@ import { type Project, sameValue, withUsedFilms } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as records from '../data/records.ts';
+import { OlderTabOpen } from '../data/refused.ts';
 import { dropJournal, takeJournal, writeJournal } from '../data/journal.ts';
 import { hearTabs, tellTabs } from '../data/tabs.ts';
 import { refuse } from './refusal.ts';
@@ -37,6 +38,8 @@ export const useProject = defineStore('project', () => {
   const past = shallowRef<readonly Step[]>([]);
   const future = shallowRef<readonly Step[]>([]);
   const saveState = ref<SaveState>('saved');
+  /** Why it is refused, where that is no matter of room. */
+  const refusedWhy = ref<string | null>(null);
   const savedAt = ref<Date | null>(null);
 
   /** What holds a change to the format: it comes right after the first project. */
@@ -254,9 +257,10 @@ export const useProject = defineStore('project', () => {
         records.writeSnapshot(now, now.changedAt).catch(() => (lastSnapshot = 0));
       }
       return true;
-    } catch {
+    } catch (problem) {
       unsaved = true;
       saveState.value = 'refused';
+      refusedWhy.value = problem instanceof OlderTabOpen ? problem.message : null;
       // Room may be made meanwhile: it is tried again until it is written.
       again ??= setTimeout(() => void flush(), AGAIN_MS);
       return false;
@@ -322,6 +326,7 @@ export const useProject = defineStore('project', () => {
     missing,
     ready,
     saveState,
+    refusedWhy,
     savedAt,
     past,
     future,

@@ -49,7 +49,8 @@ const saveToFile = useProjectFile();
     <span>{{
       library.refused ??
       (project.saveState === 'refused'
-        ? 'The last change could not be kept in this browser; the disk may be full. It is still here on the page, and is tried again until there is room.'
+        ? (project.refusedWhy ??
+          'The last change could not be kept in this browser; the disk may be full. It is still here on the page, and is tried again until there is room.')
         : `${unwritten.says} could not be kept in this browser; the disk may be full. You can work on; it is tried again until there is room. Before you close the page, open ${unwritten.them} and save ${unwritten.them} to a file.`)
     }}</span>
     <BButton v-if="notKept" variant="outline-primary" size="sm" @click="saveToFile"> Save to a file </BButton>
