@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openDemo } from './support/app.ts';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { openDemo, visit } from './support/app.ts';
 
 /** The middle of a piece of the flat, px, once the stage has settled. */
 async function middleOf(page: Page, item: string, nth = 0): Promise<{ x: number; y: number }> {
@@ -8,6 +8,11 @@ async function middleOf(page: Page, item: string, nth = 0): Promise<{ x: number;
   const box = (await page.locator(`[data-item="${item}"] .piece`).nth(nth).boundingBox())!;
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
+
+const centre = async (of: Locator): Promise<{ x: number; y: number }> => {
+  const box = (await of.boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+};
 
 interface Reach {
   readonly left: number;
@@ -132,4 +137,52 @@ test('words are placed in lines from the first field', async ({ page }) => {
   await field.pressSequentially('seat');
   await field.press('Enter');
   await expect(page.getByRole('textbox', { name: 'Words', exact: true })).toHaveValue('Stroke\nseat');
+});
+
+test('what is typed counts when a drawing is pressed, and a press moves nothing', async ({ page }) => {
+  await openDemo(page, 'demo-tumbler', 'artwork');
+  const wave = await middleOf(page, 'demo-ripple');
+  /** Presses as a hand does that trembles. */
+  const press = async ({ x, y }: { x: number; y: number }): Promise<void> => {
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 2, y - 2, { steps: 2 });
+    await page.mouse.up();
+  };
+  const words = page.getByRole('button', { name: 'STROKE' });
+  const capital = page.getByRole('textbox', { name: 'Capital height' });
+  const slip = page.locator('aside.slip');
+  await words.click();
+  await capital.fill('15.3');
+  await press(wave);
+  await expect(slip.getByRole('heading', { name: 'Wave' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await words.click();
+  await expect(capital).toHaveValue('15.3 mm');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(capital).toHaveValue('17.0 mm');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  // Of two letters, one is turned while the other is pressed.
+  const letter = (name: string): Locator => slip.getByRole('button', { name: new RegExp(`^${name}, `) });
+  await letter('T').click();
+  await slip.getByRole('textbox', { name: 'Turned, °' }).fill('5');
+  await press(await centre(letter('K')));
+  await expect(slip.getByRole('textbox', { name: 'Turned, °' })).toHaveValue('0');
+  await press(await centre(letter('T')));
+  await expect(slip.getByRole('textbox', { name: 'Turned, °' })).toHaveValue('5');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  // A girth that was measured (380, less π × 0.4 mm of tape) is not drawn anew by pressing it, only by dragging it.
+  await visit(page, '/project/demo-landing/measure');
+  const grip = page.getByRole('slider', { name: /^Height 2:/ });
+  await expect(grip).toHaveAttribute('aria-valuenow', '379');
+  const at = await centre(grip);
+  await press(at);
+  await expect(grip).toHaveAttribute('aria-valuenow', '379');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.mouse.move(at.x, at.y);
+  await page.mouse.down();
+  await page.mouse.move(at.x + 12, at.y, { steps: 4 });
+  await page.mouse.up();
+  await expect(grip).not.toHaveAttribute('aria-valuenow', '379');
 });

@@ -15,6 +15,7 @@ import {
 import { computed, ref } from 'vue';
 import { takeIn } from '../../composables/take-in.ts';
 import { useItems } from '../../composables/useItems.ts';
+import { useSelectionAtRest } from '../../composables/useSelectionAtRest.ts';
 import { useIncoming } from '../../stores/incoming.ts';
 import { useLibrary } from '../../stores/library.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -41,7 +42,8 @@ const viewModel = useViewModel();
 const view = useView();
 const items = useItems();
 const words = ref('');
-const selected = computed(() => project.doc!.items.find((i) => i.id === view.selectedId) ?? null);
+const selectedId = useSelectionAtRest();
+const selected = computed(() => project.doc!.items.find((i) => i.id === selectedId.value) ?? null);
 const hasHandle = computed(() => project.doc!.blank.handleWidthMm > 0);
 const listSays = computed(() => {
   const { itemId, rows } = project.doc!.names!;

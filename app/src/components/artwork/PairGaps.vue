@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { formatLength, type SetLetter, type TextItem, type Units } from '@mivet/core';
 import { computed, ref } from 'vue';
+import { isMoved, leaveField } from '../../composables/hand.ts';
 import LengthField from '../fields/LengthField.vue';
 import NumberRow from '../fields/NumberRow.vue';
 
@@ -39,8 +40,8 @@ function setLetter(change: Partial<SetLetter>): void {
   const plain = letter.turnDeg === 0 && letter.raise === 0 && letter.size === 1;
   emit('letters', plain ? others : [...others, letter]);
 }
-const held = ref<number | null>(null);
-let [from, start] = [0, 0];
+/** A letter that is held, where it was pressed, and mm of its gap then. */
+let held: { readonly index: number; readonly at: PointerEvent; readonly mm: number; moved: boolean } | null = null;
 const gapOf = (index: number): number => letters.value[index]?.mm ?? 0;
 function set(index: number, mm: number): void {
   const others = props.item.pairGaps.filter((gap) => gap.after !== index - 1);
@@ -48,16 +49,19 @@ function set(index: number, mm: number): void {
   emit('change', tidy === 0 ? others : [...others, { after: index - 1, mm: tidy / props.growth }]);
 }
 function grab(event: PointerEvent, index: number): void {
+  leaveField();
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
   chosen.value = index;
   if (index === 0) return;
-  held.value = index;
-  from = event.clientX;
-  start = gapOf(index);
+  held = { index, at: event, mm: gapOf(index), moved: false };
 }
 function drag(event: PointerEvent): void {
-  if (held.value !== null) set(held.value, start + (event.clientX - from) * PER_PX);
+  if (!held) return;
+  const right = event.clientX - held.at.clientX;
+  held.moved ||= isMoved(right, event.clientY - held.at.clientY);
+  if (held.moved) set(held.index, held.mm + right * PER_PX);
 }
+const letGo = (): void => void (held = null);
 function press(event: KeyboardEvent, index: number): void {
   const by = event.key === 'ArrowLeft' ? -PER_KEY : event.key === 'ArrowRight' ? PER_KEY : 0;
   if (by === 0 || index === 0) return;
@@ -81,8 +85,8 @@ function press(event: KeyboardEvent, index: number): void {
         :aria-label="`${l.letter}, ${formatLength(l.mm, unit)} from where the font has it`"
         @pointerdown="grab($event, l.index)"
         @pointermove="drag"
-        @pointerup="held = null"
-        @pointercancel="held = null"
+        @pointerup="letGo"
+        @pointercancel="letGo"
         @focus="chosen = l.index"
         @keydown="press($event, l.index)"
         @dblclick="set(l.index, 0)"

@@ -3,6 +3,7 @@ import type { Film, Load, StripPart, StripViewModel, Units } from '@mivet/core';
 import { boardWords, formatRange, formatShort, partTitle } from '@mivet/core';
 import { line } from 'd3-shape';
 import { computed, shallowRef } from 'vue';
+import { isMoved } from '../../composables/hand.ts';
 import { useEdge } from '../../composables/useFilmColours.ts';
 import { tapeSteps, tapeTicks } from '../../composables/tape-ticks.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -38,19 +39,23 @@ function grab(event: PointerEvent, strip: StripViewModel, part: StripPart): void
   const target = event.currentTarget as SVGElement;
   target.setPointerCapture(event.pointerId);
   const scale = svg.value!.getScreenCTM()!;
-  const [x0, y0] = [event.clientX, event.clientY];
-  const move = ({ clientX, clientY }: PointerEvent): void => {
-    inHand.value = { strip, part, dx: (clientX - x0) / scale.a, dy: -(clientY - y0) / scale.d };
+  const move = (to: PointerEvent): void => {
+    const [right, down] = [to.clientX - event.clientX, to.clientY - event.clientY];
+    if (inHand.value || isMoved(right, down)) inHand.value = { strip, part, dx: right / scale.a, dy: -down / scale.d };
+  };
+  const over = new AbortController();
+  const leave = (): void => {
+    over.abort();
+    inHand.value = null;
   };
   const drop = (): void => {
-    target.removeEventListener('pointermove', move);
     const held = inHand.value;
-    inHand.value = null;
-    if (held && Math.hypot(held.dx, held.dy) > 0.5) plan.put(strip, part, held.dx, held.dy);
+    leave();
+    if (held) plan.put(strip, part, held.dx, held.dy);
   };
-  target.addEventListener('pointermove', move);
-  target.addEventListener('pointerup', drop, { once: true });
-  target.addEventListener('pointercancel', () => (inHand.value = null), { once: true });
+  target.addEventListener('pointermove', move, over);
+  target.addEventListener('pointerup', drop, over);
+  target.addEventListener('pointercancel', leave, over);
 }
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
@@ -275,6 +280,7 @@ svg {
 }
 .part.movable {
   cursor: grab;
+  touch-action: none;
 }
 .part.fixed {
   stroke: #fff;

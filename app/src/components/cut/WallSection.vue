@@ -83,16 +83,21 @@ function grab(event: PointerEvent, layer: string): void {
   target.setPointerCapture(event.pointerId);
   dragged.value = layer;
   const y0 = event.clientY;
-  const drop = ({ clientY }: PointerEvent): void => {
+  const over = new AbortController();
+  const leave = (): void => {
+    over.abort();
     dragged.value = null;
+  };
+  const drop = ({ clientY }: PointerEvent): void => {
+    leave();
     const scale = (target as SVGGraphicsElement).getScreenCTM()!.d;
     const steps = Math.round((y0 - clientY) / scale / LINE);
     const index = ids.value.indexOf(layer);
     const to = Math.max(0, Math.min(props.stack.layers.length - 1, index + steps));
     if (to !== index) emit('move', layer, to);
   };
-  target.addEventListener('pointerup', drop, { once: true });
-  target.addEventListener('pointercancel', () => (dragged.value = null), { once: true });
+  target.addEventListener('pointerup', drop, over);
+  target.addEventListener('pointercancel', leave, over);
 }
 function press(event: KeyboardEvent, layer: string, index: number): void {
   const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { PhotoAxis, PhotoStation, Silhouette } from '@mivet/core';
-import { drag, type D3DragEvent } from 'd3-drag';
-import { select } from 'd3-selection';
-import { computed, onMounted, onUpdated, ref } from 'vue';
+import { computed, ref } from 'vue';
+import { useGrips } from '../../composables/useGrips.ts';
 
 /** The photograph with the outline that was found; the middle line's ends and the band's two lines can be moved. */
 const props = defineProps<{
@@ -86,40 +85,26 @@ function tapeByKey(event: KeyboardEvent): void {
   emit('tape', Math.min(1, Math.max(0, props.tape + step)));
 }
 let moved: PhotoAxis | null = null;
-function hang(): void {
-  if (!svg.value) return;
-  type Drag = D3DragEvent<SVGCircleElement, unknown, unknown>;
-  select(svg.value)
-    .selectAll<SVGCircleElement, unknown>('circle.line-grip')
-    .call(
-      drag<SVGCircleElement, unknown>()
-        .container(() => svg.value!)
-        .on('drag', function (event: Drag) {
-          const [a, b] = between.value;
-          const share = (event.y - size.value.height / 2 - a) / (b - a);
-          if (this.dataset['end'] === 'tape') emit('tape', Math.min(1, Math.max(0, share)));
-          else moveBand(this.dataset['end'] === '0' ? 0 : 1, share);
-        }),
-    );
-  select(svg.value)
-    .selectAll<SVGCircleElement, unknown>('circle.axis-grip')
-    .call(
-      drag<SVGCircleElement, unknown>()
-        .container(() => svg.value!)
-        .on('drag', function (event: Drag) {
-          const end = this.dataset['end'] as 'top' | 'foot';
-          const { axis } = props.silhouette;
-          moved = { ...axis, [end]: { x: event.x, y: axis[end].y } };
-          this.setAttribute('cx', String(event.x));
-        })
-        .on('end', () => {
-          if (moved) emit('axis', moved);
-          moved = null;
-        }),
-    );
-}
-onMounted(hang);
-onUpdated(hang);
+useGrips(svg, 'circle.line-grip', {
+  drag(grip, _, y) {
+    const [a, b] = between.value;
+    const share = (y - size.value.height / 2 - a) / (b - a);
+    if (grip.dataset['end'] === 'tape') emit('tape', Math.min(1, Math.max(0, share)));
+    else moveBand(grip.dataset['end'] === '0' ? 0 : 1, share);
+  },
+});
+useGrips(svg, 'circle.axis-grip', {
+  drag(grip, x) {
+    const end = grip.dataset['end'] as 'top' | 'foot';
+    const { axis } = props.silhouette;
+    moved = { ...axis, [end]: { x, y: axis[end].y } };
+    grip.setAttribute('cx', String(x));
+  },
+  end() {
+    if (moved) emit('axis', moved);
+    moved = null;
+  },
+});
 </script>
 
 <template>

@@ -9,9 +9,8 @@ import {
   type Station,
   type Units,
 } from '@mivet/core';
-import { drag, type D3DragEvent } from 'd3-drag';
-import { select } from 'd3-selection';
-import { computed, onMounted, onUpdated, ref } from 'vue';
+import { computed, ref } from 'vue';
+import { useGrips } from '../../composables/useGrips.ts';
 import type { Asked } from '@mivet/core';
 
 /** The side as it is drawn by its heights; each can be dragged: sideways for its girth, up and down for its height. */
@@ -122,26 +121,15 @@ function byKey(event: KeyboardEvent, spot: Spot): void {
   moveTo(spot, spot.girth + move[0], spot.down + move[1]);
 }
 
-/** Handles are made by the template; the drag is hung on them after each drawing. */
-function hang(): void {
-  if (!svg.value) return;
-  select(svg.value)
-    .selectAll<SVGCircleElement, unknown>('circle.grip')
-    .call(
-      drag<SVGCircleElement, unknown>()
-        .container(() => svg.value!)
-        .on('drag', function (event: D3DragEvent<SVGCircleElement, unknown, unknown>) {
-          const spot = spots.value.find(({ index }) => index === Number(this.dataset['index']));
-          if (!spot) return;
-          const along = props.along === 'upright' ? 1 : 1 / Math.max(0.2, riseAt(spot));
-          moveTo(
-            spot,
-            (2 * Math.PI * Math.abs(event.x - W / 2)) / scale.value,
-            spot.down + ((event.y - y(heightOf(spot))) / scale.value) * along,
-          );
-        }),
-    );
-}
+useGrips(svg, 'circle.grip', {
+  drag(grip, right, down) {
+    const spot = spots.value.find(({ index }) => index === Number(grip.dataset['index']));
+    if (!spot) return;
+    const along = props.along === 'upright' ? 1 : 1 / Math.max(0.2, riseAt(spot));
+    const girth = (2 * Math.PI * Math.abs(right - W / 2)) / scale.value;
+    moveTo(spot, girth, spot.down + ((down - y(heightOf(spot))) / scale.value) * along);
+  },
+});
 /** How much height there is to a millimetre along the side. */
 function riseAt(spot: Spot): number {
   const at = curve.value?.findIndex(({ slant }) => slant >= spot.down - 1e-6) ?? -1;
@@ -149,8 +137,6 @@ function riseAt(spot: Spot): number {
   const [a, b] = [curve.value[at - 1]!, curve.value[at]!];
   return (b.height - a.height) / (b.slant - a.slant);
 }
-onMounted(hang);
-onUpdated(hang);
 </script>
 
 <template>

@@ -13,6 +13,7 @@ import { timeDay, timeHour } from 'd3-time';
 import { useElementSize, useEventListener } from '@vueuse/core';
 import { format, formatISO } from 'date-fns';
 import { computed, ref, useId } from 'vue';
+import { isMoved } from '../../composables/hand.ts';
 import { lengthWords, whenWords } from '../../composables/time-words.ts';
 import ProjectThumbnail from './ProjectThumbnail.vue';
 
@@ -101,10 +102,11 @@ useEventListener('pointerup', () => {
   const drag = dragged.value;
   dragged.value = null;
   if (!drag) return;
-  if (Math.abs(drag.by) < 4) return emit('choose', drag.task.projectId);
+  if (!isMoved(drag.by, 0)) return emit('choose', drag.task.projectId);
   const start = x.value.invert(x.value(drag.task.hands[0]!.start) + drag.by).getTime();
   emit('pin', drag.task, Math.round(start / STEP_MS) * STEP_MS);
 });
+useEventListener('pointercancel', () => (dragged.value = null));
 /** By keyboard: a quarter of an hour with the arrows, a day with shift; Delete lets it flow again. */
 function key(event: KeyboardEvent, task: PlannedTask): void {
   const start = task.hands[0]!.start;

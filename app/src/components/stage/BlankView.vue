@@ -2,6 +2,7 @@
 import type { Asked, Blank, Film, Place, ShapeViewModel } from '@mivet/core';
 import { promiseTimeout, until, useDevicePixelRatio, useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { isMoved } from '../../composables/hand.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { ShownTrial, Spot } from '../../stores/view.ts';
 import { artOf } from './art-of.ts';
@@ -119,10 +120,10 @@ watch(
 );
 watch(size, (now) => solid.value?.tell({ tells: 'size', ...now }));
 
-let grabbed: { x: number; y: number; facing: number; moved: boolean } | null = null;
+let grabbed: { at: PointerEvent; facing: number; moved: boolean } | null = null;
 function down(event: PointerEvent): void {
   if (event.button !== 0) return;
-  grabbed = { x: event.clientX, y: event.clientY, facing: props.facing, moved: false };
+  grabbed = { at: event, facing: props.facing, moved: false };
   canvas.value!.setPointerCapture(event.pointerId);
 }
 /** Whether the pointer is over it: an answer may come when it has left. */
@@ -138,9 +139,8 @@ function move(event: PointerEvent): void {
     if (picking.size === 0) pick(event, (spot) => over && !grabbed && emit('spot', spot));
     return;
   }
-  const dx = event.clientX - grabbed.x;
-  const dy = event.clientY - grabbed.y;
-  if (!grabbed.moved && Math.hypot(dx, dy) < 4) return;
+  const dx = event.clientX - grabbed.at.clientX;
+  if (!grabbed.moved && !isMoved(dx, event.clientY - grabbed.at.clientY)) return;
   const tiltBy = grabbed.moved ? (event.movementY || 0) * 0.005 : 0;
   grabbed.moved = true;
   solid.value?.tell({ tells: 'held', tiltBy });

@@ -3,6 +3,7 @@ import type { Film, PieceViewModel, Place, ShapeViewModel, Units } from '@mivet/
 import { boxOfCoordinates, coneDevelopment, formatLength, placeData, sameValue, zonePaths } from '@mivet/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
+import { isMoved, leaveField } from '../../composables/hand.ts';
 import { usePanZoom } from '../../composables/usePanZoom.ts';
 import type { DrawnZones } from '../../composables/useZones.ts';
 import type { Dragged, DragGuides, ShownTrial, Spot } from '../../stores/view.ts';
@@ -171,13 +172,15 @@ function spotOf(event: PointerEvent): Spot | null {
   return surface.value.inverse(x, y, 1.4 * Math.PI);
 }
 
-let dragging = false;
+/** Where what is held was pressed. */
+let pressed: PointerEvent | null = null;
 /** Held with others: pressed without being moved, it is selected by itself. */
 let among: string | null = null;
 /** Whether what is held has begun to move. */
 const moving = ref(false);
 function pointerDown(event: PointerEvent, itemId: string | null): void {
   if (event.button !== 0) return;
+  leaveField();
   const adding = event.shiftKey || event.ctrlKey || event.metaKey;
   // What is selected with others is held with them.
   if (adding || !itemId || !props.selection.has(itemId)) emit('select', itemId, adding);
@@ -185,9 +188,14 @@ function pointerDown(event: PointerEvent, itemId: string | null): void {
   among = itemId && props.selection.size > 1 && props.selection.has(itemId) ? itemId : null;
   const at = spotOf(event);
   if (!itemId || !props.editable || !at) return;
-  dragging = true;
+  pressed = event;
   svg.value!.setPointerCapture(event.pointerId);
   emit('dragStart', itemId, at);
+}
+function pressPaper({ target }: PointerEvent): void {
+  if ((target as Element).closest('[data-item]')) return;
+  leaveField();
+  emit('select', null, false);
 }
 /** The last that was heard of the pointer; looked at once for each picture, however often it comes. */
 let heard: PointerEvent | null = null;
@@ -209,9 +217,9 @@ function follow(): void {
     at.slant <= props.viewModel.size.side + 2 &&
     Math.abs(at.azimuth) <= Math.PI * 1.02;
   emit('spot', inside ? at : null);
-  if (!dragging || !at) return;
-  moving.value = true;
-  emit('dragMove', at, event.altKey);
+  if (!pressed || !at) return;
+  moving.value ||= isMoved(event.clientX - pressed.clientX, event.clientY - pressed.clientY);
+  if (moving.value) emit('dragMove', at, event.altKey);
 }
 function pointerLeave(): void {
   heard = null;
@@ -219,10 +227,10 @@ function pointerLeave(): void {
 }
 function pointerUp(): void {
   follow();
-  if (dragging) emit('dragEnd');
+  if (pressed) emit('dragEnd');
   if (among && !moving.value) emit('select', among, false);
-  among = null;
-  dragging = moving.value = false;
+  among = pressed = null;
+  moving.value = false;
 }
 
 const crossArm = computed(() => 10 / scale.value);
@@ -240,7 +248,7 @@ defineExpose({ showAll });
       @pointerup="pointerUp"
       @pointercancel="pointerUp"
       @pointerleave="pointerLeave"
-      @pointerdown="($event.target as Element).closest('[data-item]') ? null : emit('select', null, false)"
+      @pointerdown="pressPaper"
     >
       <defs>
         <pattern

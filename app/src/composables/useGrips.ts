@@ -1,0 +1,53 @@
+import { drag, type D3DragEvent } from 'd3-drag';
+import { select } from 'd3-selection';
+import { onMounted, onUpdated, type Ref } from 'vue';
+import { isMoved, leaveField } from './hand.ts';
+
+/** What becomes of a grip that is dragged to somewhere, in the drawing's own units, and when it is let go there. */
+export interface GripActs {
+  readonly drag: (grip: SVGElement, x: number, y: number) => void;
+  readonly end?: () => void;
+}
+
+/**
+ * Lets grips of a drawing be dragged; one that is only pressed stays where it is.
+ *
+ * @param svg the drawing, once it is there
+ * @param grips selects them in it; the template makes them, now and later
+ */
+export function useGrips(svg: Ref<SVGSVGElement | null>, grips: string, { drag: pull, end }: GripActs): void {
+  let from = { x: 0, y: 0 };
+  let moved = false;
+  type Drag = D3DragEvent<SVGElement, unknown, unknown>;
+  const hand = drag<SVGElement, unknown>()
+    .container(() => svg.value!)
+    .on('start', ({ x, y }: Drag) => {
+      leaveField();
+      from = { x, y };
+      moved = false;
+    })
+    .on('drag', function ({ x, y }: Drag) {
+      const px = svg.value?.getScreenCTM()?.a ?? 1;
+      moved ||= isMoved(px * (x - from.x), px * (y - from.y));
+      if (moved) pull(this, x, y);
+    })
+    .on('end', () => {
+      if (moved) end?.();
+    });
+  // Each once: hung anew in the middle of a touch, it would let go.
+  const hung = new WeakSet<SVGElement>();
+  function hang(): void {
+    if (!svg.value) return;
+    const fresh = select(svg.value)
+      .selectAll<SVGElement, unknown>(grips)
+      .filter(function () {
+        return !hung.has(this);
+      });
+    fresh.each(function () {
+      hung.add(this);
+    });
+    fresh.call(hand);
+  }
+  onMounted(hang);
+  onUpdated(hang);
+}
