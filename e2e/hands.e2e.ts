@@ -176,8 +176,14 @@ test('what is typed counts when a drawing is pressed, and a press moves nothing'
   await visit(page, '/project/demo-landing/measure');
   const grip = page.getByRole('slider', { name: /^Height 2:/ });
   await expect(grip).toHaveAttribute('aria-valuenow', '379');
+  // What is typed is a reading of the height that was asked for, whichever is pressed next: the mean of 402 and 404, less tape.
+  await page.getByText('Read girth 1 once more').click();
+  await page.getByRole('textbox', { name: 'Girth here' }).fill('404');
   const at = await centre(grip);
   await press(at);
+  await expect(page.getByRole('slider', { name: /^Height 1:/ })).toHaveAttribute('aria-valuenow', '402');
+  await expect(page.getByRole('slider', { name: /^Height 1:/ })).toHaveAttribute('aria-valuetext', /^401\.7 mm round/);
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(grip).toHaveAttribute('aria-valuenow', '379');
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
   await page.mouse.move(at.x, at.y);

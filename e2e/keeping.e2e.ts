@@ -49,9 +49,30 @@ test('a change made in the last moment before the page is left is there afterwar
   await openDemo(page, 'demo-mug', 'artwork');
   await page.getByRole('button', { name: 'Tansy' }).click();
   await page.getByLabel('Words', { exact: true }).fill('Sorrel');
+  // What stands in a field that nobody has left counts too.
+  await page.getByRole('textbox', { name: 'Width', exact: true }).fill('40');
   await page.goto('/shelf');
   await page.goto('/project/demo-mug/artwork');
-  await expect(page.getByRole('button', { name: 'Sorrel' })).toBeVisible();
+  await page.getByRole('button', { name: 'Sorrel' }).click();
+  await expect(page.getByText(/pieces?, 40 × /)).toBeVisible();
+});
+
+test('words that are not added yet wait through other stops and a reload', async ({ page }) => {
+  await openDemo(page, 'demo-mug', 'log');
+  const note = page.getByLabel('What you want to remember');
+  await note.fill('Squeegee twice at the handle');
+  await goTo(page, 'Artwork');
+  await page.getByLabel('Words or a name').fill('MEADOWSWEET');
+  await goTo(page, 'Result');
+  await expect(note).toHaveValue('Squeegee twice at the handle');
+  await page.reload();
+  await page.getByRole('button', { name: 'Add to the log' }).click();
+  await expect(note).toHaveValue('');
+  await expect(page.getByRole('cell', { name: 'Squeegee twice at the handle' })).toBeVisible();
+  await page.reload();
+  await expect(note).toHaveValue('');
+  await goTo(page, 'Artwork');
+  await expect(page.getByLabel('Words or a name')).toHaveValue('MEADOWSWEET');
 });
 
 test('a second tab sees what the first one saved', async ({ page, context }) => {

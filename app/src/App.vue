@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { defineAsyncComponent, onMounted, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import AppHeader from './components/shell/AppHeader.vue';
 import ToldToasts from './components/shell/ToldToasts.vue';
 import NoticeBar from './components/shell/NoticeBar.vue';
 import TimerTray from './components/shell/TimerTray.vue';
+import { leaveField } from './composables/hand.ts';
 import { useDroppedFile } from './composables/useDroppedFile.ts';
 import { useGlobalKeys } from './composables/useGlobalKeys.ts';
 import { useIdleFetch } from './composables/useIdleFetch.ts';
@@ -34,6 +36,8 @@ const restoring = useRestoring();
 const restoreAsked = useOnceAsked(() => restoring.asked !== null);
 useGlobalKeys();
 useDroppedFile();
+// Closed in the middle of a field, the page takes what was typed before its project is written down.
+useEventListener(window, 'pagehide', leaveField, { capture: true });
 // Where one most likely goes next is there when one goes.
 useIdleFetch(
   () => library.loaded,

@@ -47,6 +47,7 @@ export async function openWorkbench(document: Project): Promise<Workbench> {
   await closeBefore();
   await forgetEverything();
   localStorage.clear();
+  sessionStorage.clear();
   const pinia = createPinia();
   setActivePinia(pinia);
   const nothing = { template: '<i />' };

@@ -14,6 +14,7 @@ import {
 } from '@mivet/core';
 import { computed, ref } from 'vue';
 import { takeIn } from '../../composables/take-in.ts';
+import { useDraft } from '../../composables/useDraft.ts';
 import { useItems } from '../../composables/useItems.ts';
 import { useSelectionAtRest } from '../../composables/useSelectionAtRest.ts';
 import { useIncoming } from '../../stores/incoming.ts';
@@ -41,7 +42,7 @@ const project = useProject();
 const viewModel = useViewModel();
 const view = useView();
 const items = useItems();
-const words = ref('');
+const words = useDraft(() => `words ${project.doc?.id ?? ''}`);
 const selectedId = useSelectionAtRest();
 const selected = computed(() => project.doc!.items.find((i) => i.id === selectedId.value) ?? null);
 const hasHandle = computed(() => project.doc!.blank.handleWidthMm > 0);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDraft } from '../../composables/useDraft.ts';
 import { textOf } from '../../data/file-text.ts';
 import {
   BOX_FACES,
@@ -29,7 +30,7 @@ const project = useProject();
 const viewModel = useViewModel();
 const settings = useSettings();
 const id = useId();
-const pasted = ref('');
+const pasted = useDraft(() => `names ${project.doc?.id ?? ''}`);
 const said = ref<string | null>(null);
 const handled = computed(() => project.doc!.blank.handleWidthMm > 0);
 const fitted = computed(() => new Map((viewModel.good?.names ?? []).map((n) => [n.rowId, n])));

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type BenchStep, entryOfRun, type LogbookEntry, type Project, wrapUpText } from '@mivet/core';
 import { ref } from 'vue';
+import { useDraft } from '../../composables/useDraft.ts';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useBench } from '../../stores/bench.ts';
 import { useLogbook } from '../../stores/logbook.ts';
@@ -20,8 +21,8 @@ const stock = useStock();
 const logbook = useLogbook();
 const files = useFiles();
 const outcome = ref<'good' | 'so-so' | 'failed'>('good');
-const fought = ref('');
-const otherwise = ref('');
+const fought = useDraft(() => `fought ${project.doc?.id ?? ''}`);
+const otherwise = useDraft(() => `otherwise ${project.doc?.id ?? ''}`);
 const written = ref(false);
 const OUTCOMES = [
   { value: 'good', label: 'Good' },
@@ -39,6 +40,7 @@ function note(): Project['log'][number] {
 async function write(): Promise<void> {
   noted ??= note();
   written.value = await logbook.keep([bookEntry(noted.text, noted.id)]);
+  if (written.value) fought.value = otherwise.value = '';
 }
 /** What becomes of a thing as a rule, by what it was made for. */
 const BECOMES = { gift: 'given', market: 'sold', order: 'sold', 'own use': 'kept' } as const;

@@ -89,7 +89,12 @@ const beside = computed(() =>
     <div v-if="explains" class="explained">
       <p v-for="line in [...explained.why, ...explained.here]" :key="line">{{ line }}</p>
     </div>
-    <StepNotes :notes="notes" :add="bench.note" @forget="bench.forgetNote($event)" />
+    <StepNotes
+      :of="`${project.doc?.id} ${step.id} ${which}`"
+      :notes="notes"
+      :add="bench.note"
+      @forget="bench.forgetNote($event)"
+    />
     <p class="quiet small">Labels of film, tape and blank, local codes and trained people come first.</p>
   </article>
 </template>

@@ -2,13 +2,19 @@
 import type { BenchNote } from '@mivet/core';
 import { ref } from 'vue';
 import { clockWords } from '../../composables/clock-words.ts';
+import { useDraft } from '../../composables/useDraft.ts';
 import { useKeptPhotoUrls } from '../../composables/useKeptPhotos.ts';
 
 /** Notes of a step with their photographs, and a place for the next one. */
-const props = defineProps<{ notes: readonly BenchNote[]; add: (text: string, file: File | null) => Promise<void> }>();
+const props = defineProps<{
+  notes: readonly BenchNote[];
+  add: (text: string, file: File | null) => Promise<void>;
+  /** What they are notes of. */
+  of: string;
+}>();
 const emit = defineEmits<{ forget: [id: string] }>();
-const open = ref(false);
-const text = ref('');
+const text = useDraft(() => `note ${props.of}`);
+const open = ref(text.value !== '');
 const file = ref<File | null>(null);
 const problem = ref<string | null>(null);
 const busy = ref(false);

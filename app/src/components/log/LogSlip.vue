@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDraft } from '../../composables/useDraft.ts';
 import { useProjectFile } from '../../composables/useProjectFile.ts';
 import type { Outcome } from '@mivet/core';
 import { format, isValid, parseISO } from 'date-fns';
@@ -10,7 +11,7 @@ import SortedTable from '../fields/SortedTable.vue';
 import ChoiceButtons from '../fields/ChoiceButtons.vue';
 
 const project = useProject();
-const text = ref('');
+const text = useDraft(() => `log ${project.doc?.id ?? ''}`);
 const outcome = ref<Outcome>('good');
 const OUTCOMES: { value: Outcome; label: string }[] = [
   { value: 'good', label: 'Good' },

@@ -10,6 +10,7 @@ import {
   type Units,
 } from '@mivet/core';
 import { computed, ref } from 'vue';
+import { leaveField } from '../../composables/hand.ts';
 import { useGrips } from '../../composables/useGrips.ts';
 import type { Asked } from '@mivet/core';
 
@@ -106,6 +107,11 @@ function moveTo(spot: Spot, girth: number, down: number): void {
     `drag-${station.id}`,
   );
 }
+/** What is typed is a reading of what was asked for before. */
+function press({ index: station }: Spot): void {
+  leaveField();
+  emit('ask', { station, what: 'girth' });
+}
 function byKey(event: KeyboardEvent, spot: Spot): void {
   const step = event.shiftKey ? 10 : 1;
   const moves: Record<string, readonly [number, number]> = {
@@ -162,7 +168,7 @@ function riseAt(spot: Spot): number {
         :aria-valuenow="Math.round(s.girth)"
         :aria-valuetext="`${formatLength(s.girth, unit)} round, ${formatLength(s.down, unit)} down`"
         @focus="emit('ask', { station: s.index, what: 'girth' })"
-        @pointerdown="emit('ask', { station: s.index, what: 'girth' })"
+        @pointerdown="press(s)"
         @keydown="byKey($event, s)"
       />
     </g>
