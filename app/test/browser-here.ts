@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
 import { readFile } from 'node:fs/promises';
 import { cwd } from 'node:process';
 import { afterEach, beforeEach, vi } from 'vitest';
@@ -62,6 +63,14 @@ vi.stubGlobal('Worker', WorkerHere);
 vi.stubGlobal('fetch', fetchHere);
 
 watchTimers();
+// One worker goes through many files of tests: each begins with a browser that keeps nothing yet.
+localStorage.clear();
+sessionStorage.clear();
+for (const { name } of await indexedDB.databases()) {
+  const db = await openDB(name!);
+  for (const store of db.objectStoreNames) await db.clear(store);
+  db.close();
+}
 
 beforeEach(catchSaved);
 afterEach(dropTimers);
