@@ -63,12 +63,12 @@ test('words that are not added yet wait through other stops and a reload', async
   await note.fill('Squeegee twice at the handle');
   await goTo(page, 'Artwork');
   await page.getByLabel('Words or a name').fill('MEADOWSWEET');
-  await goTo(page, 'Result');
+  await goTo(page, 'Log');
   await expect(note).toHaveValue('Squeegee twice at the handle');
   await page.reload();
   await page.getByRole('button', { name: 'Add to the log' }).click();
   await expect(note).toHaveValue('');
-  await expect(page.getByRole('cell', { name: 'Squeegee twice at the handle' })).toBeVisible();
+  await expect(page.getByText('Squeegee twice at the handle')).toBeVisible();
   await page.reload();
   await expect(note).toHaveValue('');
   await goTo(page, 'Artwork');
