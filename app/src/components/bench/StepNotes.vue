@@ -23,14 +23,17 @@ const urls = useKeptPhotoUrls(() => props.notes.map(({ photo }) => photo));
 function choose(event: Event): void {
   file.value = (event.target as HTMLInputElement).files?.[0] ?? null;
 }
+function close(): void {
+  text.value = '';
+  file.value = null;
+  open.value = false;
+}
 async function keep(): Promise<void> {
   busy.value = true;
   problem.value = null;
   try {
     await props.add(text.value.trim(), file.value);
-    text.value = '';
-    file.value = null;
-    open.value = false;
+    close();
   } catch (why) {
     problem.value = why instanceof Error ? why.message : String(why);
   }
@@ -61,7 +64,7 @@ async function keep(): Promise<void> {
         <input type="file" accept="image/*" capture="environment" class="visually-hidden" @change="choose" />
       </label>
       <BButton type="submit" variant="primary" :disabled="busy || (text.trim() === '' && !file)">Keep</BButton>
-      <BButton variant="link" @click="open = false">Cancel</BButton>
+      <BButton variant="link" @click="close">Cancel</BButton>
       <p v-if="problem" role="alert">{{ problem }}</p>
     </form>
   </section>

@@ -65,6 +65,7 @@ async function put(one: CutterLoad): Promise<void> {
         <BButton
           variant="link"
           size="sm"
+          class="text-nowrap"
           :aria-label="`Do not send ${one.title}, load ${one.number}`"
           @click="cutter.takeBack(one.id)"
           >Do not send</BButton
