@@ -1,6 +1,6 @@
 import { coneDevelopment, type PieceViewModel } from '@mivet/core';
 import { describe, expect, it } from 'vitest';
-import { boxOnFlat, moveOf, sameForNow, type WholeMove } from './flat-moving.ts';
+import { boxOnFlat, isTurnOf, moveOf, sameForNow, type WholeMove } from './flat-moving.ts';
 
 /** A cup of 280 mm round the rim and 200 mm round the base, 150 mm down its side. */
 const surface = coneDevelopment({ girthRim: 280, girthBase: 200, side: 150 });
@@ -52,6 +52,23 @@ describe('the picture of a piece that is held', () => {
     expect(sameForNow(was, { ...was, film: 'b' })).toBe(false);
     expect(sameForNow(was, { ...was, cutAt: 'left' })).toBe(false);
     expect(sameForNow(was, { ...was, rings: [...was.rings, new Float64Array(6)] })).toBe(false);
+  });
+
+  it('is that of another that is the same shape somewhere else round, and of no other', () => {
+    const was = { azimuths: [0, 0.5], slants: [10, 30], film: 'a', cutAt: null, rings: [Float64Array.of(0, -10, 20, -10, 20, -30, 5, -30)], areaMm2: 350 } as const; // prettier-ignore
+    const there = (...points: number[]) => ({
+      ...was,
+      azimuths: [1, 1.5] as const,
+      rings: [Float64Array.from(points)],
+    });
+    expect(isTurnOf(was, there(40, -10, 60, -10, 60, -30, 45, -30))).toBe(true);
+    expect(isTurnOf(was, there(40, -10, 60, -10, 60, -30, 45.001, -30))).toBe(false);
+    // Lower down, in a mirror, and with a hole.
+    expect(isTurnOf(was, there(40, -11, 60, -11, 60, -31, 45, -31))).toBe(false);
+    expect(isTurnOf(was, there(60, -10, 40, -10, 40, -30, 55, -30))).toBe(false);
+    expect(isTurnOf(was, there(40, -10, 60, -10, 60, -30))).toBe(false);
+    expect(isTurnOf(was, { ...was, rings: [...was.rings, ...was.rings] })).toBe(false);
+    expect(isTurnOf(was, { ...was, film: 'b' })).toBe(false);
   });
 
   it('has room for all of it, with as much round it as is asked for, and little more', () => {

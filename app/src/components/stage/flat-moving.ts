@@ -99,9 +99,12 @@ export class HeldPieces {
     pen.setTransform(1, 0, 0, 1, 0, 0);
     pen.clearRect(0, 0, this.canvas.width, this.canvas.height);
     const k = place.k * sharp;
+    /** Made just now: what goes round and round is one picture. */
+    const fresh: Sprite[] = [];
     for (const piece of pieces) {
       const made = before.get(piece.id);
-      const sprite = made && sameForNow(made.of, piece) ? made : this.spriteOf(piece, surface, place.k, sharp);
+      let sprite = made && sameForNow(made.of, piece) ? made : fresh.find(({ of }) => isTurnOf(of, piece));
+      if (!sprite) fresh.push((sprite = this.spriteOf(piece, surface, place.k, sharp)));
       this.sprites.set(piece.id, sprite);
       pen.setTransform(k, 0, 0, k, place.x * sharp, place.y * sharp);
       if (piece.cutAt) {
@@ -164,6 +167,20 @@ export function sameForNow(before: HeldPiece, now: HeldPiece): boolean {
       alike(reach(before.azimuths), reach(now.azimuths)) &&
       alike(reach(before.slants), reach(now.slants)))
   );
+}
+
+/** mm. What differs by less is the same. */
+const SAME_MM = 1e-6;
+
+/** Whether two pieces are one shape at two places round: the picture of one is that of the other. */
+export function isTurnOf(one: HeldPiece, other: HeldPiece): boolean {
+  if (!sameForNow(one, other)) return false;
+  const round = (other.rings[0]?.[0] ?? 0) - (one.rings[0]?.[0] ?? 0);
+  return one.rings.every((ring, r) => {
+    const there = other.rings[r]!;
+    const lies = (v: number, i: number): boolean => Math.abs(there[i]! - v - (i % 2 === 0 ? round : 0)) <= SAME_MM;
+    return there.length === ring.length && ring.every(lies);
+  });
 }
 
 /** Steps round in which the reach of a piece is looked at. */
