@@ -191,4 +191,9 @@ test('what is typed counts when a drawing is pressed, and a press moves nothing'
   await page.mouse.move(at.x + 12, at.y, { steps: 4 });
   await page.mouse.up();
   await expect(grip).not.toHaveAttribute('aria-valuenow', '379');
+  // Drawn wider, it is as far down as it was read; moved by a key, as wide as it was drawn.
+  await expect(grip).toHaveAttribute('aria-valuetext', /, 45\.0 mm down$/);
+  const drawn = (await grip.getAttribute('aria-valuetext'))!.split(',')[0]!;
+  await grip.press('ArrowDown');
+  await expect(grip).toHaveAttribute('aria-valuetext', `${drawn}, 46.0 mm down`);
 });

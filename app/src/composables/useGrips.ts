@@ -3,9 +3,10 @@ import { select } from 'd3-selection';
 import { onMounted, onUpdated, type Ref } from 'vue';
 import { isMoved, leaveField } from './hand.ts';
 
-/** What becomes of a grip that is dragged to somewhere, in the drawing's own units, and when it is let go there. */
+/** What becomes of a grip that is dragged, and when it is let go. */
 export interface GripActs {
-  readonly drag: (grip: SVGElement, x: number, y: number) => void;
+  /** To where, in the drawing's own units; null the way in which the hand has not moved. */
+  readonly drag: (grip: SVGElement, x: number | null, y: number | null) => void;
   readonly end?: () => void;
 }
 
@@ -17,22 +18,23 @@ export interface GripActs {
  */
 export function useGrips(svg: Ref<SVGSVGElement | null>, grips: string, { drag: pull, end }: GripActs): void {
   let from = { x: 0, y: 0 };
-  let moved = false;
+  let moved = { x: false, y: false };
   type Drag = D3DragEvent<SVGElement, unknown, unknown>;
   const hand = drag<SVGElement, unknown>()
     .container(() => svg.value!)
     .on('start', ({ x, y }: Drag) => {
       leaveField();
       from = { x, y };
-      moved = false;
+      moved = { x: false, y: false };
     })
     .on('drag', function ({ x, y }: Drag) {
       const px = svg.value?.getScreenCTM()?.a ?? 1;
-      moved ||= isMoved(px * (x - from.x), px * (y - from.y));
-      if (moved) pull(this, x, y);
+      moved.x ||= isMoved(px * (x - from.x), 0);
+      moved.y ||= isMoved(0, px * (y - from.y));
+      if (moved.x || moved.y) pull(this, moved.x ? x : null, moved.y ? y : null);
     })
     .on('end', () => {
-      if (moved) end?.();
+      if (moved.x || moved.y) end?.();
     });
   // Each once: hung anew in the middle of a touch, it would let go.
   const hung = new WeakSet<SVGElement>();

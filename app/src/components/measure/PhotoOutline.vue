@@ -87,6 +87,7 @@ function tapeByKey(event: KeyboardEvent): void {
 let moved: PhotoAxis | null = null;
 useGrips(svg, 'circle.line-grip', {
   drag(grip, _, y) {
+    if (y === null) return;
     const [a, b] = between.value;
     const share = (y - size.value.height / 2 - a) / (b - a);
     if (grip.dataset['end'] === 'tape') emit('tape', Math.min(1, Math.max(0, share)));
@@ -95,6 +96,7 @@ useGrips(svg, 'circle.line-grip', {
 });
 useGrips(svg, 'circle.axis-grip', {
   drag(grip, x) {
+    if (x === null) return;
     const end = grip.dataset['end'] as 'top' | 'foot';
     const { axis } = props.silhouette;
     moved = { ...axis, [end]: { x, y: axis[end].y } };

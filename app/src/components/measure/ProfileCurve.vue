@@ -84,7 +84,8 @@ const sides = computed(() => {
 });
 const chosen = computed(() => (typeof props.asked === 'object' ? (props.asked?.station ?? null) : null));
 
-function moveTo(spot: Spot, girth: number, down: number): void {
+/** Reads a girth or a height anew, mm; null keeps what was read. */
+function moveTo(spot: Spot, girth: number | null, down: number | null): void {
   const round = (mm: number): number => Math.round(mm * 2) / 2;
   const before = spots.value[spots.value.indexOf(spot) - 1];
   const after = spots.value[spots.value.indexOf(spot) + 1];
@@ -93,13 +94,16 @@ function moveTo(spot: Spot, girth: number, down: number): void {
   const first = summariseReading(props.stations[0]?.down)?.mean ?? 0;
   const low = before ? before.down + room : 0;
   const high = after ? after.down - room : spot.down + 400;
-  const mmDown = first + round(Math.min(high, Math.max(low, down)));
-  const mmRound = round(Math.min(1500, Math.max(60, girth)) + takenOff(station.girth));
   const take = (mm: number): { typed: string; mm: number } => ({ typed: formatLength(mm, props.unit), mm });
   const next = {
     ...station,
-    down: spot.index === 0 ? station.down : { ...station.down, takes: [take(mmDown)] },
-    girth: { ...station.girth, takes: [take(mmRound)] },
+    ...(down !== null &&
+      spot.index > 0 && {
+        down: { ...station.down, takes: [take(first + round(Math.min(high, Math.max(low, down))))] },
+      }),
+    ...(girth !== null && {
+      girth: { ...station.girth, takes: [take(round(Math.min(1500, Math.max(60, girth)) + takenOff(station.girth)))] },
+    }),
   };
   emit(
     'change',
@@ -124,7 +128,8 @@ function byKey(event: KeyboardEvent, spot: Spot): void {
   if (!move) return;
   event.preventDefault();
   event.stopPropagation();
-  moveTo(spot, spot.girth + move[0], spot.down + move[1]);
+  const [round, down] = move;
+  moveTo(spot, round === 0 ? null : spot.girth + round, down === 0 ? null : spot.down + down);
 }
 
 useGrips(svg, 'circle.grip', {
@@ -132,8 +137,8 @@ useGrips(svg, 'circle.grip', {
     const spot = spots.value.find(({ index }) => index === Number(grip.dataset['index']));
     if (!spot) return;
     const along = props.along === 'upright' ? 1 : 1 / Math.max(0.2, riseAt(spot));
-    const girth = (2 * Math.PI * Math.abs(right - W / 2)) / scale.value;
-    moveTo(spot, girth, spot.down + ((down - y(heightOf(spot))) / scale.value) * along);
+    const girth = right === null ? null : (2 * Math.PI * Math.abs(right - W / 2)) / scale.value;
+    moveTo(spot, girth, down === null ? null : spot.down + ((down - y(heightOf(spot))) / scale.value) * along);
   },
 });
 /** How much height there is to a millimetre along the side. */
