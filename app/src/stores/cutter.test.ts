@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { CutterLoad, CutterState, SentLoad } from '@mivet/core';
-import { createPinia, setActivePinia } from 'pinia';
+import { createPinia, disposePinia, getActivePinia, setActivePinia, type Pinia } from 'pinia';
+import { nextTick } from 'vue';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { eventually } from '../../test/until.ts';
 import { onFullDisk } from '../../test/full-disk.ts';
@@ -24,7 +25,9 @@ const load = (id: string, state: CutterLoad['state'], number = 1): CutterLoad =>
   sentAt: '',
   changedAt: '',
 });
-const state = (...loads: CutterLoad[]): CutterState => ({ machine: { widthMm: 330, longestMm: 7500 }, bladeMm: 0, bladeLastsMm: 1, faster: 1, loads }); // prettier-ignore
+let turn = 0;
+/** A state of the cutter that is later than those before it. */
+const state = (...loads: CutterLoad[]): CutterState => ({ turn: ++turn, machine: { widthMm: 330, longestMm: 7500 }, bladeMm: 0, bladeLastsMm: 1, faster: 1, loads }); // prettier-ignore
 const sent = (number: number): Omit<SentLoad, 'id'> => ({ title: 'Wave', projectId: 'p', number, board: load('', 'waiting').board, strips: [], hpgl: ['PD'] }); // prettier-ignore
 
 /** The line that the page listens on. */
@@ -64,7 +67,10 @@ beforeEach(async () => {
     return given;
   });
 });
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+  disposePinia(getActivePinia() as Pinia);
+  vi.unstubAllGlobals();
+});
 
 describe('the cutter as the page knows it', () => {
   it('is what was heard last, on one line however many listen', () => {
@@ -86,6 +92,65 @@ describe('the cutter as the page knows it', () => {
     expect(FakeLine.open).toHaveLength(1);
     cutter.hangUp();
     expect(FakeLine.open).toHaveLength(0);
+  });
+
+  it('is not what an answer says that came after later news, unless nothing is heard', async () => {
+    const cutter = useCutter();
+    cutter.listen();
+    const [line] = FakeLine.open;
+    line!.say('state', state(load('a', 'cutting')));
+    const [stopped, goesOn] = [state(load('a', 'stopped')), state(load('a', 'cutting'))];
+    answer = () => {
+      line!.say('state', goesOn);
+      return Response.json(stopped);
+    };
+    expect(await cutter.act(load('a', 'cutting'), { do: 'stop' })).toBe(true);
+    expect(cutter.inside?.state).toBe('cutting');
+    // Refused, and told how it stood: later than what was heard, then older.
+    const loaded = state(load('a', 'loaded'));
+    answer = () => Response.json({ message: 'No.', state: loaded }, { status: 409 });
+    await cutter.act(load('a', 'cutting'), { do: 'stop' });
+    expect(cutter.inside?.state).toBe('loaded');
+    answer = () => Response.json({ message: 'No.', state: stopped }, { status: 409 });
+    await cutter.act(load('a', 'loaded'), { do: 'stop' });
+    expect(cutter.inside?.state).toBe('loaded');
+    // Begun anew, while the line is down: the answer is all that is known.
+    line!.onerror!();
+    answer = () => Response.json({ ...state(), turn: 1 });
+    await cutter.newBlade();
+    expect(cutter.inside).toBeNull();
+  });
+
+  it('is not listened to by a page that nobody looks at: a browser has few lines to share', async () => {
+    let seen = 'visible';
+    Object.defineProperty(document, 'visibilityState', { configurable: true, get: () => seen });
+    const show = async (now: string): Promise<void> => {
+      seen = now;
+      document.dispatchEvent(new Event('visibilitychange'));
+      await nextTick();
+    };
+    const cutter = useCutter();
+    cutter.listen();
+    FakeLine.open[0]!.say('state', state(load('a', 'cutting')));
+    await show('hidden');
+    expect([FakeLine.open.length, cutter.link, cutter.inside?.state]).toEqual([0, 'off', 'cutting']);
+    await show('visible');
+    expect([FakeLine.open.length, cutter.link]).toEqual([1, 'trying']);
+    FakeLine.open[0]!.say('state', state(load('a', 'stopped')));
+    expect([cutter.link, cutter.inside?.state]).toEqual(['live', 'stopped']);
+    // Left while it is hidden, and opened behind another: no line until it is seen.
+    await show('hidden');
+    cutter.hangUp();
+    await show('visible');
+    expect(FakeLine.open).toHaveLength(0);
+    await show('hidden');
+    cutter.listen();
+    expect(FakeLine.open).toHaveLength(0);
+    await show('visible');
+    expect(FakeLine.open).toHaveLength(1);
+    cutter.hangUp();
+    expect(FakeLine.open).toHaveLength(0);
+    Reflect.deleteProperty(document, 'visibilityState');
   });
 
   it('is not sent again what is on its way, and is sent again with the same name what may have got lost', async () => {

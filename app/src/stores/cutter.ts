@@ -1,5 +1,5 @@
 import { isInCutter, type CutterLoad, type CutterState, type HeadNews, type SentLoad } from '@mivet/core';
-import { useLocalStorage } from '@vueuse/core';
+import { useDocumentVisibility, useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { dropSend, inTurn, keepSend, readSends, type WaitingSend } from '../data/outbox.ts';
@@ -27,6 +27,7 @@ export const useCutter = defineStore('cutter', () => {
   const onlyHere = shallowRef<readonly WaitingSend[]>([]);
   /** Whether a cutter was ever heard from this browser: one that was is only away. */
   const known = useLocalStorage('mivet-cutter-known', false);
+  const visibility = useDocumentVisibility();
   let line: EventSource | null = null;
   let listening = 0;
 
@@ -35,7 +36,10 @@ export const useCutter = defineStore('cutter', () => {
   const shown = computed(() => inside.value ?? state.value?.loads.find((l) => l.state === 'waiting') ?? null);
 
   function listen(): void {
-    if (++listening > 1) return;
+    if (++listening > 1 || visibility.value === 'hidden') return;
+    call();
+  }
+  function call(): void {
     link.value = 'trying';
     line = new EventSource(`${ADDRESS}/events`);
     line.addEventListener('state', ({ data }: MessageEvent<string>) => {
@@ -54,20 +58,21 @@ export const useCutter = defineStore('cutter', () => {
   }
   let retry: ReturnType<typeof setTimeout> | undefined;
   function again(): void {
-    if (listening === 0) return;
-    const many = listening;
+    if (listening === 0 || visibility.value === 'hidden') return;
     line?.close();
-    listening = 0;
-    listen();
-    listening = many;
+    call();
   }
   function hangUp(): void {
-    if (--listening > 0) return;
+    if (--listening === 0) rest();
+  }
+  function rest(): void {
     clearTimeout(retry);
     line?.close();
     line = null;
     link.value = 'off';
   }
+  // A browser has six lines to one address: tabs that nobody looks at leave them to the others.
+  watch(visibility, (now) => (now === 'hidden' ? rest() : again()));
 
   watch(
     () => shown.value?.id,
@@ -77,6 +82,11 @@ export const useCutter = defineStore('cutter', () => {
       if (response?.ok && shown.value?.id === id) strokes.value = { id, lines: (await response.json()) as number[][] };
     },
   );
+
+  // What is heard comes in order; an answer may come after news of what was done since. On a line that is down, the
+  // answer is the later one whatever it counts: the cutter may have begun anew.
+  const isLater = (now: CutterState): boolean =>
+    link.value !== 'live' || state.value === null || now.turn > state.value.turn;
 
   type Answer = 'done' | 'refused' | 'unreachable';
   /** Asks for something; when the line drops, the same is asked again. */
@@ -92,7 +102,7 @@ export const useCutter = defineStore('cutter', () => {
         if (response.status >= 502 && response.status <= 504) throw new Error('away');
         const answer = (await response.json()) as CutterState & { message?: string; state?: CutterState };
         const now = response.ok ? answer : answer.state;
-        if (now) state.value = now;
+        if (now && isLater(now)) state.value = now;
         if (!response.ok) said.value = answer.message ?? 'The cutter did not answer as it should.';
         return response.ok ? 'done' : 'refused';
       } catch {

@@ -59,6 +59,8 @@ export interface CutterLoad extends Omit<SentLoad, 'hpgl'> {
 
 /** Everything that is known of the cutter. */
 export interface CutterState {
+  /** Counts what was done: of two states, the one with more is the later. */
+  readonly turn: number;
   readonly machine: { readonly widthMm: number; readonly longestMm: number };
   readonly bladeMm: number;
   readonly bladeLastsMm: number;

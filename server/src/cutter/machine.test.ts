@@ -187,12 +187,18 @@ describe('the simulated cutter', () => {
       fc.asyncProperty(fc.array(step, { maxLength: 60 }), async (steps) => {
         const b = bench();
         for (const id of ['a', 'b', 'c']) await b.machine.send(load(id));
+        let told = b.machine.state;
         for (const one of steps) {
           if (one === 'fall') b.fall();
           else if (one === 'send') for (const id of ['a', 'b', 'c']) await b.machine.send(load(id));
           else if (typeof one === 'number') b.machine.pass(one);
           else b.machine.act(one.id, one.act as Act);
-          const { loads, bladeMm } = b.machine.state;
+          const { loads, bladeMm, turn } = b.machine.state;
+          // Whoever has two states knows which is the later, also of two servers.
+          expect(turn).toBeGreaterThanOrEqual(told.turn);
+          if (loads.map((l) => l.state + l.pass).join() !== told.loads.map((l) => l.state + l.pass).join())
+            expect(turn).toBeGreaterThan(told.turn);
+          told = b.machine.state;
           expect(loads.map(({ id }) => id).sort()).toEqual(['a', 'b', 'c']);
           expect(loads.filter((l) => ['loaded', 'cutting', 'stopped', 'corner test'].includes(l.state)).length).toBeLessThanOrEqual(1); // prettier-ignore
           // Every pass before the one that it is on was cut whole, once.

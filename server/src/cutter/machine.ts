@@ -52,6 +52,7 @@ export interface MachineWorld {
 }
 
 const FRESH: CutterState = {
+  turn: 0,
   machine: { widthMm: 330, longestMm: 7500 },
   bladeMm: 0,
   bladeLastsMm: 400_000,
@@ -85,6 +86,7 @@ export class CutterMachine {
     );
     this.#state = {
       ...known,
+      turn: known.turn + 1,
       faster: memory?.state ? known.faster : faster,
       loads,
       lost: [...(known.lost ?? []), ...(memory?.lost ?? [])],
@@ -275,7 +277,7 @@ export class CutterMachine {
     const live = new Set(kept.filter(mayBeCut).map(({ id }) => id));
     for (const id of this.#sent.keys()) if (!live.has(id)) this.#sent.delete(id);
     for (const id of this.#ways.keys()) if (!ids.has(id)) this.#ways.delete(id);
-    this.#state = { ...this.#state, loads: kept };
+    this.#state = { ...this.#state, turn: this.#state.turn + 1, loads: kept };
     this.#world.keep(this.#memory());
     this.#world.tell({ state: this.#state });
   }

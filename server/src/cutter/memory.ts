@@ -29,6 +29,8 @@ export class FolderInUse extends Error {}
 
 const memorySchema = z.object({
   state: z.object({
+    // Older files do not count.
+    turn: z.number().default(0),
     machine: z.object({ widthMm: z.number(), longestMm: z.number() }),
     bladeMm: z.number(),
     bladeLastsMm: z.number(),
