@@ -3,10 +3,9 @@ import { ref, type Ref } from 'vue';
 import { fileNameOf, openPdf, saveFile } from '../data/save-file.ts';
 import { saveZip } from '../data/save-zip.ts';
 import { useViewModel } from '../stores/view-model.ts';
-import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
-import type { FileKind } from '../workers/protocol.ts';
+import type { CoreJobs, FileKind } from '../workers/protocol.ts';
 import { askCore } from '../workers/core-client.ts';
 
 /** Writing files of the open project: worked out in the worker, handed to the browser, told in words. */
@@ -22,7 +21,6 @@ export function useFiles(): {
   /** Whether cut lines are written mirrored, until one leaves. */
   mirrored: Ref<boolean>;
 } {
-  const project = useProject();
   const settings = useSettings();
   const stock = useStock();
   const viewModel = useViewModel();
@@ -35,12 +33,13 @@ export function useFiles(): {
     kind: FileKind,
     withPieces = true,
     only = false,
-    doc = project.doc!,
-  ): ReturnType<typeof askCore<'files'>> {
-    await viewModel.changesMade();
+    given: Project | null = null,
+  ): Promise<{ made: CoreJobs['files']['output']; base: string }> {
+    const now = await viewModel.changesMade();
+    const doc = given ?? now;
     const { unit, paper, limits, cutting, habits, learnt } = settings;
     const options = { ...cutting, mirrored: mirrored.value };
-    return askCore('files', {
+    const made = await askCore('files', {
       project: doc,
       unit,
       paper,
@@ -54,6 +53,8 @@ export function useFiles(): {
       format: cutting.format,
       singles: only ? 'only' : cutting.singles ? 'too' : 'none',
     });
+    // Of the project that they are of: another may be open by now.
+    return { made, base: fileNameOf(doc.name) };
   }
   async function run(work: () => Promise<string>): Promise<void> {
     busy.value = true;
@@ -67,7 +68,6 @@ export function useFiles(): {
     }
     busy.value = false;
   }
-  const base = (): string => fileNameOf(project.doc!.name);
 
   return {
     busy,
@@ -76,8 +76,8 @@ export function useFiles(): {
     mirrored,
     saveOf: (doc, name) =>
       run(async () => {
-        const made = await make('cut', true, false, doc);
-        const full = `${base()}-${fileNameOf(name)}`;
+        const { made, base } = await make('cut', true, false, doc);
+        const full = `${base}-${fileNameOf(name)}`;
         if (made.length === 0) throw new Error('there is nothing of it to cut.');
         if (made.length === 1) saveFile(`${full}.${settings.cutting.format}`, made[0]!.content);
         else saveZip(`${full}.zip`, made);
@@ -85,22 +85,23 @@ export function useFiles(): {
       }),
     print: (kind, withPieces = true) =>
       run(async () => {
-        const [file] = await make(kind, withPieces);
-        openPdf(`${base()}-${file!.name}`, file!.content as Uint8Array);
+        const { made, base } = await make(kind, withPieces);
+        const [file] = made;
+        openPdf(`${base}-${file!.name}`, file!.content as Uint8Array);
         return 'Opened for printing. Print at 100 %.';
       }),
     save: (kind, only) =>
       run(async () => {
-        const made = await make(kind, true, only !== undefined);
+        const { made, base } = await make(kind, true, only !== undefined);
         const files = only ? made.filter((f) => f.name === `${only}.${settings.cutting.format}`) : made;
         if (files.length === 0) return 'There is nothing to cut yet: place some artwork first.';
-        if (files.length === 1) saveFile(`${base()}-${files[0]!.name}`, files[0]!.content);
-        else saveZip(`${base()}.zip`, files);
+        if (files.length === 1) saveFile(`${base}-${files[0]!.name}`, files[0]!.content);
+        else saveZip(`${base}.zip`, files);
         // Whoever has cut files knows the way.
         settings.guiding = false;
         return files.length === 1
-          ? `Written: ${base()}-${files[0]!.name}`
-          : `Written: ${base()}.zip with ${files.length} files`;
+          ? `Written: ${base}-${files[0]!.name}`
+          : `Written: ${base}.zip with ${files.length} files`;
       }),
   };
 }

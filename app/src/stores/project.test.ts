@@ -7,11 +7,18 @@ const kept = vi.hoisted(() => ({
   rows: new Map<string, { id: string; revision: number; document: unknown }>(),
   full: false,
   held: null as Promise<void> | null,
+  /** What a read waits for before it answers. */
+  reading: null as Promise<void> | null,
+  hear: [] as ((news: { kind: string; id: string; revision: number }) => void)[],
   snapshots: 0,
-  copied: '',
+  copies: [] as string[],
 }));
 vi.mock('../data/records.ts', () => ({
-  readProject: async (id: string) => kept.rows.get(id) ?? null,
+  readProject: async (id: string) => {
+    const read = kept.rows.get(id) ?? null;
+    await kept.reading;
+    return read;
+  },
   writeProject: async (document: { id: string }, revision: number) => {
     await kept.held;
     if (kept.full) throw new Error('QuotaExceededError');
@@ -22,8 +29,13 @@ vi.mock('../data/records.ts', () => ({
   },
   writeSnapshot: async ({ name }: { name: string }) => {
     kept.snapshots += 1;
-    kept.copied = name;
+    kept.copies.push(name);
   },
+}));
+
+vi.mock('../data/tabs.ts', () => ({
+  tellTabs: () => undefined,
+  hearTabs: (hear: (typeof kept.hear)[number]) => kept.hear.push(hear),
 }));
 
 import { useLibrary } from './library.ts';
@@ -40,6 +52,9 @@ beforeEach(() => {
   kept.rows.set('p1', { id: 'p1', revision: 1, document: start });
   kept.full = false;
   kept.held = null;
+  kept.reading = null;
+  kept.hear = [];
+  kept.copies = [];
   kept.snapshots = 0;
 });
 
@@ -138,6 +153,87 @@ describe('the open project', () => {
     expect(store.saveState).toBe('saved');
   });
 
+  /** Another tab saves the project, and tells. */
+  const elsewhere = (revision: number, name: string): void => {
+    kept.rows.set('p1', { id: 'p1', revision, document: { ...start, name } });
+    for (const hear of kept.hear) hear({ kind: 'project-saved', id: 'p1', revision });
+  };
+  /** Holds something up until it is called. */
+  const hold = (what: 'reading' | 'held'): (() => Promise<void>) => {
+    let go = (): void => undefined;
+    kept[what] = new Promise((done) => (go = done));
+    return async () => {
+      go();
+      kept[what] = null;
+      await new Promise((done) => setTimeout(done, 5));
+    };
+  };
+
+  it('shows what another tab saved, once for many, and nothing older than what is here', async () => {
+    const store = await opened();
+    const read = hold('reading');
+    elsewhere(2, 'Second');
+    elsewhere(3, 'Third');
+    await read();
+    expect([store.doc!.name, store.saveState, store.past.length]).toEqual(['Third', 'saved', 2]);
+    store.edit('Rename', rename('Mine'));
+    await store.flush();
+    expect(kept.rows.get('p1')!.revision).toBe(4);
+    store.edit('Rename', rename('Mine still'));
+    for (const hear of kept.hear) hear({ kind: 'project-saved', id: 'p1', revision: 3 });
+    expect(store.saveState).toBe('saving');
+    await store.flush();
+    expect([store.doc!.name, store.saveState]).toEqual(['Mine still', 'saved']);
+  });
+
+  it('takes nothing from under the hand: what is changed while the other tab’s is read, or is being written, is asked about', async () => {
+    const store = await opened();
+    const read = hold('reading');
+    elsewhere(2, 'Theirs');
+    store.edit('Rename', rename('Mine'));
+    await store.flush();
+    await read();
+    expect([store.doc!.name, store.saveState]).toEqual(['Mine', 'conflict']);
+    await store.keepMine();
+    expect([store.doc!.name, store.saveState]).toEqual(['Mine', 'saved']);
+    expect(kept.copies).toContain('Theirs');
+
+    const written = hold('held');
+    store.edit('Rename', rename('Mine again'));
+    elsewhere(9, 'Theirs again');
+    await new Promise((done) => setTimeout(done, 5));
+    expect(store.doc!.name).toBe('Mine again');
+    await written();
+    expect([store.doc!.name, store.saveState]).toEqual(['Mine again', 'conflict']);
+
+    await store.takeTheirs();
+    const dragged = hold('reading');
+    elsewhere(10, 'While it is dragged');
+    store.preview(rename('Dragged'));
+    await dragged();
+    store.settle('Drag');
+    expect([store.doc!.name, store.saveState]).toEqual(['Dragged', 'conflict']);
+  });
+
+  it('does not show in one project what was read of the one before', async () => {
+    kept.rows.set('p2', { id: 'p2', revision: 7, document: { ...start, id: 'p2', name: 'Other' } });
+    const store = await opened();
+    for (const leave of [() => elsewhere(2, 'Theirs'), () => void store.takeTheirs(), () => void store.keepMine()]) {
+      await store.open('p1');
+      const read = hold('reading');
+      leave();
+      // The other one is read faster.
+      kept.reading = null;
+      await store.open('p2');
+      await read();
+      expect([store.doc!.name, store.saveState]).toEqual(['Other', 'saved']);
+      store.edit('Rename', rename('Other'));
+      store.edit('Lap', (p) => ({ ...p, seam: { ...p.seam, lapMm: p.seam.lapMm + 1 } }));
+      await store.flush();
+      expect(store.saveState).toBe('saved');
+    }
+  });
+
   it('says so when nothing can be written, and saves once it can', async () => {
     const store = await opened();
     kept.full = true;
@@ -181,7 +277,7 @@ describe('the open project', () => {
     await store.flush();
     expect(store.saveState).toBe('conflict');
     await store.open('nowhere');
-    expect(kept.copied).toBe('Mine');
+    expect(kept.copies).toContain('Mine');
     expect((kept.rows.get('p1')!.document as Project).name).toBe('Theirs');
   });
 

@@ -1,10 +1,11 @@
 import { type Project, sameValue, withUsedFilms } from '@mivet/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import type { StoredProject } from '../data/database.ts';
 import * as records from '../data/records.ts';
 import { OlderTabOpen } from '../data/refused.ts';
 import { dropJournal, takeJournal, writeJournal } from '../data/journal.ts';
-import { hearTabs, tellTabs } from '../data/tabs.ts';
+import { hearTabs, tellTabs, type TabNews } from '../data/tabs.ts';
 import { refuse } from './refusal.ts';
 import { useLibrary } from './library.ts';
 import { useSettings } from './settings.ts';
@@ -278,7 +279,11 @@ export const useProject = defineStore('project', () => {
   /** After a conflict: takes what the other tab saved. Undo still leads back to what was here. */
   async function takeTheirs(label = 'Take the other tab’s version'): Promise<void> {
     const stored = doc.value ? await records.readProject(doc.value.id) : null;
-    if (!stored || !doc.value) return;
+    if (stored) show(stored, label);
+  }
+  /** Shows what is stored in the place of what is here, unless another was opened while it was read. */
+  function show(stored: StoredProject, label: string): void {
+    if (doc.value?.id !== stored.document.id) return;
     past.value = [...past.value, { before: doc.value, label }];
     future.value = [];
     lastEdit = { kind: '', at: 0 };
@@ -290,8 +295,11 @@ export const useProject = defineStore('project', () => {
 
   /** After a conflict: keeps what is here, over what the other tab saved (which stays as a copy). */
   async function keepMine(): Promise<void> {
-    const stored = doc.value ? await records.readProject(doc.value.id) : null;
+    const id = doc.value?.id;
+    const stored = id ? await records.readProject(id) : null;
     if (stored) await records.writeSnapshot(stored.document, new Date().toISOString());
+    // What waits of one that was left meanwhile is a copy already.
+    if (doc.value?.id !== id) return;
     revision = stored?.revision ?? 0;
     saveState.value = 'saving';
     unsaved = true;
@@ -303,12 +311,19 @@ export const useProject = defineStore('project', () => {
     edit('Go back to a kept copy', () => copy);
   }
 
-  hearTabs((news) => {
-    if (news.kind !== 'project-saved' || news.id !== doc.value?.id || news.revision === revision) return;
-    // Nothing of ours is waiting: simply show the newer one. Otherwise the person decides.
-    if (unsaved || dragStart) saveState.value = 'conflict';
-    else void takeTheirs();
-  });
+  /** Another tab saved: simply shows that where nothing of ours is waiting; otherwise the person decides. */
+  async function follow(news: TabNews): Promise<void> {
+    const isNews = (of: number): boolean => doc.value?.id === news.id && of > revision;
+    if (news.kind !== 'project-saved' || !isNews(news.revision) || isMine()) return;
+    const stored = await records.readProject(news.id).catch(() => null);
+    if (stored && isNews(stored.revision) && !isMine()) show(stored, 'Take the other tab’s version');
+  }
+  /** Whether something of ours stands against what another tab saved; what is being written finds that out by itself. */
+  function isMine(): boolean {
+    if (!writing && (unsaved || dragStart)) saveState.value = 'conflict';
+    return writing !== null || unsaved || dragStart !== null;
+  }
+  hearTabs((news) => void follow(news));
   /** The page may be gone in a moment: what is not on the disk yet is written down at once, then saved if there is time. */
   function leave(): void {
     // With a conflict it is kept as a copy when the project is opened again.

@@ -187,8 +187,15 @@ export const useViewModel = defineStore('view-model', () => {
     return turn;
   }
   let lastTurn: Promise<void> = Promise.resolve();
-  /** Done when every change that waits for the picture is in the document: no file is written before. */
-  const changesMade = (): Promise<void> => lastTurn;
+  /**
+   * The open project with every change that waits for the picture in it: no file is written before. One that is left
+   * meanwhile is as it was when it was asked for.
+   */
+  async function changesMade(): Promise<Project> {
+    const asked = project.doc!;
+    await lastTurn;
+    return project.doc?.id === asked.id ? project.doc : asked;
+  }
   const shownNow = (id: string | undefined): Promise<ShapeViewModel | null> =>
     new Promise((resolve) => {
       const stop = watch(

@@ -109,17 +109,17 @@ function setBoard(boardId: string): void {
 async function send(): Promise<void> {
   sendProblem.value = null;
   try {
-    await viewModel.changesMade();
+    const doc = await viewModel.changesMade();
     const options = { ...settings.cutting, mirrored: files.mirrored.value };
-    const supply = stock.supplyFor(project.doc!);
+    const supply = stock.supplyFor(doc);
     const made = await askCore('send', {
-      project: project.doc!,
+      project: doc,
       limits: settings.limits,
       learnt: settings.learnt,
       supply,
       options,
     });
-    view.cutShows = 'cutter';
+    if (project.doc?.id === doc.id) view.cutShows = 'cutter';
     await cutter.send(made);
   } catch (problem) {
     sendProblem.value = `Nothing was sent: ${problem instanceof Error ? problem.message : String(problem)}`;
