@@ -3,6 +3,7 @@ import {
   emptyBackup,
   FORMAT_VERSION,
   newShelfBlank,
+  type ShelfBlank,
   recordKey,
   WHOLE_BACKUP,
   type Backup,
@@ -224,5 +225,26 @@ describe('the library', () => {
     expect((await readProjects()).kept.map((p) => p.id)).toEqual(['demo-tumbler']);
     await library.removeBlank('demo-crew-mug');
     expect(library.shelf.map((b) => b.blank.id)).not.toContain('demo-crew-mug');
+  });
+
+  it('brings in what is missing, and leaves what is here as it was made', async () => {
+    const library = useLibrary();
+    const shelf = demoShelf(at);
+    await library.bringIn([tumbler, mug], { shelf });
+    await library.changeProject(tumbler.id, (p) => ({ ...p, name: 'Mine by now' }));
+    const [first, second] = shelf as [ShelfBlank, ShelfBlank];
+    await library.keepBlank({ ...first.blank, name: 'My cup' });
+    await library.removeProject(mug.id);
+    await library.removeBlank(second.blank.id);
+    await library.bringIn([tumbler, mug], { shelf });
+    const names = { projects: () => library.projects.map((p) => p.name).sort(), blanks: () => library.shelf.map((b) => b.blank.name) }; // prettier-ignore
+    const check = (): void => {
+      expect(names.projects()).toEqual([mug.name, 'Mine by now'].sort());
+      expect(names.blanks()).toEqual(expect.arrayContaining(['My cup', second.blank.name]));
+      expect(library.shelf).toHaveLength(shelf.length);
+    };
+    check();
+    await library.load();
+    check();
   });
 });

@@ -392,12 +392,14 @@ function mustFit(document: MivetDocument, format: MivetDocument['format']): void
 /**
  * Puts many documents in at once, all or none; existing ones with the same id are replaced.
  *
+ * @param only with `missing`, existing ones stay as they are
  * @returns revisions of the projects, by id
  * @throws DoesNotFit when one could not be read again; nothing is written then
  */
 export async function writeAll(
   projects: readonly Project[],
   library: LibraryDocuments,
+  only: 'all' | 'missing' = 'all',
 ): Promise<ReadonlyMap<string, number>> {
   for (const project of projects) mustFit(project, 'mivet-project');
   for (const store of LIBRARY_STORES) for (const document of library[store] ?? []) mustFit(document, LIBRARY[store]);
@@ -407,13 +409,16 @@ export async function writeAll(
     await Promise.all(
       projects.map(async (document) => {
         const now = await kept.get(document.id);
+        if (now && only === 'missing') return;
         const revision = (now?.revision ?? 0) + 1;
         revisions.set(document.id, revision);
         await kept.put({ id: document.id, revision, document });
       }),
     );
     for (const store of LIBRARY_STORES)
-      for (const document of library[store] ?? []) await tx.objectStore(store).put(document as never);
+      for (const document of library[store] ?? [])
+        if (only === 'all' || !(await tx.objectStore(store).getKey(keyOf(store, document))))
+          await tx.objectStore(store).put(document as never);
     return revisions;
   });
 }

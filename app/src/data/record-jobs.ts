@@ -14,6 +14,7 @@ export type RecordRequest = { readonly id: number } & (
       readonly does: 'writeAll';
       readonly projects: readonly Project[];
       readonly library: database.LibraryDocuments;
+      readonly only: 'all' | 'missing';
     }
 );
 
@@ -54,7 +55,7 @@ async function answer(
     case 'compareWithBackup':
       return database.compareWithBackup(request.records);
     case 'writeAll':
-      return database.writeAll(request.projects, request.library);
+      return database.writeAll(request.projects, request.library, request.only);
   }
 }
 

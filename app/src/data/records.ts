@@ -121,10 +121,12 @@ export const compareWithBackup: D['compareWithBackup'] = ({ projects, shelf, fon
 /**
  * Puts many documents in at once, all or none; existing ones with the same id are replaced.
  *
+ * @param only with `missing`, existing ones stay as they are
  * @returns revisions of the projects, by id
  * @throws DoesNotFit when one could not be read again; nothing is written then
  */
-export const writeAll: D['writeAll'] = (projects, library) => ask({ does: 'writeAll', projects, library });
+export const writeAll: D['writeAll'] = (projects, library, only = 'all') =>
+  ask({ does: 'writeAll', projects, library, only });
 
 export const writeProject: D['writeProject'] = async (...given) => (await here()).writeProject(...given);
 export const deleteProject: D['deleteProject'] = async (...given) => (await here()).deleteProject(...given);

@@ -6,7 +6,7 @@ import { demoEntries } from './demo-entries.ts';
 import { demoShelf } from './demo-shelf.ts';
 import { demoStock } from './demo-stock.ts';
 
-/** Puts the made-up rowing club's blanks and projects in. */
+/** Puts in what of the made-up rowing club's blanks and projects is not here yet: what was made of them stays. */
 export async function bringInDemo(): Promise<void> {
   const now = new Date().toISOString();
   const shelf = demoShelf(now);

@@ -391,13 +391,15 @@ export const useLibrary = defineStore('library', () => {
     tellTabs({ kind: 'library-changed', id, revision: 0 });
   }
 
-  /** Puts many things in at once, and shows them while they are being written; the demo does. */
+  /** Puts in what of many things is not here yet, and shows it while it is being written; the demo does. */
   async function bringIn(incoming: readonly Project[], documents: records.LibraryDocuments): Promise<void> {
     const carried = incoming.flatMap((project) => project.carried?.fonts ?? []);
-    const plain = incoming.map(({ carried: _, ...project }) => project);
+    const here = new Set(projects.value.map(({ id }) => id));
+    const plain = incoming.filter(({ id }) => !here.has(id)).map(({ carried: _, ...project }) => project);
     kept.projects.put(plain);
     const written = kept.projects.hold(plain.map(({ id }) => id));
-    await records.writeAll(plain, { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] }).finally(written);
+    const library = { ...documents, fonts: [...carried, ...(documents.fonts ?? [])] };
+    await records.writeAll(plain, library, 'missing').finally(written);
     tellTabs({ kind: 'library-changed', id: '', revision: 0 });
     await load();
   }

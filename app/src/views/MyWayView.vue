@@ -67,7 +67,7 @@ async function bringBack(event: Event): Promise<void> {
 }
 async function demo(): Promise<void> {
   await import('../demo/bring-in-demo.ts').then(({ bringInDemo }) => bringInDemo());
-  told.tell('The rowing club’s projects and blanks are in.');
+  told.tell('The rowing club’s projects and blanks are in. What was here of them already stays as it is.');
 }
 </script>
 
