@@ -1,6 +1,6 @@
 import { describeDrawingProblem, type Drawing } from '@mivet/core';
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
+import { ref, shallowRef, watch } from 'vue';
 import { openImage, type OpenedImage } from '../data/pixels.ts';
 import { askCore, TookTooLong } from '../workers/core-client.ts';
 import { base64Of } from '../data/base64.ts';
@@ -15,6 +15,8 @@ const LARGEST_FONT = 8_000_000;
 
 /** A drawing that was read and waits to be placed. */
 export interface IncomingDrawing {
+  /** Another each time that something is brought in: of two drawings of one name nothing is mixed up. */
+  readonly id: string;
   readonly name: string;
   readonly drawing: Drawing;
   /** The lines themselves as film, where the drawing is of hairlines and taken for what they enclose; null otherwise. */
@@ -30,6 +32,7 @@ export interface IncomingImage extends OpenedImage {
 
 /** A font that was read and waits to be kept. */
 export interface IncomingFont {
+  readonly id: string;
   readonly name: string;
   readonly data: string;
   readonly sample: FontSample;
@@ -53,7 +56,12 @@ export const useIncoming = defineStore('incoming', () => {
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
       const sample = await askCore('font', { bytes }, { limitMs: LONGEST_MS });
-      font.value = { name: sample.name || file.name.replace(/\.\w+$/, ''), data: base64Of(bytes), sample };
+      font.value = {
+        id: crypto.randomUUID(),
+        name: sample.name || file.name.replace(/\.\w+$/, ''),
+        data: base64Of(bytes),
+        sample,
+      };
       return `${file.name} is a font. It waits on the Artwork stop.`;
     } catch (problem) {
       return `${file.name}: ${problem instanceof Error ? problem.message : 'It could not be read.'} Nothing was changed.`;
@@ -75,7 +83,7 @@ export const useIncoming = defineStore('incoming', () => {
       );
       if (!result.ok) return `${fileName}: ${describeDrawingProblem(result.problem)} Nothing was changed.`;
       const name = fileName.replace(/\.(svg|dxf)$/i, '').slice(0, 120) || 'Drawing';
-      drawing.value = { name, drawing: result.drawing, asDrawn: result.asDrawn, matches };
+      drawing.value = { id: crypto.randomUUID(), name, drawing: result.drawing, asDrawn: result.asDrawn, matches };
       const count = result.drawing.colours.length;
       return `${fileName} is a drawing in ${count === 1 ? 'one colour' : `${count} colours`}. It waits on the Artwork stop.`;
     } catch (problem) {
@@ -107,8 +115,19 @@ export const useIncoming = defineStore('incoming', () => {
   }
   /** Outlines that were found in a picture go on as a drawing. */
   function takeTrace(name: string, traced: Drawing, matches: readonly (string | null)[]): void {
-    drawing.value = { name, drawing: traced, asDrawn: null, matches };
+    drawing.value = { id: crypto.randomUUID(), name, drawing: traced, asDrawn: null, matches };
     leaveImage();
   }
+  // In another project it is matched with the films that are offered there.
+  watch(
+    () => useProject().doc?.id,
+    async (id) => {
+      const waits = drawing.value;
+      if (!id || !waits) return;
+      const { filmIdsFor } = await import('@mivet/core/drawings');
+      const colours = waits.drawing.colours.map(({ colour }) => colour);
+      if (drawing.value === waits) drawing.value = { ...waits, matches: filmIdsFor(colours, useFilms().unasked, true) };
+    },
+  );
   return { drawing, image, font, busy, bringInFont, bringIn, bringInImage, leaveImage, takeTrace };
 });

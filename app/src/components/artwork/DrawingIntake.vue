@@ -91,7 +91,7 @@ const choose = (films: readonly (string | null)[]): void => {
   const own = props.incoming.drawing.colours.map(({ colour }, i) => [colour, films[i] ?? null]);
   chosen.value = Object.fromEntries([...others, ...own]) as Record<string, string | null>;
 };
-choose(props.incoming.matches);
+watch(() => props.incoming.matches, choose, { immediate: true });
 /** As it was drawn, unless that is more than the blank takes. */
 const tooLarge = computed(
   () => frame.value.widthMm > props.most.widthMm + 0.01 || frame.value.heightMm > props.most.heightMm + 0.01,
