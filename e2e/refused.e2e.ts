@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
@@ -12,6 +12,15 @@ async function room(page: Page, bytes?: number): Promise<void> {
     origin: new URL(page.url()).origin,
     ...(bytes === undefined ? {} : { quotaSize: bytes }),
   });
+}
+
+/** Everything that the browser has written of what pages note in it. */
+function notedOnDisk(profile: string): string {
+  const folder = join(profile, 'Default', 'Local Storage', 'leveldb');
+  return readdirSync(folder)
+    .filter((name) => /\.(log|ldb)$/.test(name))
+    .map((name) => readFileSync(join(folder, name), 'latin1'))
+    .join('');
 }
 
 test('on a full disk the work goes on, is said not to be kept, and is kept as soon as there is room', async ({
@@ -63,6 +72,10 @@ test('a database that was damaged opens, says what is gone, and a backup is a st
     await page.getByLabel('Words or a name').fill('COXSWAIN');
     await page.getByRole('button', { name: 'Place it' }).click();
     await saved(page);
+    // The browser writes what is noted beside the database seconds later: a kill before that is another story.
+    await expect
+      .poll(() => notedOnDisk(profile), { timeout: 90_000 })
+      .toMatch(new RegExp(`mivet-kept.{0,6}${kept}`, 's'));
     await kill();
 
     const folder = join(profile, 'Default', 'IndexedDB');

@@ -33,7 +33,7 @@ export async function startBrowser(profile: string): Promise<{ browser: Browser;
       const port = readFileSync(portFile, 'utf8').split('\n')[0];
       return { browser: await chromium.connectOverCDP(`http://127.0.0.1:${port}`), kill };
     } catch (problem) {
-      if (attempt > 80) {
+      if (attempt > 240) {
         await kill();
         throw problem;
       }
