@@ -21,6 +21,7 @@ import {
   type MotifId,
   type Placement,
 } from '@mivet/core';
+import { useAnyProject } from '../stores/any-project.ts';
 import { useFilms } from '../stores/films.ts';
 import { useViewModel } from '../stores/view-model.ts';
 import { useProject } from '../stores/project.ts';
@@ -44,6 +45,7 @@ export function useItems(): {
   nudge: (rightMm: number, downMm: number) => boolean;
 } {
   const project = useProject();
+  const changeAny = useAnyProject();
   const viewModel = useViewModel();
   const view = useView();
 
@@ -151,16 +153,17 @@ export function useItems(): {
 
   /** Scatters a drawing of one's own together with the selected item: all its colours, each on the film nearest to it. */
   async function scatterOwn(motif: OwnMotif): Promise<void> {
-    const { filmIdsFor } = await import('@mivet/core/drawings');
     const item = selected();
-    if (!item || item.repeat.mode !== 'scattered') return;
-    const lead = leadOfScatter(project.doc!.items, item).id;
+    if (!project.doc || !item || item.repeat.mode !== 'scattered') return;
+    const { id, items } = project.doc;
+    const lead = leadOfScatter(items, item).id;
+    const { filmIdsFor } = await import('@mivet/core/drawings');
     const films = filmIdsFor(motif.colours.map(({ colour }) => colour), useFilms().unasked, true); // prettier-ignore
     const { name, source, rights } = motif;
     const widthMm = item.type === 'text' ? motif.widthMm : item.widthMm;
     const colours = itemsOfDrawing(motif, films, { name, source, rights }, widthMm, () => crypto.randomUUID());
     const count = Math.max(1, Math.round(item.repeat.count / 2));
-    project.edit('Scatter a drawing with it', (p) => ({
+    await changeAny(id, 'Scatter a drawing with it', (p) => ({
       ...p,
       items: [
         ...p.items,

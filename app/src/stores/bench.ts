@@ -26,6 +26,7 @@ import {
 import { useNow } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { useAnyProject } from './any-project.ts';
 import { writePhoto } from '../data/records.ts';
 import { smallPicture } from '../data/photo.ts';
 import { useLogbook } from './logbook.ts';
@@ -44,6 +45,7 @@ export const useBench = defineStore('bench', () => {
   const logbook = useLogbook();
   const library = useLibrary();
   const stock = useStock();
+  const changeAny = useAnyProject();
   const now = useNow({ interval: 1000 });
 
   const run = computed<BenchRun>(() => project.doc?.bench ?? NEW_RUN);
@@ -167,9 +169,9 @@ export const useBench = defineStore('bench', () => {
     const here = stop.value;
     if (!doc || !here) return;
     if (file && photo) await writePhoto({ id: photo, projectId: doc.id, at: when, ...(await smallPicture(file)) });
-    edit('Note something', (bench) => ({
-      ...bench,
-      notes: [...bench.notes, { id, step: here.step.id, at: when, text, photo }],
+    await changeAny(doc.id, 'Note something', (p) => ({
+      ...p,
+      bench: { ...p.bench, notes: [...p.bench.notes, { id, step: here.step.id, at: when, text, photo }] },
     }));
   }
   const forgetNote = (id: string): void =>

@@ -25,10 +25,10 @@ vi.mock('../workers/core-client.ts', () => {
     askCore: (
       _: string,
       input: { project: unknown; unjudged: boolean },
-      options: { signal: AbortSignal; onPart: unknown },
+      options: { signal?: AbortSignal; onPart?: unknown } = {},
     ) =>
       new Promise((answer, refuse) => {
-        options.signal.addEventListener('abort', () => refuse(new CallGivenUp()));
+        options.signal?.addEventListener('abort', () => refuse(new CallGivenUp()));
         worker.asked.push({ ...input, part: options.onPart, answer, refuse, signal: options.signal });
       }),
   };
@@ -40,6 +40,7 @@ vi.mock('../data/records.ts', () => ({
 }));
 
 import { TookTooLong } from '../workers/core-client.ts';
+import { useFiles } from '../composables/useFiles.ts';
 import { useItems } from '../composables/useItems.ts';
 import { useViewModel } from './view-model.ts';
 import { useProject } from './project.ts';
@@ -269,13 +270,41 @@ describe('the picture of the open project', () => {
     // Two changes, each calculated from the picture of the one before; the second has to wait for it.
     void viewModel.whenShown(() => (project.doc = { ...project.doc!, name: 'One' }));
     void viewModel.whenShown(() => (project.doc = { ...project.doc!, name: `${project.doc!.name} and two` }));
-    let name = '';
-    void viewModel.changesMade().then(() => (name = project.doc!.name));
+    const files = useFiles();
+    const written = (): Asked[] => asked().filter((one) => 'kind' in one);
+    void files.save('cut');
     await settle();
-    expect(name).toBe('');
+    expect(written()).toEqual([]);
     asked().at(-1)!.answer(made);
     await settle();
-    expect(name).toBe('One and two');
+    // What is written is the project with both.
+    expect(written().map((one) => one.project.name)).toEqual(['One and two']);
+    (written()[0]!.answer as (files: unknown) => void)([]);
+    await settle();
+    expect(files.said.value).toMatch(/nothing to cut yet/);
+  });
+
+  it('writes the project that files were asked of, under its name, when another is opened meanwhile', async () => {
+    const { viewModel, project } = await opened();
+    const written = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (
+      this: HTMLAnchorElement,
+    ) {
+      names.push(this.download);
+    });
+    const names: string[] = [];
+    asked().at(-1)!.answer(made);
+    await settle();
+    void viewModel.whenShown(() => undefined);
+    const files = useFiles();
+    void files.save('cut');
+    project.doc = { ...tumbler, id: 'another', name: 'Another' };
+    await settle();
+    const [of] = asked().filter((one) => 'kind' in one);
+    expect(of!.project).toMatchObject({ id: tumbler.id, name: tumbler.name });
+    (of!.answer as (files: unknown) => void)([{ name: 'load-1.svg', content: '<svg/>' }]);
+    await settle();
+    expect(names).toEqual(['stroke-seats-tumbler-load-1.svg']);
+    written.mockRestore();
   });
 
   it('offers to open without judging what takes too long, until it is lighter', async () => {

@@ -8,7 +8,7 @@ import HandOverDialog from '../components/schedule/HandOverDialog.vue';
 import LateChoices from '../components/schedule/LateChoices.vue';
 import SeasonChart from '../components/schedule/SeasonChart.vue';
 import { lengthWords, whenWords } from '../composables/time-words.ts';
-import { useAnyProject } from '../composables/useAnyProject.ts';
+import { useAnyProject } from '../stores/any-project.ts';
 import { saveFile } from '../data/save-file.ts';
 import { useSchedule } from '../stores/schedule.ts';
 import { useSettings } from '../stores/settings.ts';

@@ -127,9 +127,12 @@ function place(): void {
   words.value = '';
 }
 async function placeOwn(motif: OwnMotif): Promise<void> {
+  const { id } = project.doc!;
   const { filmIdsFor } = await import('@mivet/core/drawings');
   const colours = motif.colours.map(({ colour }) => colour);
   const matched = filmIdsFor(colours, films.unasked, true);
+  // Left meanwhile: there is nothing to place it on.
+  if (project.doc?.id !== id) return;
   const width = Math.max(1, Math.min(motif.widthMm, room.value));
   const { name, source, rights } = motif;
   placeDrawing(
@@ -138,10 +141,11 @@ async function placeOwn(motif: OwnMotif): Promise<void> {
   );
 }
 async function keepFont(font: OwnFont): Promise<void> {
+  const words = selected.value;
   if (!(await library.keepFonts([font]))) return;
   incoming.font = null;
-  if (selected.value?.type === 'text')
-    items.change('Change the font', (i) => (i.type === 'text' ? { ...i, font: font.id } : i));
+  if (words?.type === 'text')
+    items.change('Change the font', (i) => (i.type === 'text' ? { ...i, font: font.id } : i), '', words.id);
   else said.value = `“${font.name}” is in the font list now.`;
 }
 </script>
@@ -155,14 +159,14 @@ async function keepFont(font: OwnFont): Promise<void> {
   />
   <FontIntake
     v-else-if="incoming.font"
-    :key="incoming.font.name"
+    :key="incoming.font.id"
     :incoming="incoming.font"
     @keep="keepFont"
     @leave="incoming.font = null"
   />
   <DrawingIntake
     v-else-if="incoming.drawing && viewModel.shape"
-    :key="incoming.drawing.name"
+    :key="incoming.drawing.id"
     :incoming="incoming.drawing"
     :films="films.offered"
     :unit="settings.unit"

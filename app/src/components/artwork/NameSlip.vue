@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useAnyProject } from '../../stores/any-project.ts';
 import { useDraft } from '../../composables/useDraft.ts';
 import { textOf } from '../../data/file-text.ts';
 import {
@@ -27,6 +28,7 @@ import RowColumns from './RowColumns.vue';
 const props = defineProps<{ list: NameList }>();
 const emit = defineEmits<{ done: [] }>();
 const project = useProject();
+const changeAny = useAnyProject();
 const viewModel = useViewModel();
 const settings = useSettings();
 const id = useId();
@@ -83,12 +85,15 @@ function change(label: string, part: Partial<NameList>, kind = ''): void {
 function changeRow(rowId: string, part: Partial<NameRow>): void {
   change('Change a name', { rows: props.list.rows.map((row) => (row.id === rowId ? { ...row, ...part } : row)) });
 }
-async function take(text: string): Promise<void> {
+/** Takes names into the list that was open when they were given. */
+async function take(text: string | Promise<string>): Promise<void> {
+  const { id, names: list } = project.doc!;
   const { readNames } = await import('@mivet/core/tables');
-  const { names, leftOut } = readNames(text);
-  const room = MOST_NAMES - props.list.rows.length;
+  const { names, leftOut } = readNames(await text);
+  const room = MOST_NAMES - (list?.rows.length ?? 0);
   const rows = names.slice(0, room).map((name) => ({ ...plainRow(crypto.randomUUID(), name.name), ...name }));
-  if (rows.length > 0) change('Add names', { rows: [...props.list.rows, ...rows] });
+  const withRows = (now: NameList): NameList => ({ ...now, rows: [...now.rows, ...rows].slice(0, MOST_NAMES) });
+  if (rows.length > 0) await changeAny(id, 'Add names', (p) => ({ ...p, names: p.names && withRows(p.names) }));
   const out = [
     ...leftOut.slice(0, 3).map(({ line, why }) => `Line ${line}: ${why}.`),
     ...(leftOut.length > 3 ? [`${leftOut.length - 3} more lines were left out.`] : []),
@@ -101,14 +106,18 @@ function another(): void {
   change('Add one', { rows: [...props.list.rows, plainRow(crypto.randomUUID(), called)] });
 }
 async function add(): Promise<void> {
-  await take(pasted.value);
+  const text = pasted.value;
   pasted.value = '';
+  await take(text).catch((problem: unknown) => {
+    pasted.value = text;
+    throw problem;
+  });
 }
 async function load(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   input.value = '';
-  if (file) await take(await textOf(file));
+  if (file) await take(textOf(file));
 }
 function drop(): void {
   project.edit('Delete the list of names', (p) => ({ ...p, names: null, otherBlanks: [], rowDrawings: [] }));

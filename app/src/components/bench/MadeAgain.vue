@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onlyThing } from '@mivet/core';
 import { computed } from 'vue';
+import { useAnyProject } from '../../stores/any-project.ts';
 import { useFiles } from '../../composables/useFiles.ts';
 import { useBench } from '../../stores/bench.ts';
 import { useProject } from '../../stores/project.ts';
@@ -11,13 +12,15 @@ const bench = useBench();
 const project = useProject();
 const viewModel = useViewModel();
 const files = useFiles();
+const change = useAnyProject();
 const open = computed(() => bench.run.spoilt.map((one, i) => ({ ...one, i })).filter(({ made }) => !made));
 async function cut(thingId: string, index: number): Promise<void> {
   const row = bench.things.find(({ id }) => id === thingId)?.row ?? null;
   const capMm = viewModel.good?.names.find(({ rowId, worded }) => rowId === row && worded)?.capMm ?? null;
-  await files.saveOf(onlyThing(project.doc!, row, capMm), `again-${bench.thingName(thingId)}`);
+  const doc = project.doc!;
+  await files.saveOf(onlyThing(doc, row, capMm), `again-${bench.thingName(thingId)}`);
   if (files.failed.value) return;
-  project.edit('Cut one again', (p) => ({
+  await change(doc.id, 'Cut one again', (p) => ({
     ...p,
     bench: { ...p.bench, spoilt: p.bench.spoilt.map((one, i) => (i === index ? { ...one, made: true } : one)) },
   }));

@@ -2,7 +2,7 @@
 import type { HandOver, HandOverFor, Project } from '@mivet/core';
 import { formatISO, isValid, parseISO } from 'date-fns';
 import { computed, ref, useId, watch } from 'vue';
-import { useAnyProject } from '../../composables/useAnyProject.ts';
+import { useAnyProject } from '../../stores/any-project.ts';
 
 /** When a project is handed over, to whom and for what: kept with the project. */
 const props = defineProps<{ project: Project | null }>();

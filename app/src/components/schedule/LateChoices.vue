@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CHOOSE, type LateChoice, type LateProject } from '@mivet/core';
-import { useAnyProject } from '../../composables/useAnyProject.ts';
+import { useAnyProject } from '../../stores/any-project.ts';
 import { lengthWords, whenWords } from '../../composables/time-words.ts';
 
 /** A project that will be late, and what could be done about it, each with its price. */

@@ -1,7 +1,7 @@
 import type { Project } from '@mivet/core';
-import { useLibrary } from '../stores/library.ts';
-import { useProject } from '../stores/project.ts';
-import { useTold } from '../stores/told.ts';
+import { useLibrary } from './library.ts';
+import { useProject } from './project.ts';
+import { useTold } from './told.ts';
 
 /** Changes a project whether it is open or not; one that is open can be undone. What goes wrong is told. */
 export function useAnyProject(): (
