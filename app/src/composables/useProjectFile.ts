@@ -11,8 +11,9 @@ export function useProjectFile(): () => Promise<void> {
   const settings = useSettings();
   const stock = useStock();
   return async () => {
+    const asked = project.doc;
     await Promise.all([library.whenLoaded(), stock.load()]);
-    const { doc } = project;
+    const doc = project.doc?.id === asked?.id ? project.doc : asked;
     if (doc) saveProjectFile(doc, library.fonts, settings.limits, settings.habits, stock.supplyFor(doc));
   };
 }

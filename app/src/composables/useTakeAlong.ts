@@ -1,13 +1,13 @@
 import { ref, type Ref } from 'vue';
 import { fileNameOf, saveFile } from '../data/save-file.ts';
-import { useProject } from '../stores/project.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useStock } from '../stores/stock.ts';
+import { useViewModel } from '../stores/view-model.ts';
 import { askCore } from '../workers/core-client.ts';
 
 /** The run at the bench as a file of its own, for the phone. */
 export function useTakeAlong(): { busy: Ref<boolean>; said: Ref<string | null>; save: () => Promise<void> } {
-  const project = useProject();
+  const viewModel = useViewModel();
   const settings = useSettings();
   const stock = useStock();
   const busy = ref(false);
@@ -16,7 +16,7 @@ export function useTakeAlong(): { busy: Ref<boolean>; said: Ref<string | null>; 
     busy.value = true;
     said.value = null;
     try {
-      const doc = project.doc!;
+      const doc = await viewModel.changesMade();
       const { unit, paper, limits, cutting, habits, learnt } = settings;
       const [file] = await askCore('files', {
         project: doc,

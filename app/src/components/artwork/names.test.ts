@@ -1,5 +1,6 @@
 import type { Project } from '@mivet/core';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { nextTick } from 'vue';
 import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
 import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
@@ -168,6 +169,22 @@ describe('single letters and parts', () => {
     await view.setProps({ item } as never);
     await until(() => view.text().includes('1 dropped.'));
     expect(view.findAll('path')[1]!.attributes('aria-pressed')).toBe('true');
+    // Two more in quick succession, before it is drawn anew: whoever keeps the item takes each at once.
+    let now = item;
+    const onChange = (next: [number, number][]): void => {
+      now = { ...now, acts: { ...now.acts, dropped: next } };
+      void view.setProps({ item: now } as never);
+    };
+    await view.setProps({ onChange } as never);
+    await view.findAll('path')[2]!.trigger('click');
+    await view.findAll('path')[3]!.trigger('click');
+    expect(now.acts.dropped).toEqual([dropped[0], expect.any(Array), expect.any(Array)]);
+    expect(view.text()).toContain('3 dropped.');
+    // One that is refused is not shown as if it were.
+    await view.setProps({ onChange: () => undefined } as never);
+    await view.findAll('path')[4]!.trigger('click');
+    await nextTick();
+    expect(view.text()).toContain('3 dropped.');
     await press(view, 'Restore all');
     expect(view.emitted('change')!.at(-1)).toEqual([[]]);
   });

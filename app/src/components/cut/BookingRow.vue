@@ -3,10 +3,12 @@ import { computed } from 'vue';
 import { useBooking } from '../../composables/useBooking.ts';
 import { useTape } from '../../composables/useTape.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useViewModel } from '../../stores/view-model.ts';
 import TapeRow from './TapeRow.vue';
 
 /** Allocation what a job was cut from off the shelf, and putting it back. */
 const plan = usePlan();
+const viewModel = useViewModel();
 const booking = useBooking();
 const { tape } = useTape();
 const taken = computed(() =>
@@ -16,6 +18,8 @@ const taken = computed(() =>
     ...(booking.blanks.value.length > 0 ? ['the blanks'] : []),
   ]),
 );
+/** Only what is planned from the project as it is now is booked. */
+const notYet = computed(() => booking.busy.value || plan.watching || !viewModel.current);
 </script>
 
 <template>
@@ -34,7 +38,7 @@ const taken = computed(() =>
       </p>
       <p class="quiet small mb-1">The loads above are how it would be cut once more.</p>
       <BButton variant="link" :disabled="booking.busy.value" @click="booking.undo"> Undo booking </BButton>
-      <BButton variant="link" :disabled="booking.busy.value" @click="booking.book"> Book it again </BButton>
+      <BButton variant="link" :disabled="notYet" @click="booking.book"> Book it again </BButton>
     </template>
     <template v-else>
       <p class="quiet my-2">
@@ -44,12 +48,7 @@ const taken = computed(() =>
             : 'None of these films is in your stock: put them there, and Mivet keeps count.'
         }}
       </p>
-      <BButton
-        v-if="booking.known.value"
-        variant="outline-primary"
-        :disabled="booking.busy.value || plan.watching"
-        @click="booking.book"
-      >
+      <BButton v-if="booking.known.value" variant="outline-primary" :disabled="notYet" @click="booking.book">
         Book it
       </BButton>
       <RouterLink v-else :to="{ name: 'stock' }">Go to Stock</RouterLink>
