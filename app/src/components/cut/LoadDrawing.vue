@@ -33,7 +33,11 @@ const collision = computed(() => {
   const held = inHand.value;
   return held ? plan.collision(held.strip, held.part, held.dx, held.dy) : null;
 });
-const isHeld = (s: StripViewModel, part: StripPart): boolean => inHand.value?.strip === s && inHand.value.part === part;
+/** A part by what it is: the plan may be made anew while it is in hand. */
+const isSame = (s: StripViewModel, part: StripPart, t: StripViewModel, other: StripPart): boolean =>
+  s.film === t.film && s.lot === t.lot && part.part === other.part;
+const isHeld = (s: StripViewModel, part: StripPart): boolean =>
+  inHand.value !== null && isSame(s, part, inHand.value.strip, inHand.value.part);
 function grab(event: PointerEvent, strip: StripViewModel, part: StripPart): void {
   if (!movable(strip) || event.button !== 0) return;
   const target = event.currentTarget as SVGElement;
@@ -51,7 +55,11 @@ function grab(event: PointerEvent, strip: StripViewModel, part: StripPart): void
   const drop = (): void => {
     const held = inHand.value;
     leave();
-    if (held) plan.put(strip, part, held.dx, held.dy);
+    // As it lies by now.
+    const now = props.strips.flatMap((s) =>
+      s.parts.filter((p) => isSame(s, p, strip, part)).map((p) => [s, p] as const),
+    )[0];
+    if (held && now) plan.put(...now, held.dx, held.dy);
   };
   target.addEventListener('pointermove', move, over);
   target.addEventListener('pointerup', drop, over);
@@ -169,11 +177,11 @@ const fromTo = ({ from, to, across }: StripViewModel): string =>
         </path>
         <template v-for="p in s.parts" :key="`held-${p.part}`">
           <path
-            v-if="isHeld(s, p)"
+            v-if="isHeld(s, p) || plan.isAhead(s, p)"
             :d="partData(p, board.widthMm)"
             class="held"
-            :class="{ collision }"
-            :transform="`translate(${inHand!.dx} ${-inHand!.dy})`"
+            :class="{ collision: isHeld(s, p) && collision }"
+            :transform="isHeld(s, p) ? `translate(${inHand!.dx} ${-inHand!.dy})` : undefined"
           />
         </template>
         <path
