@@ -73,28 +73,31 @@ async function bringFont(event: Event): Promise<void> {
 }
 
 /** Its present size becomes the largest, its present width the place of all names. */
-function makeForNames(): void {
-  const good = props.placed;
-  if (project.doc!.names?.itemId !== props.item.id && good) {
-    const cap = good.capHeight ?? 10;
-    const { size } = props.item;
-    project.edit('Make it for a list of names', (p) => ({
-      ...p,
-      items: p.items.map((i) =>
-        i.id === props.item.id && i.type === 'text' ? { ...i, size: { by: 'cap', mm: cap } } : i,
-      ),
-      names: {
-        itemId: props.item.id,
-        widthMm: size.by === 'box' ? size.mm : Math.max(5, Math.ceil(good.widthMm)),
-        ...(size.by === 'box' ? { heightMm: size.highMm } : {}),
-        leastCapMm: Math.max(2, Math.round(cap / 2)),
-        closeMm: 1,
-        // So many alike are no names.
-        rows: countAlike(p.names) === null ? p.names!.rows : [],
-      },
-    }));
-  }
-  view.showNames = true;
+async function makeForNames(): Promise<void> {
+  const { id: itemId } = props.item;
+  // A size that was typed a moment ago is its size.
+  if (project.doc!.names?.itemId !== itemId)
+    await viewModel.whenShown(({ items }) => {
+      const placed = items.find((i) => i.itemId === itemId);
+      const item = project.doc!.items.find((i) => i.id === itemId);
+      if (!placed || item?.type !== 'text') return;
+      const cap = placed.capHeight ?? 10;
+      const { size } = item;
+      project.edit('Make it for a list of names', (p) => ({
+        ...p,
+        items: p.items.map((i) => (i.id === itemId && i.type === 'text' ? { ...i, size: { by: 'cap', mm: cap } } : i)),
+        names: {
+          itemId,
+          widthMm: size.by === 'box' ? size.mm : Math.max(5, Math.ceil(placed.widthMm)),
+          ...(size.by === 'box' ? { heightMm: size.highMm } : {}),
+          leastCapMm: Math.max(2, Math.round(cap / 2)),
+          closeMm: 1,
+          // So many alike are no names.
+          rows: countAlike(p.names) === null ? p.names!.rows : [],
+        },
+      }));
+    });
+  if (project.doc?.names?.itemId === itemId) view.showNames = true;
 }
 
 const text = (change: Partial<TextItem>, label: string, kind = ''): void =>

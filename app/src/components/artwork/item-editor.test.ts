@@ -1,7 +1,7 @@
 import type { ArtItem, Project, TextItem } from '@mivet/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { plate } from '../../../../core/test/jobs.ts';
-import { openWorkbench, type Workbench } from '../../../test/workbench.ts';
+import { openWorkbench, press, type Workbench } from '../../../test/workbench.ts';
 import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
@@ -27,6 +27,7 @@ describe('sizes on the slip', () => {
       return slip.get(`[id="${id}"]`);
     };
     return {
+      slip,
       rowsOf: (label: string): number => Number(field(label).attributes('rows')),
       shown: (label: string): string => (field(label).element as HTMLInputElement).value,
       type: async (label: string, value: string): Promise<void> => {
@@ -57,6 +58,17 @@ describe('sizes on the slip', () => {
     expect(shown('Length')).toBe('80.0 mm');
     const [top, foot] = bench.viewModel.good!.items[0]!.slants!;
     expect(foot - top).toBeCloseTo(80, 1);
+  });
+
+  it('typed a moment before the words are made for names are those of the names', async () => {
+    const words = tumbler.items.find((item): item is TextItem => item.type === 'text')!;
+    const { slip, type } = await opened(words);
+    await type('Capital height', '20');
+    await press(slip, 'Make it for a list of names');
+    await until(() => bench.project.doc!.names !== null);
+    expect(only<TextItem>().size).toEqual({ by: 'cap', mm: 20 });
+    expect(bench.project.doc!.names).toMatchObject({ itemId: words.id, leastCapMm: 10 });
+    expect(useView().showNames).toBe(true);
   });
 
   it.each([

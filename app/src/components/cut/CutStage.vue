@@ -17,11 +17,16 @@ const view = useView();
 const cutter = useCutter();
 onMounted(cutter.listen);
 onBeforeUnmount(cutter.hangUp);
-/** Puts a layer at another place of the stack, counted from the blank. */
+/** Puts a layer at another place of the stack, counted from the blank; on top of what was moved and is not shown yet. */
 function move(layer: string, to: number): void {
-  const order = (viewModel.good?.stack.layers ?? []).map(({ layer }) => layer).filter((id) => id !== layer);
-  order.splice(to, 0, layer);
-  project.edit('Change the order of the films', (p) => ({ ...p, stack: { ...p.stack, order } }));
+  const shown = (viewModel.good?.stack.layers ?? []).map(({ layer }) => layer);
+  project.edit('Change the order of the films', (p) => {
+    const moved = p.stack.order;
+    const isAhead = !viewModel.current && moved.length === shown.length && shown.every((id) => moved.includes(id));
+    const order = (isAhead ? moved : shown).filter((id) => id !== layer);
+    order.splice(to, 0, layer);
+    return { ...p, stack: { ...p.stack, order } };
+  });
 }
 const SHOWS = ['loads', 'stack', 'cutter'] as const;
 const shown = computed({

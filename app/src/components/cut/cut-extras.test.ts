@@ -6,7 +6,10 @@ import { until } from '../../../test/until.ts';
 import { demoProjects } from '../../demo/demo.ts';
 
 import { useSettings } from '../../stores/settings.ts';
+import { useView } from '../../stores/view.ts';
 import CutSlip from './CutSlip.vue';
+import CutStage from './CutStage.vue';
+import StackStage from './StackStage.vue';
 
 const [tumbler, mug] = demoProjects('2026-05-04T10:00:00.000Z') as [Project, Project];
 const tick = (slip: ReturnType<Workbench['mount']>, words: string): Promise<void> =>
@@ -24,6 +27,23 @@ async function written(): Promise<SavedFile['parts']> {
   return (await savedFiles()).flatMap((file) => (file.parts.length > 0 ? file.parts : [file]));
 }
 const names = (files: SavedFile['parts']): string[] => files.map((f) => f.name).sort();
+
+it('takes the order of the films as it was changed last, before the stack is drawn with it', async () => {
+  const bench = await openWorkbench(tumbler);
+  Object.assign(globalThis, { EventSource: class { addEventListener = close; close = close; } }); // prettier-ignore
+  useView().cutShows = 'stack';
+  const stage = bench.mount(CutStage);
+  await until(() => stage.findComponent(StackStage).exists());
+  const [low, middle, top] = bench.viewModel.good!.stack.layers.map(({ layer }) => layer) as [string, string, string];
+  stage.findComponent(StackStage).vm.$emit('move', top, 0);
+  expect(bench.project.doc!.stack.order).toEqual([top, low, middle]);
+  stage.findComponent(StackStage).vm.$emit('move', middle, 1);
+  expect(bench.project.doc!.stack.order).toEqual([top, middle, low]);
+  await bench.settled();
+  stage.findComponent(StackStage).vm.$emit('move', low, 0);
+  expect(bench.project.doc!.stack.order).toEqual([low, top, middle]);
+});
+const close = (): void => undefined;
 
 describe('how cut files are written', () => {
   it('writes the format that is chosen, and remembers it on this device', async () => {
