@@ -227,6 +227,18 @@ describe('the library', () => {
     expect(library.shelf.map((b) => b.blank.id)).not.toContain('demo-crew-mug');
   });
 
+  it('makes changes of a project that come at once one after the other', async () => {
+    const library = useLibrary();
+    await library.bringIn([tumbler], {});
+    const longer = (): Promise<void> => library.changeProject(tumbler.id, (p) => ({ ...p, name: `${p.name}!` }));
+    await Promise.all([longer(), longer(), longer()]);
+    expect((await readProjects()).kept.map((p) => p.name)).toEqual([`${tumbler.name}!!!`]);
+    // One that fails holds up none.
+    const failing = library.changeProject('nowhere', (p) => p);
+    await Promise.all([expect(failing).rejects.toThrow('gone'), longer()]);
+    expect(library.projects[0]!.name).toBe(`${tumbler.name}!!!!`);
+  });
+
   it('brings in what is missing, and leaves what is here as it was made', async () => {
     const library = useLibrary();
     const shelf = demoShelf(at);

@@ -236,11 +236,17 @@ export const useLibrary = defineStore('library', () => {
     changeProject(id, (project) => ({ ...project, bench: change(project.bench) }));
 
   /**
-   * Changes a project that is not open.
+   * Changes a project that is not open; one change after the other, so that each builds on the one before.
    *
    * @throws Error in words when it is gone, was changed meanwhile, or could not be read again
    */
-  async function changeProject(id: string, change: (project: Project) => Project): Promise<void> {
+  function changeProject(id: string, change: (project: Project) => Project): Promise<void> {
+    const mine = lastChange.then(() => changeStored(id, change));
+    lastChange = mine.catch(() => undefined);
+    return mine;
+  }
+  let lastChange: Promise<unknown> = Promise.resolve();
+  async function changeStored(id: string, change: (project: Project) => Project): Promise<void> {
     const stored = await records.readProject(id);
     const listed = projects.value.find((project) => project.id === id);
     // As it is listed, so that nothing is taken for changed but its ticks; unless it was changed elsewhere.
