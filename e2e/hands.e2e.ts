@@ -1,11 +1,10 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { openDemo, visit } from './support/app.ts';
+import { boxAtRest, openDemo, visit } from './support/app.ts';
 
 /** The middle of a piece of the flat, px, once the stage has settled. */
 async function middleOf(page: Page, item: string, nth = 0): Promise<{ x: number; y: number }> {
   await expect(page.getByRole('region', { name: 'Seam window' })).toBeVisible();
-  await page.waitForTimeout(1000);
-  const box = (await page.locator(`[data-item="${item}"] .piece`).nth(nth).boundingBox())!;
+  const box = await boxAtRest(page.locator(`[data-item="${item}"] .piece`).nth(nth));
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 

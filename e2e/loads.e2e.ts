@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
 import { openDemo, openProjects } from './support/app.ts';
 import { canOfPlates } from './support/jobs.ts';
 
@@ -168,9 +168,8 @@ test('a part is put by hand with the keys, stays there, and may not come too nea
   const at = async (): Promise<number> => (await part.boundingBox())!.x;
   const x0 = await at();
   for (let i = 0; i < 4; i++) {
+    // However fast one presses: each counts from where the last one led.
     await page.keyboard.press('Shift+ArrowRight');
-    await page.waitForTimeout(400);
-    await part.focus();
   }
   await expect.poll(at).toBeGreaterThan(x0 + 20);
   await expect(page.getByRole('button', { name: new RegExp(`^${name}.*put by hand`) })).toBeVisible();
@@ -204,7 +203,7 @@ test('whatever happens to the line, the page or the server, the cutter is shown 
             (r) => r.ok,
             () => false,
           ),
-        { timeout: 30_000 },
+        { timeout: 90_000 },
       )
       .toBe(true);
     return server;
@@ -258,14 +257,11 @@ test('whatever happens to the line, the page or the server, the cutter is shown 
     expect(kept().bladeMm).toBe(cutThen);
     await goAt('10 ×');
     // Both press; it goes on once, and only what was left is cut.
-    await Promise.all(
-      [page, second].map((one) =>
-        one
-          .getByRole('button', { name: 'Go on' })
-          .click({ timeout: 3000 })
-          .catch(() => undefined),
-      ),
-    );
+    const goOn = (one: Page): Locator => one.getByRole('button', { name: 'Go on' });
+    const press = (one: Page): Promise<boolean> => goOn(one).click({ timeout: 3000 }).then(() => true, () => false); // prettier-ignore
+    const pressed = await Promise.all([page, second].map(press));
+    // Neither came to it on a machine that was busy elsewhere.
+    if (!pressed.includes(true)) await goOn(page).click();
     await expect(page.getByRole('button', { name: 'Cut it once more' })).toBeVisible({ timeout: 40_000 });
     await expect(second.getByRole('button', { name: 'It comes clean' })).toBeVisible();
     expect(kept().bladeMm).toBeCloseTo(kept().loads[0]!.totalMm, 3);

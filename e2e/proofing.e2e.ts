@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { goTo, openDemo, setField } from './support/app.ts';
+import { boxAtRest, goTo, openDemo, setField } from './support/app.ts';
 
 test('a finding is ringed, its fix works, and an accepted one stays accepted until its numbers change', async ({
   page,
@@ -34,8 +34,7 @@ test('dragging on the flat moves the item on the side, and the numbers follow', 
   const letter = page.locator('[data-item="demo-stroke"] .piece').first();
   // The stage settles when the seam window has come in.
   await expect(page.getByRole('region', { name: 'Seam window' })).toBeVisible();
-  await page.waitForTimeout(1000);
-  const box = (await letter.boundingBox())!;
+  const box = await boxAtRest(letter);
   const [x, y] = [box.x + 5, box.y + box.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();

@@ -133,7 +133,7 @@ for (const [lot, views] of LOTS.entries())
 async function onceAtRest(find: () => Promise<string[]>): Promise<string[]> {
   let found: string[] = [];
   await expect
-    .poll(async () => (found = await find()).length, { timeout: 8000 })
+    .poll(async () => (found = await find()).length, { timeout: 20_000 })
     .toBe(0)
     .catch(() => undefined);
   return found;

@@ -42,6 +42,23 @@ export async function setField(page: Page, label: string, value: string): Promis
   await field.press('Tab');
 }
 
+/** What something says once it has come to rest: the same four times in a row, a third of a second apart. */
+export async function atRest<T>(read: () => Promise<T>): Promise<T> {
+  let same = 0;
+  let last = await read();
+  while (same < 3) {
+    await new Promise((done) => setTimeout(done, 330));
+    const now = await read();
+    same = JSON.stringify(now) === JSON.stringify(last) ? same + 1 : 0;
+    last = now;
+  }
+  return last;
+}
+
+/** Where something lies once it has come to rest, px. */
+export const boxAtRest = async (of: Locator): Promise<{ x: number; y: number; width: number; height: number }> =>
+  (await atRest(() => of.boundingBox()))!;
+
 /** Presses a button and takes the file that it writes. */
 export async function download(page: Page, button: string): Promise<Download> {
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button }).click()]);
