@@ -314,14 +314,18 @@ export const useProject = defineStore('project', () => {
   /** Another tab saved: simply shows that where nothing of ours is waiting; otherwise the person decides. */
   async function follow(news: TabNews): Promise<void> {
     const isNews = (of: number): boolean => doc.value?.id === news.id && of > revision;
-    if (news.kind !== 'project-saved' || !isNews(news.revision) || isMine()) return;
+    if (news.kind !== 'project-saved' || !isNews(news.revision)) return;
+    if (standsAgainst()) return letDecide();
     const stored = await records.readProject(news.id).catch(() => null);
-    if (stored && isNews(stored.revision) && !isMine()) show(stored, 'Take the other tab’s version');
+    if (!stored || !isNews(stored.revision)) return;
+    if (standsAgainst()) letDecide();
+    else show(stored, 'Take the other tab’s version');
   }
-  /** Whether something of ours stands against what another tab saved; what is being written finds that out by itself. */
-  function isMine(): boolean {
-    if (!writing && (unsaved || dragStart)) saveState.value = 'conflict';
-    return writing !== null || unsaved || dragStart !== null;
+  /** Whether something of ours stands against what another tab saved. */
+  const standsAgainst = (): boolean => writing !== null || unsaved || dragStart !== null;
+  /** What is being written finds out by itself that it is behind. */
+  function letDecide(): void {
+    if (!writing) saveState.value = 'conflict';
   }
   hearTabs((news) => void follow(news));
   /** The page may be gone in a moment: what is not on the disk yet is written down at once, then saved if there is time. */
