@@ -6,7 +6,7 @@ import { useProject } from '../stores/project.ts';
 import { useStock } from '../stores/stock.ts';
 import { useTape } from './useTape.ts';
 
-/** Allocation what a job was cut from off the shelf, and putting it back. */
+/** Takes what a job was cut from off the shelf, and puts it back. */
 export function useBooking(): {
   /** Blanks that it is made on, with how many are on the shelf; those that are not counted are left out. */
   blanks: ComputedRef<{ id: string; name: string; count: number; there: number }[]>;

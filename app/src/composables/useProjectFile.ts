@@ -11,9 +11,10 @@ export function useProjectFile(): () => Promise<void> {
   const settings = useSettings();
   const stock = useStock();
   return async () => {
-    const asked = project.doc;
+    const { doc: asked } = project;
+    if (!asked) return;
     await Promise.all([library.whenLoaded(), stock.load()]);
-    const doc = project.doc?.id === asked?.id ? project.doc : asked;
-    if (doc) saveProjectFile(doc, library.fonts, settings.limits, settings.habits, stock.supplyFor(doc));
+    const doc = project.latestOf(asked);
+    saveProjectFile(doc, library.fonts, settings.limits, settings.habits, stock.supplyFor(doc));
   };
 }

@@ -41,13 +41,14 @@ export const usePlan = defineStore('plan', () => {
   const ahead = shallowRef<{ readonly of: Project; readonly at: ReadonlyMap<string, StripPart['matrix']> } | null>(
     null,
   );
-  const put = computed(() => (ahead.value?.of === project.doc && !viewModel.current ? ahead.value!.at : null));
+  const unplanned = computed(() => (ahead.value?.of === project.doc && !viewModel.current ? ahead.value!.at : null));
   const nameOf = ({ film, lot }: StripViewModel, { part }: StripPart): string => `${film} ${lot} ${part}`;
   /** Whether a part was put where it is shown and the plan does not have it yet. */
-  const isAhead = (strip: StripViewModel, part: StripPart): boolean => put.value?.has(nameOf(strip, part)) ?? false;
+  const isAhead = (strip: StripViewModel, part: StripPart): boolean =>
+    unplanned.value?.has(nameOf(strip, part)) ?? false;
   const strips = computed<readonly StripViewModel[]>(() => {
     const planned = closer.value?.strips ?? viewModel.good?.strips ?? [];
-    const at = put.value;
+    const at = unplanned.value;
     if (!at) return planned;
     const moved = (strip: StripViewModel, part: StripPart): StripPart => {
       const matrix = at.get(nameOf(strip, part));
@@ -56,7 +57,7 @@ export const usePlan = defineStore('plan', () => {
     return planned.map((strip) => ({ ...strip, parts: strip.parts.map((part) => moved(strip, part)) }));
   });
   const laidAs = computed<readonly KeptFilm[]>(() =>
-    put.value ? (project.doc?.laid ?? []) : (viewModel.good?.laidAs ?? []),
+    unplanned.value ? (project.doc?.laid ?? []) : (viewModel.good?.laidAs ?? []),
   );
   const fixed = computed(() => strips.value.reduce((sum, s) => sum + s.parts.filter((p) => p.fixed).length, 0));
   /** Whether there is anything to lay closer: a film of several parts. */
@@ -143,10 +144,10 @@ export const usePlan = defineStore('plan', () => {
     return collisionOf(local(part, strip, board, dx, dy), others, roomOf(strip, board), board);
   }
   /** Puts a part where it was dragged to, unless something is in the way; it stays there from then on. */
-  function putPart(strip: StripViewModel, part: StripPart, dx: number, dy: number): boolean {
+  function put(strip: StripViewModel, part: StripPart, dx: number, dy: number): boolean {
     if (collision(strip, part, dx, dy) !== null) return false;
     const [a, b, c, d, e, f] = part.matrix;
-    const before = put.value ?? [];
+    const before = unplanned.value ?? [];
     const { marginMm } = sheet.value!.plan.board;
     const to: PartOnBoard['matrix'] = [a, b, c, d, e + dx - strip.from, f + dy - marginMm];
     const boxes = new Map(strips.value.filter((s) => s.film === strip.film).flatMap((s) => s.parts.map((p) => [p.part, p.box]))); // prettier-ignore
@@ -171,5 +172,5 @@ export const usePlan = defineStore('plan', () => {
     project.edit('Plan the loads anew', (p) => ({ ...p, laid: [] }));
   }
 
-  return { closer, watching, problem, sheet, strips, laidAs, fixed, canCloser, saved, start, keep, end, collision, isAhead, put: putPart, letGo, anew }; // prettier-ignore
+  return { closer, watching, problem, sheet, strips, laidAs, fixed, canCloser, saved, start, keep, end, collision, isAhead, put, letGo, anew }; // prettier-ignore
 });

@@ -122,6 +122,9 @@ export const useProject = defineStore('project', () => {
     else await records.writeSnapshot(left.document, left.document.changedAt);
   }
 
+  /** A project as it is now; one that was left meanwhile is as it was. */
+  const latestOf = (asked: Project): Project => (doc.value?.id === asked.id ? doc.value : asked);
+
   function replace(next: Project): void {
     doc.value = { ...next, changedAt: new Date().toISOString() };
     unsaved = true;
@@ -343,6 +346,7 @@ export const useProject = defineStore('project', () => {
     doc,
     dragging,
     missing,
+    latestOf,
     ready,
     saveState,
     refusedWhy,

@@ -194,7 +194,7 @@ export const useViewModel = defineStore('view-model', () => {
   async function changesMade(): Promise<Project> {
     const asked = project.doc!;
     await lastTurn;
-    return project.doc?.id === asked.id ? project.doc : asked;
+    return project.latestOf(asked);
   }
   const shownNow = (id: string | undefined): Promise<ShapeViewModel | null> =>
     new Promise((resolve) => {

@@ -67,7 +67,7 @@ async function bringBack(event: Event): Promise<void> {
 }
 async function demo(): Promise<void> {
   await import('../demo/bring-in-demo.ts').then(({ bringInDemo }) => bringInDemo());
-  told.tell('The rowing club’s projects and blanks are in. What was here of them already stays as it is.');
+  told.tell('The rowing club’s projects and blanks are in. Any that you already had are left as they are.');
 }
 </script>
 

@@ -6,7 +6,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useViewModel } from '../../stores/view-model.ts';
 import TapeRow from './TapeRow.vue';
 
-/** Allocation what a job was cut from off the shelf, and putting it back. */
+/** Takes what a job was cut from off the shelf, and puts it back. */
 const plan = usePlan();
 const viewModel = useViewModel();
 const booking = useBooking();
